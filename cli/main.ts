@@ -1,0 +1,93 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { parseArgs } from 'node:util';
+import { computeDraft, type Draft } from '../core/chain/index.js';
+import { SHEETS } from '../core/method/index.js';
+import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
+import { refusalSentence, type Outcome } from '../core/refusal/index.js';
+import { formatLength, tapeFor } from '../core/units/index.js';
+import { pieceSheet, PAPERS, toSvg } from '../formats/index.js';
+import { rollPdf, tiledPdf } from '../formats/pdf.js';
+import { answerTo } from './answer.js';
+import { loadFonts } from './fonts.js';
+import { readOrder, type Order } from './order.js';
+
+const USAGE = `Usage:
+  upstride draft ORDER.json [--format json|svg|pdf] [--paper a4|letter|roll] [--out FILE]
+  upstride methods [--format text|json]`;
+
+/** A fault that the user can mend: one sentence on standard error and exit status 1. */
+class Fault extends Error {}
+
+function valueOf<T>(outcome: Outcome<T>): T {
+  if (outcome.ok) return outcome.value;
+  throw new Fault(outcome.refusals.map(refusalSentence).join(' '));
+}
+
+async function readJson(file: string): Promise<unknown> {
+  const text = await readFile(file, 'utf8').catch(() => {
+    throw new Fault(`The file ${file} cannot be read. Give the path of an order.`);
+  });
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Fault(`The file ${file} is not valid JSON. Write the order as in the README.`);
+  }
+}
+
+async function rendered(order: Order, draft: Draft, format: string, paperId: string): Promise<string | Uint8Array> {
+  if (format === 'json') return `${JSON.stringify(answerTo(draft, order.input.measured, order.unit), undefined, 2)}\n`;
+  const date = new Date();
+  const title = 'Upstride draft';
+  const labels = { title, person: 'From an order', method: draft.worked.sheet.name, date: date.toISOString().slice(0, 10) };
+  const pieces = piecesOf(draft.block, HOUSE_ALLOWANCES);
+  if (format === 'svg') return toSvg(pieceSheet(pieces, draft.block.levels, labels), title);
+  const fonts = await loadFonts();
+  const tape = tapeFor(order.unit);
+  const { waist, hip, crotchDepth, inseam } = order.input.measured;
+  const four = [waist, hip, crotchDepth, inseam].map((mm) => formatLength(mm ?? 0, tape)).join(', ');
+  const head = { title, lines: [`${draft.worked.sheet.name}; waist, hip, crotch depth, inseam: ${four}`, labels.date], date };
+  if (paperId === 'roll') return rollPdf(pieceSheet(pieces, draft.block.levels, labels), head, fonts);
+  const paper = PAPERS.find((p) => p.id === paperId);
+  if (!paper) throw new Fault(`There is no paper “${paperId}”. Choose a4, letter or roll.`);
+  return tiledPdf(pieceSheet(pieces, draft.block.levels, labels, undefined, undefined, false), head, paper, fonts);
+}
+
+async function draftCommand(args: readonly string[]): Promise<void> {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: {
+      format: { type: 'string', default: 'json' },
+      paper: { type: 'string', default: 'a4' },
+      out: { type: 'string' },
+    },
+  });
+  const [file] = positionals;
+  if (file === undefined) throw new Fault(`Name the file of an order.\n${USAGE}`);
+  if (!['json', 'svg', 'pdf'].includes(values.format)) {
+    throw new Fault(`There is no format “${values.format}”. Choose json, svg or pdf.`);
+  }
+  const order = valueOf(readOrder(await readJson(file)));
+  const draft = valueOf(computeDraft(order.input, order.unit));
+  const content = await rendered(order, draft, values.format, values.paper);
+  if (values.out !== undefined) await writeFile(values.out, content);
+  else process.stdout.write(content);
+}
+
+function methodsCommand(args: readonly string[]): void {
+  const { values } = parseArgs({ args: [...args], options: { format: { type: 'string', default: 'text' } } });
+  const lines = SHEETS.map((s) => `${s.id}  ${s.name}: ${s.suits}`);
+  process.stdout.write(values.format === 'json' ? `${JSON.stringify(SHEETS, undefined, 2)}\n` : `${lines.join('\n')}\n`);
+}
+
+async function main([command, ...rest]: readonly string[]): Promise<void> {
+  if (command === 'draft') await draftCommand(rest);
+  else if (command === 'methods') methodsCommand(rest);
+  else throw new Fault(USAGE);
+}
+
+main(process.argv.slice(2)).catch((fault: unknown) => {
+  const plain = fault instanceof Fault || (fault instanceof Error && 'code' in fault);
+  process.stderr.write(`${fault instanceof Error && plain ? fault.message : String((fault as Error).stack ?? fault)}\n`);
+  process.exitCode = 1;
+});

@@ -1,0 +1,116 @@
+import { z } from 'zod';
+import { EMPTY_INPUT, type DraftInput } from '../core/chain/index.js';
+import { HOUSE_RULES } from '../core/draft/index.js';
+import { isMeasurementId, MEASUREMENT_IDS, measurementLabel, type MeasurementId } from '../core/measure/index.js';
+import { isDartPlace, lineKind, sheetById, SHEETS, type DartPlace, type Sheet } from '../core/method/index.js';
+import { good, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
+import { readLength, toMm, UNITS, type Unit } from '../core/units/index.js';
+
+const figure = z.union([z.number(), z.string()]);
+
+/** An order for a draft, as the command line takes it. Lengths are in `unit` and may be written as strings. */
+export const orderSchema = z.strictObject({
+  measurements: z
+    .object({ unit: z.enum(['cm', 'in', 'mm']).default('cm'), figure: z.enum(['woman', 'man', 'child', 'unknown']).optional() })
+    .catchall(figure),
+  method: z.string().default('quarter-and-half'),
+  settings: z.record(z.string(), z.union([figure, z.boolean()])).default({}),
+  set: z.record(z.string(), figure).default({}),
+});
+
+/** A draft input with the unit in which it was ordered. */
+export interface Order {
+  readonly unit: Unit;
+  readonly input: DraftInput;
+}
+
+const wrong = (field: string, value: unknown, reason: string, wayOut: string): Refusal => ({
+  field,
+  value: typeof value === 'string' ? value : JSON.stringify(value),
+  reason,
+  wayOut,
+});
+
+function lengthOf(field: string, label: string, value: number | string, unit: Unit): Outcome<number> {
+  const read = typeof value === 'number' ? { ok: true as const, mm: toMm(value, unit) } : readLength(value, unit);
+  if (read.ok) return good(read.mm);
+  return refused(wrong(field, value, `${label}: ${read.reason}.`, 'Write it as 27.3, 10 3/4 or 273mm.'));
+}
+
+/** The value of a line set by hand, by what kind of line it is. */
+function handValue(name: string, value: number | string, unit: Unit): Outcome<number | DartPlace> {
+  const kind = lineKind(name);
+  if (kind === 'place' && isDartPlace(value)) return good(value);
+  if (kind === 'length' || kind === 'place') return lengthOf(name, name, value, unit);
+  const plain = Number(value);
+  return Number.isFinite(plain) ? good(plain) : refused(wrong(name, value, `${name} needs a plain number.`, 'Write it without a unit.'));
+}
+
+function zodRefusal(error: z.ZodError): Refusal {
+  const issue = error.issues[0];
+  const field = issue?.path.join('.') ?? '';
+  return wrong(field || 'order', '', `The order is not understood at “${field || 'its top'}”: ${issue?.message ?? 'it has another shape'}.`, 'See the README for an order.');
+}
+
+interface Settings {
+  readonly settings: Record<string, number>;
+  readonly choices: Record<string, string>;
+  readonly rules: Record<keyof typeof HOUSE_RULES, boolean>;
+}
+
+function readSettings(sheet: Sheet, given: Readonly<Record<string, number | string | boolean>>, unit: Unit): Outcome<Settings> {
+  const found: Settings = { settings: {}, choices: {}, rules: { ...HOUSE_RULES } };
+  const refusals: Refusal[] = [];
+  for (const [name, value] of Object.entries(given)) {
+    if (name in HOUSE_RULES) {
+      if (typeof value === 'boolean') found.rules[name as keyof typeof HOUSE_RULES] = value;
+      else refusals.push(wrong(name, value, `${name} is on or off.`, 'Give true or false.'));
+    } else if (sheet.choices.some((c) => c.id === name)) {
+      found.choices[name] = String(value);
+    } else if (typeof value === 'boolean') {
+      refusals.push(wrong(name, value, `“${name}” needs a length.`, 'Give a figure.'));
+    } else if (!sheet.settings.some((s) => s.name === name)) {
+      const known = [...sheet.settings.map((s) => s.name), ...sheet.choices.map((c) => c.id)].join(', ');
+      refusals.push(wrong(name, value, `“${name}” is not a setting of “${sheet.id}”.`, `Its settings are ${known}.`));
+    } else {
+      const length = lengthOf(name, name, value, unit);
+      if (length.ok) found.settings[name] = length.value;
+      else refusals.push(...length.refusals);
+    }
+  }
+  return refusals.length > 0 ? refused(...refusals) : good(found);
+}
+
+/** Reads an order from parsed JSON. Every mistake is a refusal with its field and the way out. */
+export function readOrder(json: unknown): Outcome<Order> {
+  const parsed = orderSchema.safeParse(json);
+  if (!parsed.success) return refused(zodRefusal(parsed.error));
+  const { measurements, method, settings, set } = parsed.data;
+  const { unit, figure: body, ...figures } = measurements;
+  const sheet = sheetById(method);
+  if (!sheet) {
+    return refused(wrong('method', method, `There is no method “${method}”.`, `Choose one of: ${SHEETS.map((s) => s.id).join(', ')}.`));
+  }
+  const refusals: Refusal[] = [];
+  const measured: Partial<Record<MeasurementId, number>> = {};
+  for (const [id, value] of Object.entries(figures)) {
+    if (!isMeasurementId(id)) {
+      refusals.push(wrong(id, value, `“${id}” is not a measurement.`, `Known are ${MEASUREMENT_IDS.join(', ')}.`));
+      continue;
+    }
+    const length = lengthOf(id, measurementLabel(id), value as number | string, unit);
+    if (length.ok) measured[id] = length.value;
+    else refusals.push(...length.refusals);
+  }
+  const hand: Record<string, number | DartPlace> = {};
+  for (const [name, value] of Object.entries(set)) {
+    const read = handValue(name, value, unit);
+    if (read.ok) hand[name] = read.value;
+    else refusals.push(...read.refusals);
+  }
+  const chosen = readSettings(sheet, settings, unit);
+  if (!chosen.ok) refusals.push(...chosen.refusals);
+  if (refusals.length > 0 || !chosen.ok) return refused(...refusals);
+  const input: DraftInput = { ...EMPTY_INPUT, method, figure: body ?? 'unknown', measured, ...chosen.value, set: hand };
+  return good({ unit: UNITS.includes(unit) ? unit : 'cm', input });
+}

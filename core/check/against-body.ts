@@ -1,0 +1,168 @@
+import { pathLength, dot, subtract, quarterTurn } from '../geometry/index.js';
+import { edgeLengths, type Block, type Panel } from '../draft/index.js';
+import { measurementLabel, type MeasurementId } from '../measure/index.js';
+import type { Worked } from '../method/index.js';
+import { verdictOf, type About, type Check, type CheckId } from './check.js';
+import { classByExtensions, classesByThigh, FIT_CLASSES, fitClass, sameClass, type FitClass } from './fit-class.js';
+
+const WAIST_OVER = 6;
+const RISE_BAND = 6;
+const WHOLE_RISE_BAND = 10;
+const HEM_OVER_HEEL = 10;
+
+const both = (edge: 'waist' | 'side' | 'hem' | 'inseam' | 'rise'): About['edges'] => [
+  ['front', edge],
+  ['back', edge],
+];
+
+/** Width of a panel on the hip line, in mm: from the side square to the centre line. */
+export function hipWidthOf(panel: Panel): number {
+  const towardCentre = quarterTurn(panel.centreDown);
+  return Math.abs(dot(subtract(panel.points.centreWaist, panel.points.sideHip), towardCentre));
+}
+
+interface Figured {
+  readonly id: CheckId;
+  readonly label: string;
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  readonly compares: string;
+  readonly restsOnEstimate?: boolean;
+  readonly about: About;
+}
+
+const figured = (f: Figured): Check => ({
+  restsOnEstimate: false,
+  ...f,
+  against: 'body',
+  kind: 'length',
+  verdict: verdictOf(f.value, f.low, f.high),
+});
+
+/** A band of ease, in mm: the class's, or one as wide about an ease given by hand. */
+function easeBand([low, high]: readonly [number, number], byHand: number | undefined): readonly [number, number] {
+  if (byHand === undefined) return [low, high];
+  const half = Number.isFinite(high) ? (high - low) / 2 : low;
+  return [byHand - half, byHand + half];
+}
+
+function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', value: number): Check {
+  const measure: MeasurementId = id === 'wholeRise' ? 'crotchLength' : id;
+  const label = id === 'wholeRise' ? 'Whole rise' : measurementLabel(measure);
+  const known = worked.body.get(measure);
+  const band = id === 'wholeRise' ? WHOLE_RISE_BAND : RISE_BAND;
+  const about: About = {
+    edges: id === 'wholeRise' ? both('rise') : [[id === 'frontRise' ? 'front' : 'back', 'rise']],
+  };
+  const wants = measurementLabel(measure).toLowerCase();
+  const compares = `The seam along the rise with the ${wants} of the body.`;
+  if (known?.source !== 'measured') {
+    return {
+      id,
+      label,
+      against: 'body',
+      kind: 'length',
+      value,
+      low: undefined,
+      high: undefined,
+      verdict: 'unknown',
+      compares,
+      wants,
+      restsOnEstimate: false,
+      about,
+    };
+  }
+  return figured({ id, label, value, low: known.mm - band, high: known.mm + band, compares, about });
+}
+
+function classCheck(worked: Worked, block: Block, chosen: FitClass, thighShare: number, thighEstimated: boolean): Check {
+  const by = classByExtensions({
+    frontExtension: block.front.parameters.extension,
+    backExtension: block.back.parameters.extension,
+    frontHipWidth: block.front.parameters.hipWidth,
+    backHipWidth: block.back.parameters.hipWidth,
+    hip: worked.body.get('hip')?.mm ?? NaN,
+  });
+  const byThigh = classesByThigh(thighShare);
+  const agree = byThigh.some((c) => sameClass(by, c.id));
+  const byLabel = by === 'close' ? 'Close' : (FIT_CLASSES.find((c) => c.id === by)?.label ?? by);
+  const thighWords = byThigh[0]?.label.toLowerCase() ?? (thighShare < 0 ? 'tighter than any class' : 'between classes');
+  const extensionsFit = sameClass(by, chosen.id);
+  return {
+    id: 'fitClass',
+    label: 'Fit class',
+    against: 'body',
+    kind: 'word',
+    value: agree ? byLabel : `${byLabel}; by the thigh ${thighWords}`,
+    low: undefined,
+    high: undefined,
+    verdict: extensionsFit ? (agree ? 'in' : 'near') : byThigh.some((c) => c.id === chosen.id) ? 'near' : 'out',
+    compares: `The fit that the extensions and the thigh ease give with the one meant: ${chosen.label.toLowerCase()}.`,
+    restsOnEstimate: thighEstimated,
+    about: { edges: [], level: 'crotchLevel' },
+  };
+}
+
+/** The checks of a draft against the body it is for (handbook 3, section 1), as far as four measurements go and beyond. */
+export function checkAgainstBody(worked: Worked, block: Block): Check[] {
+  const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
+  const estimated = (id: MeasurementId): boolean => worked.body.get(id)?.source === 'estimate';
+  const byHand = (setting: string): number | undefined => {
+    const line = worked.ledger.get(setting);
+    return line?.source === 'hand' && typeof line.value === 'number' ? line.value : undefined;
+  };
+  const chosen = fitClass(worked.sheet.fitClass);
+  const { front, back } = block;
+  const waistEase = worked.ledger.get('waistEase')?.value;
+  const waistWanted = mm('waist') + (typeof waistEase === 'number' ? waistEase : 0);
+  const hipEase = easeBand(chosen.hipEase, byHand('hipEase'));
+  const thigh = mm('thigh');
+  const thighEase = easeBand([chosen.thighEase[0] * thigh, chosen.thighEase[1] * thigh], byHand('thighEase'));
+  const crotchWidths = front.crotchWidth + back.crotchWidth;
+  const [f, b] = [edgeLengths(front), edgeLengths(back)];
+  return [
+    figured({
+      id: 'waist',
+      label: 'Waist',
+      value: 2 * (pathLength(front.closedWaist) + pathLength(back.closedWaist)),
+      low: waistWanted,
+      high: waistWanted + WAIST_OVER,
+      compares: 'The finished waist, darts closed, with the waist and its ease.',
+      about: { edges: both('waist') },
+    }),
+    figured({
+      id: 'hip',
+      label: 'Hip',
+      value: 2 * (hipWidthOf(front) + hipWidthOf(back)),
+      low: mm('hip') + hipEase[0],
+      high: mm('hip') + hipEase[1],
+      compares: 'The finished girth on the hip line, square to the centre lines, with the hip and its ease.',
+      about: { edges: [], level: 'hipLevel' },
+    }),
+    figured({
+      id: 'thigh',
+      label: 'Thigh',
+      value: crotchWidths,
+      low: thigh + thighEase[0],
+      high: thigh + thighEase[1],
+      compares: 'Both crotch widths, side to crotch point, with the thigh and its ease.',
+      restsOnEstimate: estimated('thigh'),
+      about: { edges: [], level: 'crotchLevel' },
+    }),
+    riseCheck(worked, 'frontRise', f.rise),
+    riseCheck(worked, 'backRise', b.rise),
+    riseCheck(worked, 'wholeRise', f.rise + b.rise),
+    figured({
+      id: 'hem',
+      label: 'Hem',
+      value: f.hem + b.hem,
+      low: mm('heel') + HEM_OVER_HEEL,
+      high: Infinity,
+      compares: 'The hem with what it must pass over: the heel and 1 cm.',
+      restsOnEstimate: estimated('heel'),
+      about: { edges: both('hem') },
+    }),
+    classCheck(worked, block, chosen, crotchWidths / thigh - 1, estimated('thigh')),
+  ];
+}

@@ -1,0 +1,256 @@
+import {
+  angleBetween,
+  curvatureAt,
+  directionAt,
+  distance,
+  endDirection,
+  flatten,
+  isClosed,
+  isStraight,
+  pathLength,
+  quarterTurn,
+  scale,
+  selfCrossing,
+  startDirection,
+  type Path,
+} from '../geometry/index.js';
+import { edgeLengths, LEAST_CROTCH_RADIUS, outlineOf, type Block, type Panel } from '../draft/index.js';
+import { verdictOf, type About, type Check, type CheckId } from './check.js';
+
+const DEGREES = 180 / Math.PI;
+const CURVE_SAMPLES = 48;
+const KINK = 0.5;
+const MOST_INTAKE = 40;
+
+/** The three stretches of a panel's side seam, in mm. */
+export interface SideStretches {
+  readonly waistToHip: number;
+  readonly hipToKnee: number;
+  readonly kneeToHem: number;
+}
+
+/** Side seam lengths between waist, hip, knee and hem. Where the hem lies above the knee, hip to hem counts as hip to knee. */
+export function sideStretches(panel: Panel): SideStretches {
+  const side = panel.edges.side;
+  return {
+    waistToHip: pathLength(side.slice(0, 1)),
+    hipToKnee: pathLength(side.slice(1, 3)),
+    kneeToHem: pathLength(side.slice(3)),
+  };
+}
+
+/** The sharpest corner, in degrees, between the curves of a path that should run smoothly. */
+export function sharpestCorner(path: Path): number {
+  let worst = 0;
+  for (const [i, c] of path.entries()) {
+    const next = path[i + 1];
+    if (next) worst = Math.max(worst, angleBetween(directionAt(c, 1), directionAt(next, 0)) * DEGREES);
+  }
+  return worst;
+}
+
+/** Least radius in mm of a rise, and whether its curvature changes sign. */
+export function bendOf(rise: Path): { leastRadius: number; changesSign: boolean } {
+  let sharpest = 0;
+  let bendsLeft = false;
+  let bendsRight = false;
+  for (const c of rise) {
+    if (isStraight(c)) continue;
+    for (let i = 0; i <= CURVE_SAMPLES; i++) {
+      const k = curvatureAt(c, i / CURVE_SAMPLES);
+      sharpest = Math.max(sharpest, Math.abs(k));
+      if (k > 1e-6) bendsLeft = true;
+      if (k < -1e-6) bendsRight = true;
+    }
+  }
+  return { leastRadius: sharpest === 0 ? Infinity : 1 / sharpest, changesSign: bendsLeft && bendsRight };
+}
+
+/** The greatest angle, in degrees, by which the waist is out of square at centres and sides and broken at closed darts. */
+export function waistRun(block: Block): number {
+  const off = (panel: Panel): { atCentre: number; atSide: number; atDarts: number } => {
+    const atCentre = angleBetween(startDirection(panel.closedWaist), quarterTurn(panel.centreDown)) * DEGREES;
+    const atSide = angleBetween(endDirection(panel.closedWaist), panel.closedSideUp) * DEGREES;
+    let atDarts = 0;
+    for (const [i, dart] of panel.darts.entries()) {
+      const before = panel.waistSections[i];
+      const after = panel.waistSections[i + 1];
+      if (!before || !after) continue;
+      const legTurn = angleBetween(
+        { x: dart.centreLeg.x - dart.apex.x, y: dart.centreLeg.y - dart.apex.y },
+        { x: dart.sideLeg.x - dart.apex.x, y: dart.sideLeg.y - dart.apex.y },
+      );
+      const jump = angleBetween(endDirection(before), startDirection(after)) - legTurn;
+      atDarts = Math.max(atDarts, Math.abs(jump) * DEGREES);
+    }
+    return { atCentre, atSide, atDarts };
+  };
+  const front = off(block.front);
+  const back = off(block.back);
+  return Math.max(
+    front.atCentre,
+    back.atCentre,
+    Math.abs(front.atSide + back.atSide - 180),
+    front.atDarts,
+    back.atDarts,
+  );
+}
+
+/** How far, in degrees, the joined rises are from running straight on at the inseam. */
+export function crotchJoin(block: Block): number {
+  const angle = (panel: Panel): number =>
+    angleBetween(startDirection(panel.edges.rise), scale(endDirection(panel.edges.inseam), -1)) * DEGREES;
+  return angle(block.front) + angle(block.back) - 180;
+}
+
+interface Figured {
+  readonly id: CheckId;
+  readonly label: string;
+  readonly kind: Check['kind'];
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  readonly compares: string;
+  readonly about: About;
+}
+
+const figured = (f: Figured): Check => ({
+  ...f,
+  against: 'itself',
+  restsOnEstimate: false,
+  verdict: verdictOf(f.value, f.low, f.high),
+});
+
+const pairOf = (edge: 'waist' | 'side' | 'inseam' | 'rise'): About => ({
+  edges: [
+    ['front', edge],
+    ['back', edge],
+  ],
+});
+
+function curveCheck(block: Block): Check {
+  const bends = [bendOf(block.front.edges.rise), bendOf(block.back.edges.rise)];
+  const least = Math.min(...bends.map((b) => b.leastRadius));
+  const smooth = [block.front, block.back].every((panel) => {
+    const runs = [panel.edges.rise, panel.edges.inseam, panel.edges.side];
+    return runs.every((run) => sharpestCorner(run) < KINK);
+  });
+  const sound = smooth && !bends.some((b) => b.changesSign);
+  const check = figured({
+    id: 'curve',
+    label: 'Crotch curve',
+    kind: 'length',
+    value: least,
+    low: LEAST_CROTCH_RADIUS,
+    high: Infinity,
+    compares: 'The least radius of the rises; no kink and no turn back anywhere along the seams.',
+    about: pairOf('rise'),
+  });
+  // The nearest hollow that a curve can have may touch the limit exactly.
+  const touching = least >= LEAST_CROTCH_RADIUS * 0.999;
+  return { ...check, verdict: !sound ? 'out' : touching ? 'in' : check.verdict };
+}
+
+function outlineCheck(block: Block): Check {
+  const sound = [block.front, block.back].every((panel) => {
+    const path = outlineOf(panel);
+    return isClosed(path, 1e-4) && !selfCrossing(flatten(path, 0.2));
+  });
+  return {
+    id: 'outline',
+    label: 'Outline',
+    against: 'itself',
+    kind: 'word',
+    value: sound ? 'Closed' : 'Broken or crossing',
+    low: undefined,
+    high: undefined,
+    verdict: sound ? 'in' : 'out',
+    compares: 'Each outline is closed and does not cross itself.',
+    restsOnEstimate: false,
+    about: { edges: [] },
+  };
+}
+
+function dartCheck(block: Block): Check {
+  const darts = [block.front, block.back].flatMap((panel) => panel.darts.map((dart) => ({ dart, panel })));
+  const uneven = Math.max(
+    0,
+    ...darts.map(({ dart }) => Math.abs(distance(dart.apex, dart.centreLeg) - distance(dart.apex, dart.sideLeg))),
+  );
+  const deep = darts.some(({ dart, panel }) => dart.apex.y > panel.points.sideHip.y + 0.5 || dart.intake > MOST_INTAKE);
+  const check = figured({
+    id: 'darts',
+    label: 'Darts',
+    kind: 'length',
+    value: uneven,
+    low: 0,
+    high: 0.5,
+    compares: 'Dart legs are equal, points lie above the hip line, and no intake is over 4 cm.',
+    about: pairOf('waist'),
+  });
+  return deep ? { ...check, verdict: 'near' } : check;
+}
+
+/** The checks of a draft against itself (handbook 3, section 2). */
+export function checkAgainstItself(block: Block): Check[] {
+  const [front, back] = [edgeLengths(block.front), edgeLengths(block.back)];
+  const [frontSide, backSide] = [sideStretches(block.front), sideStretches(block.back)];
+  const below = (e: typeof front): number => e.inseam - e.inseamAboveKnee;
+  const sides = (['waistToHip', 'hipToKnee', 'kneeToHem'] as const).map((key) => frontSide[key] - backSide[key]);
+  const worstSide = sides.reduce((worst, d) => (Math.abs(d) > Math.abs(worst) ? d : worst), 0);
+  return [
+    figured({
+      id: 'inseamWalk',
+      label: 'Inseam walk',
+      kind: 'length',
+      value: front.inseamAboveKnee - back.inseamAboveKnee,
+      low: 0,
+      high: 6,
+      compares: 'How much shorter the back inseam is than the front, crotch point to knee: it is stretched on.',
+      about: pairOf('inseam'),
+    }),
+    figured({
+      id: 'inseamWalkBelow',
+      label: 'Inseam below the knee',
+      kind: 'length',
+      value: below(front) - below(back),
+      low: -1,
+      high: 1,
+      compares: 'Front and back inseam from knee to hem.',
+      about: pairOf('inseam'),
+    }),
+    figured({
+      id: 'sideWalk',
+      label: 'Side walk',
+      kind: 'length',
+      value: worstSide,
+      low: -1.5,
+      high: 1.5,
+      compares: 'Front and back side seam: waist to hip, hip to knee, knee to hem; the largest difference.',
+      about: pairOf('side'),
+    }),
+    figured({
+      id: 'waistRun',
+      label: 'Waist run',
+      kind: 'angle',
+      value: waistRun(block),
+      low: 0,
+      high: 2,
+      compares: 'The waist is square at the centres, level across the sides and unbroken over closed darts.',
+      about: pairOf('waist'),
+    }),
+    figured({
+      id: 'crotchJoin',
+      label: 'Crotch join',
+      kind: 'angle',
+      value: crotchJoin(block),
+      low: -3,
+      high: 3,
+      compares: 'Front and back rise run into one another at the inseam.',
+      about: pairOf('rise'),
+    }),
+    curveCheck(block),
+    dartCheck(block),
+    outlineCheck(block),
+  ];
+}

@@ -1,0 +1,68 @@
+import type { EdgeName } from '../draft/index.js';
+import type { Levels, PanelName } from '../method/index.js';
+
+/** How a figure stands to its band. */
+export type Verdict = 'in' | 'near' | 'out' | 'unknown';
+
+/** What a check is about, so that the board can show it. */
+export interface About {
+  readonly edges: readonly (readonly [PanelName, EdgeName])[];
+  readonly level?: keyof Levels;
+}
+
+/** The name of a check. */
+export type CheckId =
+  | 'waist'
+  | 'hip'
+  | 'thigh'
+  | 'frontRise'
+  | 'backRise'
+  | 'wholeRise'
+  | 'hem'
+  | 'inseamWalk'
+  | 'inseamWalkBelow'
+  | 'sideWalk'
+  | 'waistRun'
+  | 'crotchJoin'
+  | 'curve'
+  | 'darts'
+  | 'outline'
+  | 'fitClass';
+
+/** A draft held against the body or against itself. Lengths in mm, angles in degrees; an open end is infinite. */
+export interface Check {
+  readonly id: CheckId;
+  readonly label: string;
+  readonly against: 'body' | 'itself';
+  readonly kind: 'length' | 'angle' | 'word';
+  readonly value: number | string | undefined;
+  readonly low: number | undefined;
+  readonly high: number | undefined;
+  readonly verdict: Verdict;
+  /** What is compared with what, in one line. */
+  readonly compares: string;
+  /** Which measurement is missing, where the verdict is unknown. */
+  readonly wants?: string;
+  readonly restsOnEstimate: boolean;
+  readonly about: About;
+}
+
+/** A figure may lie this share of its band beyond the band, and at most this much, and still be near. */
+const NEAR_SHARE = 0.25;
+const NEAR_MOST = 10;
+
+/** The verdict of a figure against a band: in, near (out by no more than a quarter of the band) or out. */
+export function verdictOf(value: number, low: number, high: number): Verdict {
+  if (!Number.isFinite(value)) return 'out';
+  const slack = 1e-6;
+  if (value >= low - slack && value <= high + slack) return 'in';
+  const width = high - low;
+  const margin = Number.isFinite(width) ? Math.min(NEAR_MOST, width * NEAR_SHARE) : NEAR_MOST;
+  return value >= low - margin && value <= high + margin ? 'near' : 'out';
+}
+
+/** The order in which checks are shown: worst first, otherwise as listed. */
+export function worstFirst(checks: readonly Check[]): Check[] {
+  const rank: Record<Verdict, number> = { out: 0, near: 1, in: 2, unknown: 3 };
+  return [...checks].sort((a, b) => rank[a.verdict] - rank[b.verdict]);
+}

@@ -1,0 +1,132 @@
+import { pathLength } from '../geometry/index.js';
+import { lineLabel, PANEL_PARAMETERS, type Levels, type PanelName, type Worked } from '../method/index.js';
+import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
+import { exactFigure, formatLength, readLength, tapeFor, type Unit } from '../units/index.js';
+import { completePanel, drawSeams, refuseLevels, UNMOVED, type PanelSetting } from './draw-panel.js';
+import type { EdgeName, Panel } from './panel.js';
+import { stretchesOf, trueBack } from './true-seams.js';
+
+/** The three rules that hold for every sheet and may be switched off (handbook 2, section 5). */
+export interface DraftRules {
+  readonly hipKept: boolean;
+  readonly trueSeams: boolean;
+  readonly waistPlan: boolean;
+}
+
+/** All three rules on: the default. */
+export const HOUSE_RULES: DraftRules = { hipKept: true, trueSeams: true, waistPlan: true };
+
+/** A whole draft: both panels on one frame, net. */
+export interface Block {
+  readonly levels: Levels;
+  readonly front: Panel;
+  readonly back: Panel;
+}
+
+/** The lengths of a panel's edges, in mm; the waist with its darts closed. */
+export interface EdgeLengths {
+  readonly waist: number;
+  readonly side: number;
+  readonly inseam: number;
+  readonly inseamAboveKnee: number;
+  readonly rise: number;
+  readonly hem: number;
+}
+
+/** Measures a panel along its edges. */
+export function edgeLengths(panel: Panel): EdgeLengths {
+  const of = (edge: EdgeName): number => pathLength(panel.edges[edge]);
+  return {
+    waist: pathLength(panel.closedWaist),
+    side: of('side'),
+    inseam: of('inseam'),
+    inseamAboveKnee: pathLength(panel.edges.inseam.slice(panel.kneeOnPiece ? 1 : 0)),
+    rise: of('rise'),
+    hem: of('hem'),
+  };
+}
+
+function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetting {
+  const span = worked.body.get('apexSpan');
+  return {
+    name,
+    parameters: worked[name],
+    levels: worked.levels,
+    halfSpan: span ? span.mm / 2 : undefined,
+    hipKept: rules.hipKept,
+    waistPlan: rules.waistPlan,
+    isByHand: (parameter) => worked.byHand.has(`${name}.${parameter}`),
+  };
+}
+
+/**
+ * Draws both panels from a sheet worked out for a body (handbook 2, sections 5 and 7). Refuses, with the field and
+ * the way out, what no piece can be made of; never throws for a figure.
+ */
+export function drawBlock(worked: Worked, rules: DraftRules = HOUSE_RULES): Outcome<Block> {
+  const levels = refuseLevels(worked.levels, (name) => worked.byHand.has(name));
+  if (levels) return refused(levels);
+  const frontSetting = setting(worked, rules, 'front');
+  const frontSeams = drawSeams(frontSetting, UNMOVED);
+  if (!frontSeams.ok) return frontSeams;
+  const front = completePanel(frontSetting, UNMOVED, frontSeams.value);
+  if (!front.ok) return front;
+
+  const backSetting = setting(worked, rules, 'back');
+  const drawn = rules.trueSeams
+    ? trueBack(backSetting, stretchesOf(frontSeams.value))
+    : plain(drawSeams(backSetting, UNMOVED));
+  if (!drawn.ok) return drawn;
+  const back = completePanel(backSetting, drawn.value.shift, drawn.value.seams);
+  if (!back.ok) return back;
+  return good({ levels: worked.levels, front: front.value, back: back.value });
+}
+
+function plain<T>(seams: Outcome<T>): Outcome<{ seams: T; shift: typeof UNMOVED }> {
+  return seams.ok ? good({ seams: seams.value, shift: UNMOVED }) : seams;
+}
+
+const MOVED = {
+  crotchPoint: 'crotch point',
+  sideHip: 'hip at the side',
+  sideWaist: 'waist at the side',
+} as const;
+
+/** What the drafting changed or could not do on its own, as sentences in the reader's unit. */
+export function draftNotes(block: Block, unit: Unit): string[] {
+  const notes: string[] = [];
+  const show = (mm: number): string => formatLength(Math.abs(mm), tapeFor(unit));
+  for (const panel of [block.front, block.back]) {
+    const { settled, parameters: p } = panel;
+    const words = panel.name === 'front' ? 'Front' : 'Back';
+    const asked = `${p.dartCount} × ${show(p.dartIntake)}`;
+    if (settled.dartCount !== p.dartCount || Math.abs(settled.dartIntake - p.dartIntake) > 0.5) {
+      notes.push(
+        settled.dartCount === 0
+          ? `${words}: too little surplus for a dart, so there is none (the sheet has ${asked}).`
+          : `${words}: the surplus takes ${settled.dartCount} × ${show(settled.dartIntake)} in darts (the sheet has ${asked}).`,
+      );
+    }
+    if (settled.centreIn > 0.5) notes.push(`${words}: the centre takes ${show(settled.centreIn)} more of the surplus.`);
+    if (panel.hollowLimitedBy !== 'none') {
+      const why = panel.hollowLimitedBy === 'radius' ? 'a tighter curve would be under 12 mm in radius' : 'the curve would turn back';
+      notes.push(`${words}: the hollow is ${show(panel.hollow)}, the nearest that a smooth curve can have; ${why}.`);
+    }
+    for (const key of ['crotchPoint', 'sideHip', 'sideWaist'] as const) {
+      const by = settled[key];
+      if (Math.abs(by) < 0.5) continue;
+      const down = key === 'sideWaist' ? by < 0 : by > 0;
+      notes.push(`${words}: ${MOVED[key]} moved ${show(by)} ${down ? 'down' : 'up'} to true the seams.`);
+    }
+  }
+  return notes;
+}
+
+/** The value of a refusal read back as a length in the reader's unit, where it is one. */
+export function refusedValue(refusal: Refusal, worked: Worked | undefined, unit: Unit): string {
+  const parameter = refusal.field.split('.')[1];
+  const kind = parameter && parameter in PANEL_PARAMETERS ? PANEL_PARAMETERS[parameter as keyof typeof PANEL_PARAMETERS].kind : 'length';
+  const read = readLength(refusal.value, 'mm');
+  const value = read.ok && kind === 'length' ? `${exactFigure(read.mm, unit)} ${unit}` : refusal.value;
+  return worked ? `${lineLabel(worked.sheet, refusal.field)} ${value}`.trim() : value;
+}

@@ -1,0 +1,258 @@
+import {
+  along,
+  contains,
+  flatten,
+  isFinitePoint,
+  line,
+  pathLength,
+  point,
+  reversePath,
+  selfCrossing,
+  type Path,
+  type Point,
+} from '../geometry/index.js';
+import type { Levels, PanelName, PanelParameters } from '../method/index.js';
+import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
+import { drawRise } from './crotch-curve.js';
+import { legOf, lowerLeg, upperInseam, type Leg } from './leg.js';
+import { outlineOf, type Panel } from './panel.js';
+import { seatLine, squareOffCentre, type SeatLine } from './seat-line.js';
+import { sideSeam } from './side-seam.js';
+import { drawWaist, type WaistLine } from './waist.js';
+import { planWaist, type WaistPlan } from './waist-plan.js';
+
+/** What a panel is drawn from beside its parameters. */
+export interface PanelSetting {
+  readonly name: PanelName;
+  readonly parameters: PanelParameters;
+  readonly levels: Levels;
+  readonly halfSpan: number | undefined;
+  /** Hip width is kept square to the centre line. */
+  readonly hipKept: boolean;
+  /** The surplus decides the darts. */
+  readonly waistPlan: boolean;
+  readonly isByHand: (parameter: keyof PanelParameters) => boolean;
+}
+
+/** How far truing has moved the back, in mm. */
+export interface Shift {
+  /** Crotch point down (+). */
+  readonly crotchPoint: number;
+  /** Side hip point down (+). */
+  readonly sideHip: number;
+  /** Side waist end up (+). */
+  readonly sideWaist: number;
+}
+
+/** Nothing moved. */
+export const UNMOVED: Shift = { crotchPoint: 0, sideHip: 0, sideWaist: 0 };
+
+/** A panel's seams before the rise is drawn: all that truing needs. */
+export interface PanelSeams {
+  readonly seat: SeatLine;
+  readonly leg: Leg;
+  readonly sideCrotch: Point;
+  readonly sideHip: Point;
+  readonly crotchPoint: Point;
+  readonly inseam: Path;
+  readonly waist: WaistLine;
+  readonly plan: WaistPlan;
+}
+
+const WORDS: Record<PanelName, string> = { front: 'front', back: 'back' };
+
+/** The refusal of a panel, on the first of `fields` that a hand has set, or the first of all. */
+function refusePanel(
+  setting: PanelSetting,
+  fields: readonly (keyof PanelParameters)[],
+  reason: string,
+  wayOut: string,
+): Refusal {
+  const field = fields.find((f) => setting.isByHand(f)) ?? fields[0] ?? 'hipWidth';
+  return { field: `${setting.name}.${field}`, value: String(setting.parameters[field]), reason, wayOut };
+}
+
+function refuseSizes(setting: PanelSetting): Refusal | undefined {
+  const { parameters: p, levels } = setting;
+  const panel = WORDS[setting.name];
+  const positive: readonly (readonly [keyof PanelParameters, number, string])[] = [
+    ['hipWidth', 40, 'hip width'],
+    ['extension', 5, 'crotch extension'],
+    ['waistWidth', 40, 'waist width'],
+    ['kneeWidth', 40, 'knee width'],
+    ['hemWidth', 30, 'hem width'],
+    ['dartLength', 10, 'dart length'],
+  ];
+  for (const [field, least, label] of positive) {
+    if ((p[field] as number) < least) {
+      return refusePanel(setting, [field], `The ${panel} ${label} is too small to draw a piece.`, `Give it at least ${least / 10} cm.`);
+    }
+  }
+  if (p.dartIntake < 0) return refusePanel(setting, ['dartIntake'], `The ${panel} dart intake is below nothing.`, 'Give it 0 or more.');
+  if (p.tiltFrom < -1 || p.tiltFrom > levels.crotchLevel * 0.9) {
+    return refusePanel(setting, ['tiltFrom'], `The ${panel} seat line cannot tilt from there.`, 'Give a height between the crotch line and just below the waist line.');
+  }
+  if (p.curveRise < 10 || p.curveRise > levels.crotchLevel + p.centreLift - 5) {
+    return refusePanel(setting, ['curveRise', 'centreLift'], `The ${panel} crotch curve would start outside the centre line.`, 'Let it start between the crotch line and the waist.');
+  }
+  if (p.centreLift < 0.2 * -levels.hipLevel || p.centreLift > 0.6 * levels.crotchLevel) {
+    return refusePanel(setting, ['centreLift'], `The ${panel} centre lift puts the waist where no piece can be drawn.`, 'Give a smaller lift or drop.');
+  }
+  return undefined;
+}
+
+/** The order of the frame: each level below the one before, with room for a seam between. */
+export function refuseLevels(levels: Levels, isByHand: (name: string) => boolean): Refusal | undefined {
+  const order: readonly (readonly [keyof Levels, keyof Levels | undefined, number, string])[] = [
+    ['hipLevel', undefined, 30, 'The hip line must lie at least 3 cm below the waist line.'],
+    ['crotchLevel', 'hipLevel', 5, 'The crotch line must lie below the hip line.'],
+    ['kneeLevel', 'crotchLevel', 40, 'The knee line must lie at least 4 cm below the crotch line.'],
+    ['hemLevel', 'crotchLevel', 40, 'The hem line must lie at least 4 cm below the crotch line.'],
+  ];
+  for (const [name, above, gap, reason] of order) {
+    const upper = above === undefined ? 0 : levels[above];
+    if (!(levels[name] >= upper + gap)) {
+      const field = isByHand(name) || above === undefined ? name : isByHand(above) ? above : name;
+      return { field, value: String(levels[name]), reason, wayOut: 'Check the measurements of depth, or give the level back to the sheet.' };
+    }
+  }
+  return undefined;
+}
+
+/** Draws a panel's seams but for the rise, truing shifts included. */
+export function drawSeams(setting: PanelSetting, shift: Shift): Outcome<PanelSeams> {
+  const { parameters: p, levels, name } = setting;
+  const sizes = refuseSizes(setting);
+  if (sizes) return refused(sizes);
+
+  const layOut = (furtherIn: number) => {
+    const seat = seatLine(p, levels, furtherIn);
+    const hipY = levels.hipLevel + shift.sideHip;
+    const frameSide = -p.sideOut;
+    const sideHip = point(setting.hipKept ? squareOffCentre(seat, p.hipWidth, hipY) : frameSide, hipY);
+    // A side that hipKept moves inward goes in with the crotch line as well, so that it still runs in to the knee.
+    const sideCrotch = point(frameSide + p.sideInset + Math.max(0, sideHip.x - frameSide), levels.crotchLevel);
+    return { seat, sideHip, sideCrotch, leg: legOf(p, levels, sideCrotch.x) };
+  };
+
+  const sideLevel = -(p.sideLift + shift.sideWaist);
+  const first = layOut(0);
+  const planned = setting.waistPlan && !setting.isByHand('dartIntake') && !setting.isByHand('dartCount');
+  const rise = sideLevel - first.seat.waistEnd.y;
+  const undarted = first.seat.waistEnd.x - Math.sqrt(Math.max(0, p.waistWidth ** 2 - rise ** 2)) - first.sideHip.x;
+  const asked: WaistPlan = { dartCount: p.dartCount, dartIntake: p.dartIntake, centreIn: 0, told: [] };
+  const full = planned ? planWaist(undarted, p.dartCount, p.dartIntake) : asked;
+  const plan = setting.isByHand('centreIn') ? { ...full, centreIn: 0 } : full;
+  const laid = plan.centreIn > 0 ? layOut(plan.centreIn) : first;
+
+  const crotchPoint = point(p.hipWidth + p.extension, levels.crotchLevel + p.crotchDrop + shift.crotchPoint);
+  if (laid.sideHip.y < sideLevel + 20 || laid.sideCrotch.y < laid.sideHip.y + 2 || laid.leg.sideKnee.y < laid.sideCrotch.y + 20) {
+    const words = `The ${WORDS[name]} side seam has no room between waist, hip, crotch and knee.`;
+    return refused(refusePanel(setting, ['sideLift'], words, 'Check the depths, or give the side lift back to the sheet.'));
+  }
+  if (crotchPoint.y > laid.leg.inseamKnee.y - 30) {
+    return refused(refusePanel(setting, ['crotchDrop'], `The ${WORDS[name]} crotch point lies at the knee.`, 'Give a smaller crotch drop.'));
+  }
+  const waist = drawWaist({
+    centreWaist: laid.seat.waistEnd,
+    centreDown: laid.seat.down,
+    sideLevel,
+    waistWidth: p.waistWidth,
+    dartCount: plan.dartCount,
+    dartIntake: plan.dartIntake,
+    dartLength: p.dartLength,
+    dartAt: p.dartAt,
+    crease: laid.leg.crease,
+    halfSpan: setting.halfSpan,
+    sideFor: (end) => sideSeam(end, laid.sideHip, laid.sideCrotch, laid.leg),
+  });
+  if (!waist || !isFinitePoint(waist.sideWaist)) {
+    const words = `The ${WORDS[name]} waist does not reach from the centre to the side.`;
+    return refused(refusePanel(setting, ['centreLift', 'sideLift', 'waistWidth'], words, 'Give a smaller lift, or a larger waist width.'));
+  }
+  return good({ ...laid, crotchPoint, plan, waist, inseam: upperInseam(crotchPoint, laid.leg, p.inseamHollow) });
+}
+
+/** Completes a panel from its seams: rise, named points, and the proof that the outline is one closed line. */
+export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelSeams): Outcome<Panel> {
+  const { parameters: p, levels, name } = setting;
+  const { seat, leg, waist, plan, crotchPoint } = seams;
+  const corner = point(p.hipWidth, levels.crotchLevel);
+  const rise = drawRise(seat, corner, crotchPoint, seams.inseam, p.depth);
+  if (!rise) {
+    return refused(
+      refusePanel(
+        setting,
+        ['extension', 'centreIn', 'curveRise', 'crotchDrop', 'kneeWidth'],
+        `The ${WORDS[name]} crotch curve cannot run from the centre line to the crotch point without turning back.`,
+        'Give a longer extension, less centre in, or let the curve start higher.',
+      ),
+    );
+  }
+  const { side } = waist;
+  const lowerInseam = lowerLeg(leg.inseamKnee, leg.inseamHem, leg.kneeOnPiece);
+  const edges: Panel['edges'] = {
+    waist: waist.edge,
+    side: [...side.waistToHip, ...side.hipToKnee, ...side.kneeToHem],
+    hem: [line(leg.sideHem, leg.inseamHem)],
+    inseam: reversePath([...seams.inseam, ...lowerInseam]),
+    rise: rise.edge,
+  };
+  const panel: Panel = {
+    name,
+    parameters: p,
+    settled: {
+      ...shift,
+      dartCount: plan.dartCount,
+      dartIntake: plan.dartIntake,
+      centreIn: plan.centreIn,
+    },
+    edges,
+    points: {
+      centreWaist: seat.waistEnd,
+      sideWaist: waist.sideWaist,
+      sideHip: seams.sideHip,
+      sideCrotch: seams.sideCrotch,
+      sideKnee: leg.sideKnee,
+      inseamKnee: leg.inseamKnee,
+      sideHem: leg.sideHem,
+      inseamHem: leg.inseamHem,
+      crotchPoint,
+      curveStart: seat.curveStart,
+      corner,
+      hollow: along(corner, point(Math.SQRT1_2, -Math.SQRT1_2), rise.curve.hollow),
+      tiltPoint: seat.tiltPoint,
+    },
+    darts: waist.darts,
+    waistSections: waist.sections,
+    closedWaist: waist.closed,
+    closedSideUp: waist.closedSideUp,
+    crease: leg.crease,
+    seatAngle: seat.angle,
+    centreDown: seat.down,
+    crotchWidth: crotchPoint.x - seams.sideCrotch.x,
+    hollow: rise.curve.hollow,
+    hollowLimitedBy: rise.curve.limitedBy,
+    kneeOnPiece: leg.kneeOnPiece,
+  };
+  return proven(setting, panel);
+}
+
+/** A panel whose outline is finite and does not cross itself, or the refusal. */
+function proven(setting: PanelSetting, panel: Panel): Outcome<Panel> {
+  const points = flatten(outlineOf(panel), 0.2);
+  const words = `The ${WORDS[panel.name]} piece would cross itself.`;
+  const way = 'Take back the last change, or give a value set by hand back to the sheet.';
+  const changeable: readonly (keyof PanelParameters)[] = [
+    'extension', 'dartIntake', 'dartLength', 'dartAt', 'dartCount', 'centreIn', 'centreLift', 'kneeWidth', 'hemWidth',
+    'inseamHollow', 'creaseShift', 'sideInset', 'crotchDrop', 'waistWidth', 'hipWidth',
+  ];
+  if (!points.every(isFinitePoint) || pathLength(panel.edges.rise) > 5000 || selfCrossing(points)) {
+    return refused(refusePanel(setting, changeable, words, way));
+  }
+  const loose = panel.darts.find((d) => !contains(points, d.apex));
+  if (loose) {
+    return refused(refusePanel(setting, ['dartLength', 'dartAt', 'dartIntake'], `A ${WORDS[panel.name]} dart points outside its piece.`, 'Give a shorter dart, or another place.'));
+  }
+  return good(panel);
+}

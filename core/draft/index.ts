@@ -1,0 +1,13 @@
+export { EDGE_NAMES, outlineOf, type Panel, type PanelPoints, type EdgeName, type Dart, type Settled } from './panel.js';
+export {
+  drawBlock,
+  draftNotes,
+  edgeLengths,
+  refusedValue,
+  HOUSE_RULES,
+  type Block,
+  type DraftRules,
+  type EdgeLengths,
+} from './block.js';
+export { INSEAM_STRETCH, MOST_SHIFT } from './true-seams.js';
+export { LEAST_CROTCH_RADIUS } from './crotch-curve.js';

@@ -1,0 +1,91 @@
+import type { Path, Point } from '../geometry/index.js';
+import type { PanelName, PanelParameters } from '../method/index.js';
+
+/** The edges of a panel, in the order in which the outline runs: from centre waist over the side, round to the rise. */
+export const EDGE_NAMES = ['waist', 'side', 'hem', 'inseam', 'rise'] as const;
+
+/** The name of an edge. The side is also called the outseam. */
+export type EdgeName = (typeof EDGE_NAMES)[number];
+
+/** A waist dart, open as on paper. Lengths in mm. */
+export interface Dart {
+  readonly apex: Point;
+  /** Where the dart's leg toward the centre meets the waist. */
+  readonly centreLeg: Point;
+  /** Where the leg toward the side meets the waist. */
+  readonly sideLeg: Point;
+  /** The tip of the waist edge between the legs: the folded dart meets the waist line there. */
+  readonly peak: Point;
+  readonly intake: number;
+  readonly length: number;
+}
+
+/** The named places on a panel. */
+export interface PanelPoints {
+  readonly centreWaist: Point;
+  readonly sideWaist: Point;
+  readonly sideHip: Point;
+  readonly sideCrotch: Point;
+  /** Knee corners; where the hem lies above the knee line these are the hem corners. */
+  readonly sideKnee: Point;
+  readonly inseamKnee: Point;
+  readonly sideHem: Point;
+  readonly inseamHem: Point;
+  readonly crotchPoint: Point;
+  /** Where the straight centre line ends and the crotch curve begins. */
+  readonly curveStart: Point;
+  /** Where centre frame line and crotch line meet. */
+  readonly corner: Point;
+  /** Where the crotch curve crosses the diagonal from the corner. */
+  readonly hollow: Point;
+  /** The point on the centre frame line about which the seat line tilts. */
+  readonly tiltPoint: Point;
+}
+
+/** What the drafting moved on its own, in mm, beside the parameters, which stay as the sheet says. */
+export interface Settled {
+  /** Crotch point moved down (+) or up (-) to true the inseam. */
+  readonly crotchPoint: number;
+  /** Side hip point moved down (+) or up (-) to true the side. */
+  readonly sideHip: number;
+  /** Side waist end moved up (+) or down (-) to true the side. */
+  readonly sideWaist: number;
+  /** Dart count and intake as the waist plan took them. */
+  readonly dartCount: number;
+  readonly dartIntake: number;
+  /** Further in at centre waist, by the waist plan. */
+  readonly centreIn: number;
+}
+
+/** One drafted panel on its stitching line: net, in panel coordinates, mm. */
+export interface Panel {
+  readonly name: PanelName;
+  readonly parameters: PanelParameters;
+  readonly settled: Settled;
+  readonly edges: Readonly<Record<EdgeName, Path>>;
+  readonly points: PanelPoints;
+  readonly darts: readonly Dart[];
+  /** The waist between the darts, in pieces from the centre to the side, darts open. */
+  readonly waistSections: readonly Path[];
+  /** The waist with the darts closed, one curve from the centre to the side. */
+  readonly closedWaist: Path;
+  /** Direction of the side seam at the waist (upward) once the darts are closed. */
+  readonly closedSideUp: Point;
+  /** x of the crease line. */
+  readonly crease: number;
+  /** Tilt of the centre line from the vertical, radians; positive leans in at the waist. */
+  readonly seatAngle: number;
+  /** Unit direction of the centre line from the waist down. */
+  readonly centreDown: Point;
+  /** Side seam to crotch point along the crotch line, in mm. */
+  readonly crotchWidth: number;
+  /** The hollow drawn, in mm along the diagonal. */
+  readonly hollow: number;
+  /** What stood in the way of the hollow asked for. */
+  readonly hollowLimitedBy: 'none' | 'radius' | 'shape';
+  /** False where the hem lies above the knee line. */
+  readonly kneeOnPiece: boolean;
+}
+
+/** The closed net outline, waist first (dart mouths peaked), as one path. */
+export const outlineOf = (panel: Panel): Path => EDGE_NAMES.flatMap((name) => panel.edges[name]);

@@ -1,0 +1,166 @@
+import {
+  cubicLength,
+  directionAt,
+  isStraight,
+  mapCubic,
+  parameterAtLength,
+  pointAt,
+  reverse,
+  splitAt,
+  velocityAt,
+  accelerationAt,
+  type Cubic,
+} from './cubic.js';
+import { distance, dot, norm, subtract, type Point } from './point.js';
+
+/** A run of cubics, each starting where the one before it ends. */
+export type Path = readonly Cubic[];
+
+/** A place on a path: which curve, at which parameter, how far from the start in mm. */
+export interface Place {
+  readonly index: number;
+  readonly t: number;
+  readonly length: number;
+  readonly at: Point;
+}
+
+/** The length of a path, in mm. */
+export const pathLength = (path: Path): number => path.reduce((sum, c) => sum + cubicLength(c), 0);
+
+/** The same path run the other way. */
+export const reversePath = (path: Path): Path => path.map(reverse).reverse();
+
+/** The path with every control point carried by an affine `move`. */
+export const mapPath = (path: Path, move: (p: Point) => Point): Path => path.map((c) => mapCubic(c, move));
+
+/** Where a path starts; an empty path has no start and throws, since that is a bug. */
+export function startOf(path: Path): Point {
+  const first = path[0];
+  if (!first) throw new Error('An empty path has no start');
+  return first.p0;
+}
+
+/** Where a path ends; an empty path throws, since that is a bug. */
+export function endOf(path: Path): Point {
+  const last = path[path.length - 1];
+  if (!last) throw new Error('An empty path has no end');
+  return last.p3;
+}
+
+/** The unit direction in which a path leaves its start. */
+export function startDirection(path: Path): Point {
+  const first = path[0];
+  if (!first) throw new Error('An empty path has no direction');
+  return directionAt(first, 0);
+}
+
+/** The unit direction in which a path arrives at its end. */
+export function endDirection(path: Path): Point {
+  const last = path[path.length - 1];
+  if (!last) throw new Error('An empty path has no direction');
+  return directionAt(last, 1);
+}
+
+/** The place `length` mm along a path from its start; held to the ends. */
+export function placeAtLength(path: Path, length: number): Place {
+  let run = 0;
+  for (const [index, c] of path.entries()) {
+    const own = cubicLength(c);
+    if (length <= run + own || index === path.length - 1) {
+      const t = parameterAtLength(c, length - run);
+      return { index, t, length: Math.min(Math.max(length, 0), run + own), at: pointAt(c, t) };
+    }
+    run += own;
+  }
+  throw new Error('An empty path has no places');
+}
+
+/** The unit direction of travel at a place. */
+export function directionAtPlace(path: Path, place: Place): Point {
+  const c = path[place.index];
+  if (!c) throw new Error('The place is not on this path');
+  return directionAt(c, place.t);
+}
+
+/** A path cut in two at a place. */
+export function splitPath(path: Path, place: Place): readonly [Path, Path] {
+  const c = path[place.index];
+  if (!c) throw new Error('The place is not on this path');
+  const before = path.slice(0, place.index);
+  const after = path.slice(place.index + 1);
+  if (place.t <= 1e-9) return [before, [c, ...after]];
+  if (place.t >= 1 - 1e-9) return [[...before, c], after];
+  const [head, tail] = splitAt(c, place.t);
+  return [
+    [...before, head],
+    [tail, ...after],
+  ];
+}
+
+function nearestOnCubic(c: Cubic, p: Point): { t: number; distance: number } {
+  let best = { t: 0, distance: Infinity };
+  const steps = isStraight(c) ? 4 : 24;
+  for (let i = 0; i <= steps; i++) {
+    let t = i / steps;
+    const d = distance(pointAt(c, t), p);
+    if (d > best.distance + 20) continue;
+    for (let k = 0; k < 6; k++) {
+      const v = velocityAt(c, t);
+      const w = subtract(pointAt(c, t), p);
+      const slope = dot(w, v);
+      const bend = dot(v, v) + dot(w, accelerationAt(c, t));
+      if (bend <= 0) break;
+      const next = Math.min(1, Math.max(0, t - slope / bend));
+      if (Math.abs(next - t) < 1e-12) break;
+      t = next;
+    }
+    const settled = distance(pointAt(c, t), p);
+    if (settled < best.distance) best = { t, distance: settled };
+  }
+  return best;
+}
+
+/** The place on a path nearest to a point, and its distance in mm (sampling, then Newton's method). */
+export function nearestPlace(path: Path, p: Point): Place & { readonly distance: number } {
+  let best: (Place & { distance: number }) | undefined;
+  let run = 0;
+  for (const [index, c] of path.entries()) {
+    const hit = nearestOnCubic(c, p);
+    if (!best || hit.distance < best.distance) {
+      best = {
+        index,
+        t: hit.t,
+        length: run + cubicLength(c, 0, hit.t),
+        at: pointAt(c, hit.t),
+        distance: hit.distance,
+      };
+    }
+    run += cubicLength(c);
+  }
+  if (!best) throw new Error('An empty path has no places');
+  return best;
+}
+
+/**
+ * Points along a path so that no chord stands more than `tolerance` mm off the curve.
+ * The start is included, and the end.
+ */
+export function flatten(path: Path, tolerance = 0.05): Point[] {
+  const first = path[0];
+  if (!first) return [];
+  const points: Point[] = [first.p0];
+  for (const c of path) {
+    if (isStraight(c)) {
+      points.push(c.p3);
+      continue;
+    }
+    // The chord error of a cubic over a step h is at most h²/8 times its largest second derivative.
+    const a0 = accelerationAt(c, 0);
+    const a1 = accelerationAt(c, 1);
+    const bend = Math.max(norm(a0), norm(a1));
+    const steps = Math.min(400, Math.max(1, Math.ceil(Math.sqrt(bend / (8 * tolerance)))));
+    for (let i = 1; i < steps; i++) points.push(pointAt(c, i / steps));
+    points.push(c.p3);
+  }
+  return points;
+}

@@ -1,0 +1,3 @@
+export * from './vocabulary.js';
+export * from './estimate.js';
+export * from './plausible.js';

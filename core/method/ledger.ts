@@ -1,0 +1,295 @@
+import { completeBody, measurementLabel, ESTIMATES, type Body, type Figure, type Measured, type MeasurementId, type Required } from '../measure/index.js';
+import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
+import { exactFigure, formatLength, fromMm, tapeFor, type Unit } from '../units/index.js';
+import { evaluate, parseFormula, typeset, type Node } from './formula.js';
+import {
+  isDartPlace,
+  LEVELS,
+  PANEL_PARAMETERS,
+  PARAMETER_NAMES,
+  type DartPlace,
+  type Levels,
+  type PanelName,
+  type PanelParameters,
+  type ParameterKind,
+} from './panel-parameters.js';
+import { formulaFor, lineKind, type Sheet } from './sheet.js';
+
+/** What a maker gives a method beside the body: settings, choices, and lines set by hand. Lengths in mm. */
+export interface MethodInput {
+  readonly measured: Measured & Required;
+  readonly figure: Figure;
+  readonly settings: Readonly<Record<string, number>>;
+  readonly choices: Readonly<Record<string, string>>;
+  readonly set: Readonly<Record<string, number | DartPlace>>;
+}
+
+/** Where a figure comes from. */
+export type Source = 'sheet' | 'hand' | 'estimate';
+
+/** One line worked out: its formula, its result and where it comes from. Lengths in mm. */
+export interface LedgerLine {
+  readonly name: string;
+  readonly kind: ParameterKind;
+  readonly source: Source;
+  readonly value: number | DartPlace;
+  /** What the sheet says, whether or not a hand has set it aside. */
+  readonly sheetValue: number | DartPlace;
+  readonly formula: string;
+  readonly node: Node | undefined;
+  readonly reason: string;
+  readonly house: boolean;
+  /** True where the line rests on an estimated measurement, directly or through other lines. */
+  readonly restsOnEstimate: boolean;
+}
+
+/** A sheet worked out for one body. */
+export interface Worked {
+  readonly sheet: Sheet;
+  readonly choices: Readonly<Record<string, string>>;
+  readonly body: Body;
+  readonly ledger: ReadonlyMap<string, LedgerLine>;
+  readonly levels: Levels;
+  readonly front: PanelParameters;
+  readonly back: PanelParameters;
+  /** Names of the lines set by hand. */
+  readonly byHand: ReadonlySet<string>;
+  readonly warnings: readonly string[];
+}
+
+const parsedFormulas = new Map<string, ReturnType<typeof parseFormula>>();
+
+function parsed(text: string): ReturnType<typeof parseFormula> {
+  let found = parsedFormulas.get(text);
+  if (!found) {
+    found = parseFormula(text);
+    if (parsedFormulas.size > 5000) parsedFormulas.clear();
+    parsedFormulas.set(text, found);
+  }
+  return found;
+}
+
+/** What a line is called for the maker: `Back crotch extension`, `Knee girth`, `Hip line`. */
+export function lineLabel(sheet: Sheet, name: string): string {
+  const [panel, parameter] = name.split('.');
+  const found = PARAMETER_NAMES.find((p) => p === parameter);
+  if (found) return `${panel === 'front' ? 'Front' : 'Back'} ${PANEL_PARAMETERS[found].label.toLowerCase()}`;
+  return (
+    LEVELS.find(([level]) => level === name)?.[1] ??
+    sheet.settings.find((s) => s.name === name)?.label ??
+    measurementLabel(name as MeasurementId)
+  );
+}
+
+const LIMITS: Record<Exclude<ParameterKind, 'place'>, { least: number; most: number; wayOut: string }> = {
+  length: { least: -3000, most: 3000, wayOut: 'Enter a length under 3 m.' },
+  share: { least: 0.05, most: 0.95, wayOut: 'Enter a share between 0.05 and 0.95.' },
+  count: { least: 0, most: 3, wayOut: 'Enter 0, 1, 2 or 3.' },
+};
+
+function refuseHand(sheet: Sheet, name: string, kind: ParameterKind, value: number | DartPlace): Refusal | undefined {
+  const label = lineLabel(sheet, name);
+  if (kind === 'place') {
+    if (isDartPlace(value) || (typeof value === 'number' && value > 0 && value < 2000)) return undefined;
+    return { field: name, value: String(value), reason: `${label} cannot be ${String(value)}.`, wayOut: 'Choose crease, midway or apexSpan, or give a distance from the centre.' };
+  }
+  const limits = LIMITS[kind];
+  if (typeof value === 'number' && Number.isFinite(value) && value >= limits.least && value <= limits.most) {
+    if (kind !== 'count' || Number.isInteger(value)) return undefined;
+  }
+  return { field: name, value: String(value), reason: `${label} cannot be ${String(value)}.`, wayOut: limits.wayOut };
+}
+
+function rangeWarnings(sheet: Sheet, m: Required): string[] {
+  const { hip, drop, crotchDepth } = sheet.meantFor;
+  const show = (mm: number): string => formatLength(mm, tapeFor('cm'));
+  const outside = (label: string, value: number, [least, most]: readonly [number, number]): string[] =>
+    value < least || value > most
+      ? [`${label} ${show(value)} lies outside what “${sheet.name}” is meant for (${show(least)} to ${show(most)}). Check the draft with care.`]
+      : [];
+  return [
+    ...outside('Hip', m.hip, hip),
+    ...outside('Hip less waist', m.hip - m.waist, drop),
+    ...outside('Crotch depth', m.crotchDepth, crotchDepth),
+  ];
+}
+
+/**
+ * Works a sheet out for a body (handbook 2, section 6): every setting and line with its formula, its result and
+ * its source. A value set by hand stands in place of its formula and is used by the lines that follow.
+ * Refuses values that no piece can have and formulas that give no figure.
+ */
+export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
+  const refusals: Refusal[] = [];
+  const body = completeBody(input.measured, input.figure);
+  const ledger = new Map<string, LedgerLine>();
+  const numbers = new Map<string, number>();
+  const shaky = new Set<string>();
+  const choices: Record<string, string> = {};
+  for (const choice of sheet.choices) {
+    const wanted = input.choices[choice.id];
+    choices[choice.id] = choice.values.find((v) => v.id === wanted)?.id ?? choice.values[0]?.id ?? '';
+    if (wanted !== undefined && wanted !== choices[choice.id]) {
+      refusals.push({
+        field: choice.id,
+        value: wanted,
+        reason: `${choice.label} cannot be “${wanted}”.`,
+        wayOut: `Choose ${choice.values.map((v) => v.id).join(' or ')}.`,
+      });
+    }
+  }
+
+  for (const [id, known] of body) {
+    numbers.set(id, known.mm);
+    if (known.source === 'estimate') {
+      shaky.add(id);
+      ledger.set(id, {
+        name: id,
+        kind: 'length',
+        source: 'estimate',
+        value: known.mm,
+        sheetValue: known.mm,
+        formula: known.rule,
+        node: undefined,
+        reason: 'Not measured: estimated.',
+        house: false,
+        restsOnEstimate: true,
+      });
+    }
+  }
+
+  const enter = (
+    name: string,
+    text: string | undefined,
+    hand: number | DartPlace | undefined,
+    reason: string,
+    house: boolean,
+  ): void => {
+    const kind = lineKind(name);
+    const formula = text === undefined ? undefined : kind === 'place' ? undefined : parsed(text);
+    const node = formula?.ok === true ? formula.node : undefined;
+    let sheetValue: number | DartPlace = isDartPlace(text) ? text : NaN;
+    let rests = false;
+    if (node) {
+      sheetValue = evaluate(node, (n) => {
+        if (shaky.has(n)) rests = true;
+        return numbers.get(n);
+      });
+    }
+    const value = hand ?? sheetValue;
+    if (hand !== undefined) {
+      const refusal = refuseHand(sheet, name, kind, hand);
+      if (refusal) refusals.push(refusal);
+    } else if (kind !== 'place' && !Number.isFinite(value)) {
+      refusals.push({
+        field: name,
+        value: text ?? '',
+        reason: `${lineLabel(sheet, name)} comes out without a figure: “${text ?? ''}”.`,
+        wayOut: 'Check the measurements it uses, or set it by hand.',
+      });
+    }
+    if (typeof value === 'number') numbers.set(name, value);
+    if (hand === undefined && rests) shaky.add(name);
+    ledger.set(name, {
+      name,
+      kind,
+      source: hand === undefined ? 'sheet' : 'hand',
+      value,
+      sheetValue,
+      formula: text ?? '',
+      node,
+      reason,
+      house,
+      restsOnEstimate: hand === undefined && rests,
+    });
+  };
+
+  const known = new Set<string>();
+  for (const setting of sheet.settings) {
+    known.add(setting.name);
+    const hand = input.settings[setting.name];
+    const text = setting.formula === undefined ? undefined : formulaFor(setting.formula, choices);
+    if (hand !== undefined && !(hand >= setting.least && hand <= setting.most)) {
+      const show = (mm: number): string => `${exactFigure(mm, 'cm')} cm`;
+      refusals.push({
+        field: setting.name,
+        value: String(hand),
+        reason: `${setting.label} ${show(hand)} cannot be drafted.`,
+        wayOut: `Enter ${show(setting.least)} to ${show(setting.most)}, or check the unit.`,
+      });
+    }
+    if (hand !== undefined || text !== undefined) enter(setting.name, text, hand, setting.reason, false);
+  }
+  for (const name of Object.keys(input.settings)) {
+    if (!known.has(name)) {
+      refusals.push({ field: name, value: '', reason: `“${name}” is not a setting of “${sheet.name}”.`, wayOut: `Its settings are ${[...known].join(', ')}.` });
+    }
+  }
+  for (const line of sheet.lines) {
+    known.add(line.name);
+    enter(line.name, formulaFor(line.formula, choices), input.set[line.name], line.reason, line.house ?? false);
+  }
+  for (const name of Object.keys(input.set)) {
+    if (!sheet.lines.some((l) => l.name === name)) {
+      refusals.push({ field: name, value: '', reason: `“${name}” is not a line of “${sheet.name}”.`, wayOut: 'Use a line of the sheet, such as back.extension.' });
+    }
+  }
+  if (refusals.length > 0) return refused(...refusals);
+
+  const panel = (name: PanelName): PanelParameters =>
+    Object.fromEntries(PARAMETER_NAMES.map((p) => [p, ledger.get(`${name}.${p}`)?.value])) as unknown as PanelParameters;
+  return good({
+    sheet,
+    choices,
+    body,
+    ledger,
+    levels: Object.fromEntries(LEVELS.map(([name]) => [name, numbers.get(name)])) as unknown as Levels,
+    front: panel('front'),
+    back: panel('back'),
+    byHand: new Set(Object.keys(input.set)),
+    warnings: rangeWarnings(sheet, input.measured),
+  });
+}
+
+/** A length inside a sum: the shortest decimal to 0.01 cm or 0.1 mm, or a fraction of an inch to 1/16. */
+function sumFigure(mm: number, unit: Unit): string {
+  if (unit === 'in') return exactFigure(Math.round(fromMm(mm, 'in') * 16) * (25.4 / 16), 'in');
+  return String(Number(fromMm(mm, unit).toFixed(unit === 'cm' ? 2 : 1)));
+}
+
+/** A line's sum in words and figures: the formula, and the formula with its numbers put in, in the reader's unit. */
+export interface Sum {
+  readonly formula: string;
+  readonly with: string;
+}
+
+/** The names of a formula as a maker says them: `hip`, `front hip width`. */
+const said = (sheet: Sheet, name: string): string => lineLabel(sheet, name).toLowerCase();
+
+/**
+ * "Show the sum" (handbook 1): how a ledger line came about, set in type in `unit`. Lines that are plain words
+ * or literals have the same text twice. Throws for a name that is not in the ledger, since that is a bug.
+ */
+export function showSum(worked: Worked, name: string, unit: Unit): Sum {
+  const line = worked.ledger.get(name);
+  if (!line) throw new Error(`No line ${name} in the ledger`);
+  if (line.source === 'estimate') {
+    const rule = ESTIMATES.find((e) => e.id === name);
+    const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
+    const four = { waist: mm('waist'), hip: mm('hip'), crotchDepth: mm('crotchDepth'), inseam: mm('inseam') };
+    return { formula: line.formula, with: rule ? rule.sum(four, (x) => sumFigure(x, unit)) : line.formula };
+  }
+  if (!line.node) return { formula: line.formula, with: line.formula };
+  const literal = (node: { readonly text: string; readonly value: number; readonly kind: string }): string =>
+    node.kind === 'length' ? sumFigure(node.value, unit) : node.text;
+  return {
+    formula: typeset(line.node, (leaf) => (leaf.type === 'literal' ? leaf.text : said(worked.sheet, leaf.name))),
+    with: typeset(line.node, (leaf) => {
+      if (leaf.type === 'literal') return literal(leaf);
+      const from = worked.ledger.get(leaf.name);
+      const value = from?.value ?? worked.body.get(leaf.name as MeasurementId)?.mm;
+      if (typeof value !== 'number') return String(value);
+      return from === undefined || from.kind === 'length' ? sumFigure(value, unit) : String(value);
+    }),
+  };
+}

@@ -1,0 +1,2 @@
+export * from './length.js';
+export * from './format.js';

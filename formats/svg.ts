@@ -1,0 +1,54 @@
+import { isStraight, type Path } from '../core/geometry/index.js';
+import { LINE_STYLES, type Drawing, type Mark } from './drawing.js';
+
+const number = (x: number): string => String(Number(x.toFixed(3)));
+
+/** A path in the notation of SVG path data, to 0.001 mm. Straight cubics become lines. */
+export function pathData(path: Path): string {
+  let data = '';
+  let last: { x: number; y: number } | undefined;
+  for (const c of path) {
+    if (!last || Math.abs(last.x - c.p0.x) > 1e-6 || Math.abs(last.y - c.p0.y) > 1e-6) {
+      data += `M${number(c.p0.x)} ${number(c.p0.y)}`;
+    }
+    data += isStraight(c)
+      ? `L${number(c.p3.x)} ${number(c.p3.y)}`
+      : `C${number(c.p1.x)} ${number(c.p1.y)} ${number(c.p2.x)} ${number(c.p2.y)} ${number(c.p3.x)} ${number(c.p3.y)}`;
+    last = c.p3;
+  }
+  return data;
+}
+
+const escape = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+
+function markSvg(mark: Mark): string {
+  if (mark.kind === 'text') {
+    const weight = mark.bold ? ' font-weight="600"' : '';
+    const turned = mark.turn === 0 ? '' : ` transform="rotate(${mark.turn} ${number(mark.at.x)} ${number(mark.at.y)})"`;
+    return `<text x="${number(mark.at.x)}" y="${number(mark.at.y)}" font-size="${mark.size}"${weight}${turned}>${escape(mark.text)}</text>`;
+  }
+  const style = LINE_STYLES[mark.role];
+  const dash = style.dash.length > 0 ? ` stroke-dasharray="${style.dash.join(' ')}"` : '';
+  return `<path data-name="${escape(mark.name)}" d="${pathData(mark.path)}" stroke-width="${style.weight}"${dash}/>`;
+}
+
+/** A drawing as an SVG file in true millimetres: one user unit is one millimetre; every line bears its name. */
+export function toSvg(drawing: Drawing, title: string): string {
+  const [w, h] = [number(drawing.width), number(drawing.height)];
+  const lines = drawing.marks.filter((m) => m.kind === 'line').map(markSvg);
+  const texts = drawing.marks.filter((m) => m.kind === 'text').map(markSvg);
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}">`,
+    `<title>${escape(title)}</title>`,
+    '<g id="lines" fill="none" stroke="#000" stroke-linejoin="round">',
+    ...lines,
+    '</g>',
+    '<g id="texts" fill="#000" font-family="sans-serif">',
+    ...texts,
+    '</g>',
+    '</svg>',
+    '',
+  ].join('\n');
+}

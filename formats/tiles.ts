@@ -1,0 +1,83 @@
+import { pathBox, type Box } from '../core/geometry/index.js';
+import type { Drawing, Mark } from './drawing.js';
+
+/** A paper: its name and its size upright, in mm. */
+export interface Paper {
+  readonly id: 'a4' | 'letter';
+  readonly label: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The office papers on which pieces are tiled. */
+export const PAPERS: readonly Paper[] = [
+  { id: 'a4', label: 'A4', width: 210, height: 297 },
+  { id: 'letter', label: 'Letter', width: 215.9, height: 279.4 },
+];
+
+/** How a drawing is cut into tiles, in mm: the margin a printer needs, and how far neighbouring tiles lap. */
+export interface Tiling {
+  readonly margin: number;
+  readonly overlap: number;
+}
+
+/** Margins and overlap for a common office printer. */
+export const HOUSE_TILING: Tiling = { margin: 12, overlap: 12 };
+
+/** One page: its row (A, B, …) and column (1, 2, …) and the part of the drawing on it, in mm. */
+export interface Tile {
+  readonly row: number;
+  readonly column: number;
+  readonly mark: string;
+  readonly box: Box;
+}
+
+/** All tiles that carry anything, and the grid they come from. */
+export interface TilePlan {
+  readonly rows: number;
+  readonly columns: number;
+  readonly stepX: number;
+  readonly stepY: number;
+  readonly tiles: readonly Tile[];
+}
+
+/** The letter of a row: A to Z, then AA. */
+export const rowLetter = (row: number): string =>
+  row < 26 ? String.fromCharCode(65 + row) : rowLetter(Math.floor(row / 26) - 1) + rowLetter(row % 26);
+
+/** The box a mark covers, in mm; texts are taken as a rough box. */
+export function markBox(mark: Mark): Box {
+  if (mark.kind === 'line') return pathBox(mark.path);
+  const width = mark.text.length * mark.size * 0.55;
+  return { minX: mark.at.x, minY: mark.at.y - mark.size, maxX: mark.at.x + width, maxY: mark.at.y + mark.size * 0.3 };
+}
+
+/** True where two boxes share any part. */
+export const boxesTouch = (a: Box, b: Box): boolean =>
+  a.minX <= b.maxX && b.minX <= a.maxX && a.minY <= b.maxY && b.minY <= a.maxY;
+
+/** Whether any part of a mark may fall into a box: curve by curve, so that a long outline does not fill every tile. */
+function reaches(mark: Mark, box: Box): boolean {
+  if (mark.kind === 'text') return boxesTouch(markBox(mark), box);
+  return mark.path.some((c) => boxesTouch(pathBox([c]), box));
+}
+
+/** Cuts a drawing into tiles for a paper, row by row; tiles with nothing on them are left out. */
+export function planTiles(drawing: Drawing, paper: Paper, tiling: Tiling = HOUSE_TILING): TilePlan {
+  const stepX = paper.width - 2 * tiling.margin - tiling.overlap;
+  const stepY = paper.height - 2 * tiling.margin - tiling.overlap;
+  const count = (size: number, step: number): number => Math.max(1, Math.ceil((size - tiling.overlap) / step));
+  const columns = count(drawing.width, stepX);
+  const rows = count(drawing.height, stepY);
+  const tiles: Tile[] = [];
+  for (let row = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++) {
+      const minX = column * stepX;
+      const minY = row * stepY;
+      const box = { minX, minY, maxX: minX + stepX + tiling.overlap, maxY: minY + stepY + tiling.overlap };
+      const carries = drawing.marks.some((m) => reaches(m, box));
+      if (carries) tiles.push({ row, column, mark: `${rowLetter(row)}${column + 1}`, box });
+    }
+  }
+  return { rows, columns, stepX, stepY, tiles };
+}
