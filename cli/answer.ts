@@ -34,7 +34,12 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
     derived: Object.fromEntries(
       [block.front, block.back].map((panel) => [
         panel.name,
-        { seatAngle: (panel.seatAngle * 180) / Math.PI, crotchWidth: panel.crotchWidth, hollow: panel.hollow, settled: panel.settled },
+        {
+          seatAngle: (panel.seatAngle * 180) / Math.PI,
+          crotchWidth: panel.crotchWidth,
+          hollow: panel.hollow,
+          settled: panel.settled,
+        },
       ]),
     ),
     edges: { front: edgeLengths(block.front), back: edgeLengths(block.back) },

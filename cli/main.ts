@@ -38,14 +38,23 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
   if (format === 'json') return `${JSON.stringify(answerTo(draft, order.input.measured, order.unit), undefined, 2)}\n`;
   const date = new Date();
   const title = 'Upstride draft';
-  const labels = { title, person: 'From an order', method: draft.worked.sheet.name, date: date.toISOString().slice(0, 10) };
+  const labels = {
+    title,
+    person: 'From an order',
+    method: draft.worked.sheet.name,
+    date: date.toISOString().slice(0, 10),
+  };
   const pieces = piecesOf(draft.block, HOUSE_ALLOWANCES);
   if (format === 'svg') return toSvg(pieceSheet(pieces, draft.block.levels, labels), title);
   const fonts = await loadFonts();
   const tape = tapeFor(order.unit);
   const { waist, hip, crotchDepth, inseam } = order.input.measured;
   const four = [waist, hip, crotchDepth, inseam].map((mm) => formatLength(mm ?? 0, tape)).join(', ');
-  const head = { title, lines: [`${draft.worked.sheet.name}; waist, hip, crotch depth, inseam: ${four}`, labels.date], date };
+  const head = {
+    title,
+    lines: [`${draft.worked.sheet.name}; waist, hip, crotch depth, inseam: ${four}`, labels.date],
+    date,
+  };
   if (paperId === 'roll') return rollPdf(pieceSheet(pieces, draft.block.levels, labels), head, fonts);
   const paper = PAPERS.find((p) => p.id === paperId);
   if (!paper) throw new Fault(`There is no paper “${paperId}”. Choose a4, letter or roll.`);
@@ -77,7 +86,9 @@ async function draftCommand(args: readonly string[]): Promise<void> {
 function methodsCommand(args: readonly string[]): void {
   const { values } = parseArgs({ args: [...args], options: { format: { type: 'string', default: 'text' } } });
   const lines = SHEETS.map((s) => `${s.id}  ${s.name}: ${s.suits}`);
-  process.stdout.write(values.format === 'json' ? `${JSON.stringify(SHEETS, undefined, 2)}\n` : `${lines.join('\n')}\n`);
+  process.stdout.write(
+    values.format === 'json' ? `${JSON.stringify(SHEETS, undefined, 2)}\n` : `${lines.join('\n')}\n`,
+  );
 }
 
 async function main([command, ...rest]: readonly string[]): Promise<void> {
@@ -88,6 +99,8 @@ async function main([command, ...rest]: readonly string[]): Promise<void> {
 
 main(process.argv.slice(2)).catch((fault: unknown) => {
   const plain = fault instanceof Fault || (fault instanceof Error && 'code' in fault);
-  process.stderr.write(`${fault instanceof Error && plain ? fault.message : String((fault as Error).stack ?? fault)}\n`);
+  process.stderr.write(
+    `${fault instanceof Error && plain ? fault.message : String((fault as Error).stack ?? fault)}\n`,
+  );
   process.exitCode = 1;
 });

@@ -11,7 +11,10 @@ const figure = z.union([z.number(), z.string()]);
 /** An order for a draft, as the command line takes it. Lengths are in `unit` and may be written as strings. */
 export const orderSchema = z.strictObject({
   measurements: z
-    .object({ unit: z.enum(['cm', 'in', 'mm']).default('cm'), figure: z.enum(['woman', 'man', 'child', 'unknown']).optional() })
+    .object({
+      unit: z.enum(['cm', 'in', 'mm']).default('cm'),
+      figure: z.enum(['woman', 'man', 'child', 'unknown']).optional(),
+    })
     .catchall(figure),
   method: z.string().default('quarter-and-half'),
   settings: z.record(z.string(), z.union([figure, z.boolean()])).default({}),
@@ -43,13 +46,20 @@ function handValue(name: string, value: number | string, unit: Unit): Outcome<nu
   if (kind === 'place' && isDartPlace(value)) return good(value);
   if (kind === 'length' || kind === 'place') return lengthOf(name, name, value, unit);
   const plain = Number(value);
-  return Number.isFinite(plain) ? good(plain) : refused(wrong(name, value, `${name} needs a plain number.`, 'Write it without a unit.'));
+  return Number.isFinite(plain)
+    ? good(plain)
+    : refused(wrong(name, value, `${name} needs a plain number.`, 'Write it without a unit.'));
 }
 
 function zodRefusal(error: z.ZodError): Refusal {
   const issue = error.issues[0];
   const field = issue?.path.join('.') ?? '';
-  return wrong(field || 'order', '', `The order is not understood at “${field || 'its top'}”: ${issue?.message ?? 'it has another shape'}.`, 'See the README for an order.');
+  return wrong(
+    field || 'order',
+    '',
+    `The order is not understood at “${field || 'its top'}”: ${issue?.message ?? 'it has another shape'}.`,
+    'See the README for an order.',
+  );
 }
 
 interface Settings {
@@ -58,7 +68,11 @@ interface Settings {
   readonly rules: Record<keyof typeof HOUSE_RULES, boolean>;
 }
 
-function readSettings(sheet: Sheet, given: Readonly<Record<string, number | string | boolean>>, unit: Unit): Outcome<Settings> {
+function readSettings(
+  sheet: Sheet,
+  given: Readonly<Record<string, number | string | boolean>>,
+  unit: Unit,
+): Outcome<Settings> {
   const found: Settings = { settings: {}, choices: {}, rules: { ...HOUSE_RULES } };
   const refusals: Refusal[] = [];
   for (const [name, value] of Object.entries(given)) {
@@ -89,7 +103,14 @@ export function readOrder(json: unknown): Outcome<Order> {
   const { unit, figure: body, ...figures } = measurements;
   const sheet = sheetById(method);
   if (!sheet) {
-    return refused(wrong('method', method, `There is no method “${method}”.`, `Choose one of: ${SHEETS.map((s) => s.id).join(', ')}.`));
+    return refused(
+      wrong(
+        'method',
+        method,
+        `There is no method “${method}”.`,
+        `Choose one of: ${SHEETS.map((s) => s.id).join(', ')}.`,
+      ),
+    );
   }
   const refusals: Refusal[] = [];
   const measured: Partial<Record<MeasurementId, number>> = {};

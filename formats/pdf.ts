@@ -28,7 +28,16 @@ import {
 import { isStraight, type Path } from '../core/geometry/index.js';
 import { LINE_STYLES, type Drawing, type LineRole, type Mark } from './drawing.js';
 import { testSquares } from './piece-sheet.js';
-import { boxesTouch, HOUSE_TILING, markBox, planTiles, type Paper, type Tile, type TilePlan, type Tiling } from './tiles.js';
+import {
+  boxesTouch,
+  HOUSE_TILING,
+  markBox,
+  planTiles,
+  type Paper,
+  type Tile,
+  type TilePlan,
+  type Tiling,
+} from './tiles.js';
 
 /** Points of PDF in a millimetre: 72 to the inch. */
 const PT = 72 / 25.4;
@@ -99,7 +108,14 @@ interface Window {
   readonly scale: number;
 }
 
-function drawMarks(page: PDFPage, marks: readonly Mark[], window: Window, pageHeight: number, faces: Faces, pt: number): void {
+function drawMarks(
+  page: PDFPage,
+  marks: readonly Mark[],
+  window: Window,
+  pageHeight: number,
+  faces: Faces,
+  pt: number,
+): void {
   const { ox, oy, left, top, scale } = window;
   const k = pt * scale;
   const x0 = (left - ox * scale) * pt;
@@ -112,7 +128,13 @@ function drawMarks(page: PDFPage, marks: readonly Mark[], window: Window, pageHe
   ];
   for (const mark of marks) {
     if (mark.kind !== 'line') continue;
-    ops.push(beginMarkedContent(tagOf(mark.name)), ...styleOperators(mark.role, scale), ...pathOperators(mark.path), stroke(), endMarkedContent());
+    ops.push(
+      beginMarkedContent(tagOf(mark.name)),
+      ...styleOperators(mark.role, scale),
+      ...pathOperators(mark.path),
+      stroke(),
+      endMarkedContent(),
+    );
   }
   page.pushOperators(...ops, popGraphicsState());
   for (const mark of marks) {
@@ -190,7 +212,15 @@ function fitted(font: PDFFont, words: string, size: number, width: number): stri
   return shown === words ? words : `${shown.slice(0, -1)}…`;
 }
 
-function drawOverview(page: PDFPage, head: PdfHead, drawing: Drawing, paper: Paper, plan: TilePlan, faces: Faces, margin: number): void {
+function drawOverview(
+  page: PDFPage,
+  head: PdfHead,
+  drawing: Drawing,
+  paper: Paper,
+  plan: TilePlan,
+  faces: Faces,
+  margin: number,
+): void {
   const width = paper.width - 2 * margin;
   text(page, faces, fitted(faces.bold, head.title, 7, width), margin, margin + 7, 7, true);
   head.lines.forEach((l, i) => {
@@ -219,7 +249,11 @@ function drawOverview(page: PDFPage, head: PdfHead, drawing: Drawing, paper: Pap
     rule(page, x + w, y, x + w, y + h, 0.1);
     text(page, faces, tile.mark, x + 1, y + 3.6, 2.8);
   }
-  const foot = ['Print at 100 %, without fitting to the page.', 'Measure both squares before you cut.', `${plan.tiles.length + 1} pages, this one included.`];
+  const foot = [
+    'Print at 100 %, without fitting to the page.',
+    'Measure both squares before you cut.',
+    `${plan.tiles.length + 1} pages, this one included.`,
+  ];
   foot.forEach((l, i) => {
     text(page, faces, l, mapLeft, top + full.height * scale + 8 + i * 5, 3.6);
   });
@@ -250,7 +284,14 @@ export async function tiledPdf(
     const { margin } = tiling;
     clipTo(page, margin, margin, paper.width - 2 * margin, paper.height - 2 * margin, paper.height);
     const marks = boxed.filter(({ box }) => boxesTouch(box, tile.box)).map(({ mark }) => mark);
-    drawMarks(page, marks, { ox: tile.box.minX, oy: tile.box.minY, left: margin, top: margin, scale: 1 }, paper.height, faces, PT);
+    drawMarks(
+      page,
+      marks,
+      { ox: tile.box.minX, oy: tile.box.minY, left: margin, top: margin, scale: 1 },
+      paper.height,
+      faces,
+      PT,
+    );
     page.pushOperators(popGraphicsState());
     drawTileMarks(page, paper, tile, plan, tiling, faces);
     onPage?.(i + 1, plan.tiles.length);

@@ -1,6 +1,6 @@
 import { line, mapPath, pathBox, point, type Path, type Point } from '../core/geometry/index.js';
 import { LEVELS, type Levels } from '../core/method/index.js';
-import { EDGE_NAMES } from '../core/draft/index.js';
+import { EDGE_NAMES, levelSpan } from '../core/draft/index.js';
 import type { Piece } from '../core/piece/index.js';
 import type { Drawing, Mark } from './drawing.js';
 
@@ -55,21 +55,16 @@ function grainLines(piece: Piece, move: Move): Mark[] {
   }));
 }
 
+/** The label stands between side and crease, clear of darts and grain line, reading left to right. */
 function labelMarks(piece: Piece, labels: SheetLabels, move: Move): Mark[] {
-  const { points } = piece.panel;
-  const middle = (points.sideCrotch.x + points.corner.x) / 2;
-  const top = points.sideHip.y - 55;
-  const lines = [
-    labels.title,
-    `${labels.person} · ${labels.method}`,
-    `Cut ${piece.cutCount}, mirrored · ${labels.date}`,
-  ];
-  const at = (x: number, y: number): Point => move(point(x, y));
-  const mirrored = move(point(1, 0)).x < move(point(0, 0)).x;
-  const left = (mirrored ? middle + 75 : middle - 75) + 0;
+  const { points, crease } = piece.panel;
+  const ends = [move(point(points.sideHip.x, 0)).x, move(point(crease, 0)).x];
+  const left = Math.min(...ends) + 10;
+  const top = move(point(0, points.sideHip.y + 22)).y;
+  const lines = [labels.title, labels.person, labels.method, `Cut ${piece.cutCount}, mirrored`, labels.date];
   return [
-    { kind: 'text', at: at(left, top), text: piece.name, size: 13, turn: 0, bold: true },
-    ...lines.map((text, i): Mark => ({ kind: 'text', at: at(left, top + 11 + i * 8), text, size: 6, turn: 0 })),
+    { kind: 'text', at: point(left, top), text: piece.name, size: 13, turn: 0, bold: true },
+    ...lines.map((text, i): Mark => ({ kind: 'text', at: point(left, top + 10 + i * 7.5), text, size: 5.5, turn: 0 })),
   ];
 }
 
@@ -78,10 +73,11 @@ function pieceMarks(piece: Piece, levels: Levels, labels: SheetLabels, choice: S
   const id = panel.name;
   const marks: Mark[] = [];
   if (choice.construction) {
-    const box = pathBox(piece.cut);
     for (const [level, label] of LEVELS) {
       const y = levels[level];
-      const path = mapPath([line(point(box.minX, y), point(box.maxX, y))], move);
+      const span = levelSpan(panel, y);
+      if (!span) continue;
+      const path = mapPath([line(point(span[0], y), point(span[1], y))], move);
       marks.push({ kind: 'line', role: 'construction', name: `${id} ${label.toLowerCase()}`, path });
     }
     const crease = line(point(panel.crease, panel.points.centreWaist.y + 20), point(panel.crease, levels.hemLevel));

@@ -56,8 +56,12 @@ export function markBox(mark: Mark): Box {
 export const boxesTouch = (a: Box, b: Box): boolean =>
   a.minX <= b.maxX && b.minX <= a.maxX && a.minY <= b.maxY && b.minY <= a.maxY;
 
-/** Whether any part of a mark may fall into a box: curve by curve, so that a long outline does not fill every tile. */
+/**
+ * Whether any part of a mark may fall into a box: curve by curve, so that a long outline does not fill every tile.
+ * Frame lines alone are not worth a page.
+ */
 function reaches(mark: Mark, box: Box): boolean {
+  if (mark.kind === 'line' && mark.role === 'construction') return false;
   if (mark.kind === 'text') return boxesTouch(markBox(mark), box);
   return mark.path.some((c) => boxesTouch(pathBox([c]), box));
 }

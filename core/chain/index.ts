@@ -70,7 +70,12 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
   const sheet = sheetById(input.method);
   if (!sheet) {
     const known = SHEETS.map((s) => s.id).join(', ');
-    return refused({ field: 'method', value: input.method, reason: `There is no method “${input.method}”.`, wayOut: `Choose one of: ${known}.` });
+    return refused({
+      field: 'method',
+      value: input.method,
+      reason: `There is no method “${input.method}”.`,
+      wayOut: `Choose one of: ${known}.`,
+    });
   }
   const measured = requiredOf(input.measured, unit);
   if (!measured.ok) return measured;

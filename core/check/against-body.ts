@@ -40,11 +40,20 @@ const figured = (f: Figured): Check => ({
   verdict: verdictOf(f.value, f.low, f.high),
 });
 
-/** A band of ease, in mm: the class's, or one as wide about an ease given by hand. */
-function easeBand([low, high]: readonly [number, number], byHand: number | undefined): readonly [number, number] {
-  if (byHand === undefined) return [low, high];
-  const half = Number.isFinite(high) ? (high - low) / 2 : low;
-  return [byHand - half, byHand + half];
+/**
+ * A band of ease, in mm: the class's, or one as wide about an ease given by hand. The ease that a sheet has by
+ * itself, its makers' own, always lies within the band.
+ */
+function easeBand(
+  [low, high]: readonly [number, number],
+  byHand: number | undefined,
+  bySheet: number | undefined,
+): readonly [number, number] {
+  if (byHand !== undefined) {
+    const half = Number.isFinite(high) ? (high - low) / 2 : low;
+    return [byHand - half, byHand + half];
+  }
+  return bySheet === undefined ? [low, high] : [Math.min(low, bySheet), Math.max(high, bySheet)];
 }
 
 function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', value: number): Check {
@@ -76,7 +85,13 @@ function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', v
   return figured({ id, label, value, low: known.mm - band, high: known.mm + band, compares, about });
 }
 
-function classCheck(worked: Worked, block: Block, chosen: FitClass, thighShare: number, thighEstimated: boolean): Check {
+function classCheck(
+  worked: Worked,
+  block: Block,
+  chosen: FitClass,
+  thighShare: number,
+  thighEstimated: boolean,
+): Check {
   const by = classByExtensions({
     frontExtension: block.front.parameters.extension,
     backExtension: block.back.parameters.extension,
@@ -112,13 +127,20 @@ export function checkAgainstBody(worked: Worked, block: Block): Check[] {
     const line = worked.ledger.get(setting);
     return line?.source === 'hand' && typeof line.value === 'number' ? line.value : undefined;
   };
+  const ofSheet = (setting: string): number | undefined => {
+    const value = worked.ledger.get(setting)?.value;
+    return typeof value === 'number' ? value : undefined;
+  };
   const chosen = fitClass(worked.sheet.fitClass);
   const { front, back } = block;
-  const waistEase = worked.ledger.get('waistEase')?.value;
-  const waistWanted = mm('waist') + (typeof waistEase === 'number' ? waistEase : 0);
-  const hipEase = easeBand(chosen.hipEase, byHand('hipEase'));
+  const waistWanted = mm('waist') + (ofSheet('waistEase') ?? 0);
+  const hipEase = easeBand(chosen.hipEase, byHand('hipEase'), ofSheet('hipEase'));
   const thigh = mm('thigh');
-  const thighEase = easeBand([chosen.thighEase[0] * thigh, chosen.thighEase[1] * thigh], byHand('thighEase'));
+  const thighEase = easeBand(
+    [chosen.thighEase[0] * thigh, chosen.thighEase[1] * thigh],
+    byHand('thighEase'),
+    undefined,
+  );
   const crotchWidths = front.crotchWidth + back.crotchWidth;
   const [f, b] = [edgeLengths(front), edgeLengths(back)];
   return [

@@ -50,12 +50,13 @@ export interface Check {
 /** A figure may lie this share of its band beyond the band, and at most this much, and still be near. */
 const NEAR_SHARE = 0.25;
 const NEAR_MOST = 10;
+/** Lengths are drawn to a hundredth of a millimetre: a figure on the very edge of its band is in. */
+const DRAWN_TO = 0.01;
 
 /** The verdict of a figure against a band: in, near (out by no more than a quarter of the band) or out. */
 export function verdictOf(value: number, low: number, high: number): Verdict {
   if (!Number.isFinite(value)) return 'out';
-  const slack = 1e-6;
-  if (value >= low - slack && value <= high + slack) return 'in';
+  if (value >= low - DRAWN_TO && value <= high + DRAWN_TO) return 'in';
   const width = high - low;
   const margin = Number.isFinite(width) ? Math.min(NEAR_MOST, width * NEAR_SHARE) : NEAR_MOST;
   return value >= low - margin && value <= high + margin ? 'near' : 'out';

@@ -109,7 +109,10 @@ export function draftNotes(block: Block, unit: Unit): string[] {
     }
     if (settled.centreIn > 0.5) notes.push(`${words}: the centre takes ${show(settled.centreIn)} more of the surplus.`);
     if (panel.hollowLimitedBy !== 'none') {
-      const why = panel.hollowLimitedBy === 'radius' ? 'a tighter curve would be under 12 mm in radius' : 'the curve would turn back';
+      const why =
+        panel.hollowLimitedBy === 'radius'
+          ? 'a tighter curve would be under 12 mm in radius'
+          : 'the curve would turn back';
       notes.push(`${words}: the hollow is ${show(panel.hollow)}, the nearest that a smooth curve can have; ${why}.`);
     }
     for (const key of ['crotchPoint', 'sideHip', 'sideWaist'] as const) {
@@ -125,7 +128,10 @@ export function draftNotes(block: Block, unit: Unit): string[] {
 /** The value of a refusal read back as a length in the reader's unit, where it is one. */
 export function refusedValue(refusal: Refusal, worked: Worked | undefined, unit: Unit): string {
   const parameter = refusal.field.split('.')[1];
-  const kind = parameter && parameter in PANEL_PARAMETERS ? PANEL_PARAMETERS[parameter as keyof typeof PANEL_PARAMETERS].kind : 'length';
+  const kind =
+    parameter && parameter in PANEL_PARAMETERS
+      ? PANEL_PARAMETERS[parameter as keyof typeof PANEL_PARAMETERS].kind
+      : 'length';
   const read = readLength(refusal.value, 'mm');
   const value = read.ok && kind === 'length' ? `${exactFigure(read.mm, unit)} ${unit}` : refusal.value;
   return worked ? `${lineLabel(worked.sheet, refusal.field)} ${value}`.trim() : value;

@@ -1,4 +1,13 @@
-import { hollowCurve, line, point, reversePath, startDirection, type HollowCurve, type Path, type Point } from '../geometry/index.js';
+import {
+  hollowCurve,
+  line,
+  point,
+  reversePath,
+  startDirection,
+  type HollowCurve,
+  type Path,
+  type Point,
+} from '../geometry/index.js';
 import type { SeatLine } from './seat-line.js';
 
 /** No radius of a crotch curve may be smaller than this, in mm (handbook 2, section 7). */

@@ -11,7 +11,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import type { Levels, PanelName, PanelParameters } from '../method/index.js';
+import { PARAMETER_NAMES, type Levels, type PanelName, type PanelParameters } from '../method/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { drawRise } from './crotch-curve.js';
 import { legOf, lowerLeg, upperInseam, type Leg } from './leg.js';
@@ -61,14 +61,21 @@ export interface PanelSeams {
 
 const WORDS: Record<PanelName, string> = { front: 'front', back: 'back' };
 
-/** The refusal of a panel, on the first of `fields` that a hand has set, or the first of all. */
+/**
+ * The refusal of a panel, on the first of `fields` that a hand has set; failing that on whatever a hand has set in
+ * this panel, since the sheet's own values go together; failing that on the first of `fields`.
+ */
 function refusePanel(
   setting: PanelSetting,
   fields: readonly (keyof PanelParameters)[],
   reason: string,
   wayOut: string,
 ): Refusal {
-  const field = fields.find((f) => setting.isByHand(f)) ?? fields[0] ?? 'hipWidth';
+  const field =
+    fields.find((f) => setting.isByHand(f)) ??
+    PARAMETER_NAMES.find((f) => setting.isByHand(f)) ??
+    fields[0] ??
+    'hipWidth';
   return { field: `${setting.name}.${field}`, value: String(setting.parameters[field]), reason, wayOut };
 }
 
@@ -85,18 +92,39 @@ function refuseSizes(setting: PanelSetting): Refusal | undefined {
   ];
   for (const [field, least, label] of positive) {
     if ((p[field] as number) < least) {
-      return refusePanel(setting, [field], `The ${panel} ${label} is too small to draw a piece.`, `Give it at least ${least / 10} cm.`);
+      return refusePanel(
+        setting,
+        [field],
+        `The ${panel} ${label} is too small to draw a piece.`,
+        `Give it at least ${least / 10} cm.`,
+      );
     }
   }
-  if (p.dartIntake < 0) return refusePanel(setting, ['dartIntake'], `The ${panel} dart intake is below nothing.`, 'Give it 0 or more.');
+  if (p.dartIntake < 0)
+    return refusePanel(setting, ['dartIntake'], `The ${panel} dart intake is below nothing.`, 'Give it 0 or more.');
   if (p.tiltFrom < -1 || p.tiltFrom > levels.crotchLevel * 0.9) {
-    return refusePanel(setting, ['tiltFrom'], `The ${panel} seat line cannot tilt from there.`, 'Give a height between the crotch line and just below the waist line.');
+    return refusePanel(
+      setting,
+      ['tiltFrom'],
+      `The ${panel} seat line cannot tilt from there.`,
+      'Give a height between the crotch line and just below the waist line.',
+    );
   }
   if (p.curveRise < 10 || p.curveRise > levels.crotchLevel + p.centreLift - 5) {
-    return refusePanel(setting, ['curveRise', 'centreLift'], `The ${panel} crotch curve would start outside the centre line.`, 'Let it start between the crotch line and the waist.');
+    return refusePanel(
+      setting,
+      ['curveRise', 'centreLift'],
+      `The ${panel} crotch curve would start outside the centre line.`,
+      'Let it start between the crotch line and the waist.',
+    );
   }
   if (p.centreLift < 0.2 * -levels.hipLevel || p.centreLift > 0.6 * levels.crotchLevel) {
-    return refusePanel(setting, ['centreLift'], `The ${panel} centre lift puts the waist where no piece can be drawn.`, 'Give a smaller lift or drop.');
+    return refusePanel(
+      setting,
+      ['centreLift'],
+      `The ${panel} centre lift puts the waist where no piece can be drawn.`,
+      'Give a smaller lift or drop.',
+    );
   }
   return undefined;
 }
@@ -113,7 +141,12 @@ export function refuseLevels(levels: Levels, isByHand: (name: string) => boolean
     const upper = above === undefined ? 0 : levels[above];
     if (!(levels[name] >= upper + gap)) {
       const field = isByHand(name) || above === undefined ? name : isByHand(above) ? above : name;
-      return { field, value: String(levels[name]), reason, wayOut: 'Check the measurements of depth, or give the level back to the sheet.' };
+      return {
+        field,
+        value: String(levels[name]),
+        reason,
+        wayOut: 'Check the measurements of depth, or give the level back to the sheet.',
+      };
     }
   }
   return undefined;
@@ -146,12 +179,25 @@ export function drawSeams(setting: PanelSetting, shift: Shift): Outcome<PanelSea
   const laid = plan.centreIn > 0 ? layOut(plan.centreIn) : first;
 
   const crotchPoint = point(p.hipWidth + p.extension, levels.crotchLevel + p.crotchDrop + shift.crotchPoint);
-  if (laid.sideHip.y < sideLevel + 20 || laid.sideCrotch.y < laid.sideHip.y + 2 || laid.leg.sideKnee.y < laid.sideCrotch.y + 20) {
+  if (
+    laid.sideHip.y < sideLevel + 20 ||
+    laid.sideCrotch.y < laid.sideHip.y + 2 ||
+    laid.leg.sideKnee.y < laid.sideCrotch.y + 20
+  ) {
     const words = `The ${WORDS[name]} side seam has no room between waist, hip, crotch and knee.`;
-    return refused(refusePanel(setting, ['sideLift'], words, 'Check the depths, or give the side lift back to the sheet.'));
+    return refused(
+      refusePanel(setting, ['sideLift'], words, 'Check the depths, or give the side lift back to the sheet.'),
+    );
   }
   if (crotchPoint.y > laid.leg.inseamKnee.y - 30) {
-    return refused(refusePanel(setting, ['crotchDrop'], `The ${WORDS[name]} crotch point lies at the knee.`, 'Give a smaller crotch drop.'));
+    return refused(
+      refusePanel(
+        setting,
+        ['crotchDrop'],
+        `The ${WORDS[name]} crotch point lies at the knee.`,
+        'Give a smaller crotch drop.',
+      ),
+    );
   }
   const waist = drawWaist({
     centreWaist: laid.seat.waistEnd,
@@ -166,9 +212,27 @@ export function drawSeams(setting: PanelSetting, shift: Shift): Outcome<PanelSea
     halfSpan: setting.halfSpan,
     sideFor: (end) => sideSeam(end, laid.sideHip, laid.sideCrotch, laid.leg),
   });
-  if (!waist || !isFinitePoint(waist.sideWaist)) {
+  if (waist === 'darts') {
+    const words = `The ${WORDS[name]} darts have no room on the waist.`;
+    return refused(
+      refusePanel(
+        setting,
+        ['dartAt', 'dartIntake', 'dartCount', 'dartLength', 'waistWidth'],
+        words,
+        'Give a smaller intake, fewer darts, or another place.',
+      ),
+    );
+  }
+  if (waist === 'short' || !isFinitePoint(waist.sideWaist)) {
     const words = `The ${WORDS[name]} waist does not reach from the centre to the side.`;
-    return refused(refusePanel(setting, ['centreLift', 'sideLift', 'waistWidth'], words, 'Give a smaller lift, or a larger waist width.'));
+    return refused(
+      refusePanel(
+        setting,
+        ['centreLift', 'sideLift', 'waistWidth'],
+        words,
+        'Give a smaller lift, or a larger waist width.',
+      ),
+    );
   }
   return good({ ...laid, crotchPoint, plan, waist, inseam: upperInseam(crotchPoint, laid.leg, p.inseamHollow) });
 }
@@ -243,16 +307,19 @@ function proven(setting: PanelSetting, panel: Panel): Outcome<Panel> {
   const points = flatten(outlineOf(panel), 0.2);
   const words = `The ${WORDS[panel.name]} piece would cross itself.`;
   const way = 'Take back the last change, or give a value set by hand back to the sheet.';
-  const changeable: readonly (keyof PanelParameters)[] = [
-    'extension', 'dartIntake', 'dartLength', 'dartAt', 'dartCount', 'centreIn', 'centreLift', 'kneeWidth', 'hemWidth',
-    'inseamHollow', 'creaseShift', 'sideInset', 'crotchDrop', 'waistWidth', 'hipWidth',
-  ];
   if (!points.every(isFinitePoint) || pathLength(panel.edges.rise) > 5000 || selfCrossing(points)) {
-    return refused(refusePanel(setting, changeable, words, way));
+    return refused(refusePanel(setting, ['extension'], words, way));
   }
   const loose = panel.darts.find((d) => !contains(points, d.apex));
   if (loose) {
-    return refused(refusePanel(setting, ['dartLength', 'dartAt', 'dartIntake'], `A ${WORDS[panel.name]} dart points outside its piece.`, 'Give a shorter dart, or another place.'));
+    return refused(
+      refusePanel(
+        setting,
+        ['dartLength', 'dartAt', 'dartIntake'],
+        `A ${WORDS[panel.name]} dart points outside its piece.`,
+        'Give a shorter dart, or another place.',
+      ),
+    );
   }
   return good(panel);
 }

@@ -1,4 +1,13 @@
-export { EDGE_NAMES, outlineOf, type Panel, type PanelPoints, type EdgeName, type Dart, type Settled } from './panel.js';
+export {
+  EDGE_NAMES,
+  outlineOf,
+  type Panel,
+  type PanelPoints,
+  type EdgeName,
+  type Dart,
+  type Settled,
+} from './panel.js';
+export { levelSpan } from './level-width.js';
 export {
   drawBlock,
   draftNotes,

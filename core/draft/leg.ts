@@ -1,4 +1,17 @@
-import { add, along, cubic, distance, dot, line, point, quarterTurn, subtract, unit, type Path, type Point } from '../geometry/index.js';
+import {
+  add,
+  along,
+  cubic,
+  distance,
+  dot,
+  line,
+  point,
+  quarterTurn,
+  subtract,
+  unit,
+  type Path,
+  type Point,
+} from '../geometry/index.js';
 import type { Levels, PanelParameters } from '../method/index.js';
 
 /** The corners of the leg below the crotch. */
@@ -39,8 +52,7 @@ export const lowerLegDirection = (knee: Point, hem: Point, kneeOnPiece: boolean)
   kneeOnPiece ? unit(subtract(hem, knee)) : point(0, 1);
 
 /** The straight edge from knee to hem; nothing where the hem lies above the knee line. */
-export const lowerLeg = (knee: Point, hem: Point, kneeOnPiece: boolean): Path =>
-  kneeOnPiece ? [line(knee, hem)] : [];
+export const lowerLeg = (knee: Point, hem: Point, kneeOnPiece: boolean): Path => (kneeOnPiece ? [line(knee, hem)] : []);
 
 const HANDLE_AT_CROTCH = 0.33;
 const HANDLE_AT_KNEE = 0.38;

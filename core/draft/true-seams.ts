@@ -41,9 +41,7 @@ export function trueBack(back: PanelSetting, front: SeamStretches): Outcome<{ se
         ? 0
         : held(shift.crotchPoint + now.inseamToKnee - (front.inseamToKnee - INSEAM_STRETCH)),
       sideHip: held(shift.sideHip + now.hipToKnee - front.hipToKnee),
-      sideWaist: back.isByHand('sideLift')
-        ? 0
-        : held(shift.sideWaist + front.waistToHip - now.waistToHip),
+      sideWaist: back.isByHand('sideLift') ? 0 : held(shift.sideWaist + front.waistToHip - now.waistToHip),
     };
     const moved = Math.max(
       Math.abs(next.crotchPoint - shift.crotchPoint),

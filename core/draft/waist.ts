@@ -75,14 +75,16 @@ function dartStations(wish: WaistWish, end: Point): number[] {
   return Array.from({ length: dartCount }, (_, k) => held + ((length - held) * k) / dartCount);
 }
 
-function flatDarts(wish: WaistWish, end: Point): FlatDart[] {
+/** The darts on the slanted waist; `legs` are their leg lengths as far as they are known, so that the intake comes out. */
+function flatDarts(wish: WaistWish, end: Point, legs: readonly number[]): FlatDart[] {
   if (wish.dartCount === 0 || wish.dartIntake <= 0) return [];
   const e = unit(subtract(end, wish.centreWaist));
   const down = scale(quarterTurn(e), -1);
-  return dartStations(wish, end).map((s) => ({
+  return dartStations(wish, end).map((s, k) => ({
     along: s,
     apex: along(along(wish.centreWaist, e, s), down, wish.dartLength),
-    angle: 2 * Math.atan(wish.dartIntake / 2 / wish.dartLength),
+    angle:
+      2 * Math.asin(Math.min(0.9, wish.dartIntake / 2 / (legs[k] ?? Math.hypot(wish.dartLength, wish.dartIntake / 2)))),
   }));
 }
 
@@ -134,18 +136,20 @@ function peakOf(apex: Point, centreLeg: Point, sideLeg: Point, waistward: Point)
  * The waist (handbook 2, sections 5 and 7): laid off from the centre along the slanted waist, one smooth line across
  * the closed darts, square to the centre line and square to the side seam (so that it runs level into the
  * neighbouring panel), settled so that closed it is `waistWidth` long; then reopened, with legs of equal length and
- * the dart mouths peaked. Nothing where the width does not reach from the centre to the side level.
+ * the dart mouths peaked. Where it cannot be drawn: 'short' if the width does not reach from the centre to the side
+ * level, 'darts' if the darts do not stand side by side within it.
  */
-export function drawWaist(wish: WaistWish): WaistLine | undefined {
+export function drawWaist(wish: WaistWish): WaistLine | 'short' | 'darts' {
   const from = wish.centreWaist;
   const rise = wish.sideLevel - from.y;
   const total = wish.waistWidth + wish.dartCount * wish.dartIntake;
-  if (total <= Math.abs(rise) + 1) return undefined;
+  if (total <= Math.abs(rise) + 1) return 'short';
   let x = from.x - Math.sqrt(total * total - rise * rise);
+  let legs: readonly number[] = [];
   for (let round = 0; ; round++) {
     const sideWaist = { x, y: wish.sideLevel };
     const side = wish.sideFor(sideWaist);
-    const darts = flatDarts(wish, sideWaist);
+    const darts = flatDarts(wish, sideWaist, legs);
     const n = darts.length;
     const down = startDirection(side.waistToHip);
     const closedEnd = close(sideWaist, darts, n);
@@ -155,12 +159,28 @@ export function drawWaist(wish: WaistWish): WaistLine | undefined {
     const arrive = quarterTurn(closedDown);
     const curve = cubic(from, along(from, leave, reach), along(closedEnd, arrive, -reach), closedEnd);
     const error = cubicLength(curve) - wish.waistWidth;
-    if (Math.abs(error) > 1e-5 && round < 30) {
+    const cuts = dartCuts(wish, sideWaist, darts, curve);
+    const found = cuts.map((t, k) => distance(close(darts[k]?.apex ?? from, darts, k), pointAt(curve, t)));
+    const settled = found.every((r, k) => Math.abs(r - (legs[k] ?? 0)) < 1e-4);
+    if ((Math.abs(error) > 1e-5 || !settled) && round < 30) {
       x += error;
+      legs = found;
       continue;
     }
-    return reopen(wish, { sideWaist, side, darts, curve, closedSideUp: scale(closedDown, -1) });
+    const bounds = [0, ...cuts, 1];
+    if (!(Math.abs(error) < 0.01) || bounds.some((t, k) => k > 0 && t - (bounds[k - 1] ?? 0) < 0.01)) return 'darts';
+    return reopen(wish, { sideWaist, side, darts, curve, cuts, closedSideUp: scale(closedDown, -1) });
   }
+}
+
+/** The parameters at which the closed waist crosses the closed darts. */
+function dartCuts(wish: WaistWish, sideWaist: Point, darts: readonly FlatDart[], curve: Cubic): number[] {
+  const across = unit(subtract(wish.centreWaist, sideWaist));
+  return darts.map((d, k) => {
+    // Closed, both legs lie on the centre leg: half the dart's angle toward the centre from its middle line.
+    const middle = along(d.apex, quarterTurn(across), -wish.dartLength);
+    return crossingParameter(curve, close(d.apex, darts, k), close(turn(middle, d.angle / 2, d.apex), darts, k));
+  });
 }
 
 function reopen(
@@ -170,18 +190,11 @@ function reopen(
     readonly side: SideSeam;
     readonly darts: readonly FlatDart[];
     readonly curve: Cubic;
+    readonly cuts: readonly number[];
     readonly closedSideUp: Point;
   },
 ): WaistLine {
-  const { darts, curve } = drawn;
-  const cuts = darts.map((d, k) => {
-    const apex = close(d.apex, darts, k);
-    // Closed, both legs lie on the centre leg: half the dart's angle toward the centre from its middle line.
-    const up = subtract(wish.centreWaist, drawn.sideWaist);
-    const middle = along(d.apex, quarterTurn(unit(up)), -wish.dartLength);
-    const through = close(turn(middle, d.angle / 2, d.apex), darts, k);
-    return crossingParameter(curve, apex, through);
-  });
+  const { darts, curve, cuts } = drawn;
   const bounds = [0, ...cuts, 1];
   const sections = bounds.slice(0, -1).map((t, k): Path => {
     return mapPath([partOf(curve, t, bounds[k + 1] ?? 1)], (p) => open(p, darts, k));

@@ -31,10 +31,7 @@ export function pointAt(c: Cubic, t: number): Point {
   const b = 3 * s * s * t;
   const d = 3 * s * t * t;
   const e = t * t * t;
-  return point(
-    a * c.p0.x + b * c.p1.x + d * c.p2.x + e * c.p3.x,
-    a * c.p0.y + b * c.p1.y + d * c.p2.y + e * c.p3.y,
-  );
+  return point(a * c.p0.x + b * c.p1.x + d * c.p2.x + e * c.p3.x, a * c.p0.y + b * c.p1.y + d * c.p2.y + e * c.p3.y);
 }
 
 /** The first derivative at parameter `t`, in mm per unit of `t`. */

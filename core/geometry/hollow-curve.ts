@@ -99,7 +99,7 @@ function candidateAt(frame: Frame, target: Point, t: number): Candidate | undefi
     curve,
     unevenness,
     fitsShape: alpha <= frame.toApex && beta <= frame.fromApex,
-    fitsRadius: sharpest <= 1 / leastRadius,
+    fitsRadius: sharpest <= 0.98 / leastRadius,
   };
 }
 

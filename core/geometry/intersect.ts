@@ -13,9 +13,7 @@ function boxesApart(a: Cubic, b: Cubic): boolean {
   const p = controlBox(a);
   const q = controlBox(b);
   const slack = 1e-9;
-  return (
-    p.maxX < q.minX - slack || q.maxX < p.minX - slack || p.maxY < q.minY - slack || q.maxY < p.minY - slack
-  );
+  return p.maxX < q.minX - slack || q.maxX < p.minX - slack || p.maxY < q.minY - slack || q.maxY < p.minY - slack;
 }
 
 function polish(a: Cubic, b: Cubic, t: number, u: number): Meeting | undefined {

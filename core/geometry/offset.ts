@@ -21,7 +21,10 @@ function fitBeside(c: Cubic, by: number, ts: readonly number[], targets: readonl
     const s = 1 - t;
     const b1 = 3 * s * s * t;
     const b2 = 3 * s * t * t;
-    const base = point(a.x * (s * s * s + b1) + b.x * (b2 + t * t * t), a.y * (s * s * s + b1) + b.y * (b2 + t * t * t));
+    const base = point(
+      a.x * (s * s * s + b1) + b.x * (b2 + t * t * t),
+      a.y * (s * s * s + b1) + b.y * (b2 + t * t * t),
+    );
     const rest = subtract(targets[i] ?? base, base);
     const du = scale(u, b1);
     const dv = scale(v, -b2);

@@ -8,7 +8,12 @@ import { cross, distance, type Point } from './point.js';
  */
 export function enclosedArea(path: Path): number {
   const share = ({ p0, p1, p2, p3 }: Cubic): number =>
-    (6 * cross(p0, p1) + 3 * cross(p0, p2) + cross(p0, p3) + 3 * cross(p1, p2) + 3 * cross(p1, p3) + 6 * cross(p2, p3)) /
+    (6 * cross(p0, p1) +
+      3 * cross(p0, p2) +
+      cross(p0, p3) +
+      3 * cross(p1, p2) +
+      3 * cross(p1, p3) +
+      6 * cross(p2, p3)) /
     20;
   return path.reduce((sum, c) => sum + share(c), 0);
 }

@@ -7,11 +7,10 @@ import {
   pointAt,
   reverse,
   splitAt,
-  velocityAt,
   accelerationAt,
   type Cubic,
 } from './cubic.js';
-import { distance, dot, norm, subtract, type Point } from './point.js';
+import { distance, norm, type Point } from './point.js';
 
 /** A run of cubics, each starting where the one before it ends. */
 export type Path = readonly Cubic[];
@@ -97,30 +96,33 @@ export function splitPath(path: Path, place: Place): readonly [Path, Path] {
   ];
 }
 
+const SAMPLES = 96;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+/** Golden section search about every sample that is nearer than both its neighbours. */
 function nearestOnCubic(c: Cubic, p: Point): { t: number; distance: number } {
+  const away = (t: number): number => distance(pointAt(c, t), p);
+  const samples = Array.from({ length: SAMPLES + 1 }, (_, i) => away(i / SAMPLES));
   let best = { t: 0, distance: Infinity };
-  const steps = isStraight(c) ? 4 : 24;
-  for (let i = 0; i <= steps; i++) {
-    let t = i / steps;
-    const d = distance(pointAt(c, t), p);
-    if (d > best.distance + 20) continue;
-    for (let k = 0; k < 6; k++) {
-      const v = velocityAt(c, t);
-      const w = subtract(pointAt(c, t), p);
-      const slope = dot(w, v);
-      const bend = dot(v, v) + dot(w, accelerationAt(c, t));
-      if (bend <= 0) break;
-      const next = Math.min(1, Math.max(0, t - slope / bend));
-      if (Math.abs(next - t) < 1e-12) break;
-      t = next;
+  for (const [i, d] of samples.entries()) {
+    if (d > (samples[i - 1] ?? Infinity) || d > (samples[i + 1] ?? Infinity)) continue;
+    let low = Math.max(0, (i - 1) / SAMPLES);
+    let high = Math.min(1, (i + 1) / SAMPLES);
+    for (let k = 0; k < 40; k++) {
+      const a = high - GOLDEN * (high - low);
+      const b = low + GOLDEN * (high - low);
+      if (away(a) <= away(b)) high = b;
+      else low = a;
     }
-    const settled = distance(pointAt(c, t), p);
-    if (settled < best.distance) best = { t, distance: settled };
+    for (const t of [i / SAMPLES, (low + high) / 2]) {
+      const settled = away(t);
+      if (settled < best.distance) best = { t, distance: settled };
+    }
   }
   return best;
 }
 
-/** The place on a path nearest to a point, and its distance in mm (sampling, then Newton's method). */
+/** The place on a path nearest to a point, and its distance in mm (sampling, then golden section search). */
 export function nearestPlace(path: Path, p: Point): Place & { readonly distance: number } {
   let best: (Place & { distance: number }) | undefined;
   let run = 0;

@@ -48,14 +48,12 @@ export const ESTIMATES: readonly EstimateRule[] = [
       ['calf', '8 cm + 0.29 × hip', 0.29, 80],
       ['ankle', '9 cm + 0.14 × hip', 0.14, 90],
     ] as const
-  ).map(
-    ([id, rule, share, more]): EstimateRule => ({
-      id,
-      rule,
-      sum: (k, show) => `${share} × ${show(k.hip)} ${more < 0 ? '−' : '+'} ${show(Math.abs(more))}`,
-      from: (k) => share * k.hip + more,
-    }),
-  ),
+  ).map(([id, rule, share, more]): EstimateRule => ({
+    id,
+    rule,
+    sum: (k, show) => `${share} × ${show(k.hip)} ${more < 0 ? '−' : '+'} ${show(Math.abs(more))}`,
+    from: (k) => share * k.hip + more,
+  })),
   {
     id: 'heel',
     rule: 'by figure: woman 32 cm, man 35 cm, not said 33 cm; child 15 cm + 0.18 × hip, at most 31 cm',

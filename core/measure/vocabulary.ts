@@ -71,13 +71,7 @@ export const MEASUREMENTS: ReadonlyMap<MeasurementId, MeasurementInfo> = new Map
   info('ankle', 'Ankle', 'Girth over the ankle bones.', 110, 600),
   info('heel', 'Heel', 'Girth round heel and instep: what a hem must pass over.', 150, 600),
   info('highHip', 'High hip', 'Girth 8 to 10 cm below the waist line, tape level.', 380, 2300),
-  info(
-    'crotchLength',
-    'Crotch length',
-    'From centre front waist between the legs to centre back waist.',
-    300,
-    1400,
-  ),
+  info('crotchLength', 'Crotch length', 'From centre front waist between the legs to centre back waist.', 300, 1400),
   info('frontRise', 'Front rise', 'The front part of the crotch length, down to where the inseam will sit.', 120, 700),
   info('backRise', 'Back rise', 'The back part of the crotch length, from where the inseam will sit.', 150, 800),
   info(

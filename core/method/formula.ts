@@ -10,7 +10,13 @@ export type Node =
   | { readonly type: 'minus'; readonly of: Node }
   | { readonly type: 'percent'; readonly of: Node }
   | { readonly type: 'group'; readonly of: Node }
-  | { readonly type: 'sum'; readonly op: '+' | '-' | '*' | '/'; readonly left: Node; readonly right: Node; readonly at: number }
+  | {
+      readonly type: 'sum';
+      readonly op: '+' | '-' | '*' | '/';
+      readonly left: Node;
+      readonly right: Node;
+      readonly at: number;
+    }
   | { readonly type: 'call'; readonly name: FunctionName; readonly args: readonly Node[]; readonly at: number };
 
 /** The functions a formula may use. */
@@ -23,7 +29,8 @@ export interface FormulaError {
 }
 
 /** A formula read, or what is wrong with it. */
-export type ParsedFormula = { readonly ok: true; readonly node: Node } | { readonly ok: false; readonly error: FormulaError };
+export type ParsedFormula =
+  { readonly ok: true; readonly node: Node } | { readonly ok: false; readonly error: FormulaError };
 
 interface Token {
   readonly type: 'literal' | 'name' | 'sign';
@@ -152,7 +159,9 @@ class Reader {
     if (token.type === 'literal') {
       node = { type: 'literal', value: token.value, kind: token.kind, text: token.text };
     } else if (token.type === 'name') {
-      node = isFunction(token.text) ? this.call(token.text, token.at) : { type: 'name', name: token.text, at: token.at };
+      node = isFunction(token.text)
+        ? this.call(token.text, token.at)
+        : { type: 'name', name: token.text, at: token.at };
     } else if (token.text === '(') {
       node = { type: 'group', of: this.expression(0) };
       this.expect(')');
@@ -207,7 +216,8 @@ export function namesIn(node: Node): string[] {
 }
 
 /** A formula checked: the kind of its result, or what is wrong. */
-export type CheckedFormula = { readonly ok: true; readonly kind: Kind } | { readonly ok: false; readonly error: FormulaError };
+export type CheckedFormula =
+  { readonly ok: true; readonly kind: Kind } | { readonly ok: false; readonly error: FormulaError };
 
 /** Dimension by counting lengths: 0 a number, 1 a length, others allowed only on the way. */
 function dimensionOf(node: Node, kindOf: (name: string) => Kind | undefined): number {
@@ -229,7 +239,10 @@ function dimensionOf(node: Node, kindOf: (name: string) => Kind | undefined): nu
       if (node.op === '*') return left + right;
       if (node.op === '/') return left - right;
       if (left !== right) {
-        throw new FormulaFault(node.at, `“${node.op}” joins a length and a plain number: give the number a unit, such as “3 cm” or “1/2 in”.`);
+        throw new FormulaFault(
+          node.at,
+          `“${node.op}” joins a length and a plain number: give the number a unit, such as “3 cm” or “1/2 in”.`,
+        );
       }
       return left;
     }
@@ -272,7 +285,13 @@ export function evaluate(node: Node, valueOf: (name: string) => number | undefin
     case 'sum': {
       const left = evaluate(node.left, valueOf);
       const right = evaluate(node.right, valueOf);
-      return node.op === '+' ? left + right : node.op === '-' ? left - right : node.op === '*' ? left * right : left / right;
+      return node.op === '+'
+        ? left + right
+        : node.op === '-'
+          ? left - right
+          : node.op === '*'
+            ? left * right
+            : left / right;
     }
     case 'call': {
       const [first = NaN, second = NaN, third = NaN] = node.args.map((a) => evaluate(a, valueOf));

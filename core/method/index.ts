@@ -10,5 +10,14 @@ export {
   type Choice,
   type SheetFault,
 } from './sheet.js';
-export { workOut, showSum, lineLabel, type MethodInput, type LedgerLine, type Source, type Sum, type Worked } from './ledger.js';
+export {
+  workOut,
+  showSum,
+  lineLabel,
+  type MethodInput,
+  type LedgerLine,
+  type Source,
+  type Sum,
+  type Worked,
+} from './ledger.js';
 export { SHEETS, sheetById } from './sheets/index.js';

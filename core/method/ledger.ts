@@ -1,4 +1,13 @@
-import { completeBody, measurementLabel, ESTIMATES, type Body, type Figure, type Measured, type MeasurementId, type Required } from '../measure/index.js';
+import {
+  completeBody,
+  measurementLabel,
+  ESTIMATES,
+  type Body,
+  type Figure,
+  type Measured,
+  type MeasurementId,
+  type Required,
+} from '../measure/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { exactFigure, formatLength, fromMm, tapeFor, type Unit } from '../units/index.js';
 import { evaluate, parseFormula, typeset, type Node } from './formula.js';
@@ -91,7 +100,12 @@ function refuseHand(sheet: Sheet, name: string, kind: ParameterKind, value: numb
   const label = lineLabel(sheet, name);
   if (kind === 'place') {
     if (isDartPlace(value) || (typeof value === 'number' && value > 0 && value < 2000)) return undefined;
-    return { field: name, value: String(value), reason: `${label} cannot be ${String(value)}.`, wayOut: 'Choose crease, midway or apexSpan, or give a distance from the centre.' };
+    return {
+      field: name,
+      value: String(value),
+      reason: `${label} cannot be ${String(value)}.`,
+      wayOut: 'Choose crease, midway or apexSpan, or give a distance from the centre.',
+    };
   }
   const limits = LIMITS[kind];
   if (typeof value === 'number' && Number.isFinite(value) && value >= limits.least && value <= limits.most) {
@@ -105,7 +119,9 @@ function rangeWarnings(sheet: Sheet, m: Required): string[] {
   const show = (mm: number): string => formatLength(mm, tapeFor('cm'));
   const outside = (label: string, value: number, [least, most]: readonly [number, number]): string[] =>
     value < least || value > most
-      ? [`${label} ${show(value)} lies outside what “${sheet.name}” is meant for (${show(least)} to ${show(most)}). Check the draft with care.`]
+      ? [
+          `${label} ${show(value)} lies outside what “${sheet.name}” is meant for (${show(least)} to ${show(most)}). Check the draft with care.`,
+        ]
       : [];
   return [
     ...outside('Hip', m.hip, hip),
@@ -222,7 +238,12 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   }
   for (const name of Object.keys(input.settings)) {
     if (!known.has(name)) {
-      refusals.push({ field: name, value: '', reason: `“${name}” is not a setting of “${sheet.name}”.`, wayOut: `Its settings are ${[...known].join(', ')}.` });
+      refusals.push({
+        field: name,
+        value: '',
+        reason: `“${name}” is not a setting of “${sheet.name}”.`,
+        wayOut: `Its settings are ${[...known].join(', ')}.`,
+      });
     }
   }
   for (const line of sheet.lines) {
@@ -231,13 +252,20 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   }
   for (const name of Object.keys(input.set)) {
     if (!sheet.lines.some((l) => l.name === name)) {
-      refusals.push({ field: name, value: '', reason: `“${name}” is not a line of “${sheet.name}”.`, wayOut: 'Use a line of the sheet, such as back.extension.' });
+      refusals.push({
+        field: name,
+        value: '',
+        reason: `“${name}” is not a line of “${sheet.name}”.`,
+        wayOut: 'Use a line of the sheet, such as back.extension.',
+      });
     }
   }
   if (refusals.length > 0) return refused(...refusals);
 
   const panel = (name: PanelName): PanelParameters =>
-    Object.fromEntries(PARAMETER_NAMES.map((p) => [p, ledger.get(`${name}.${p}`)?.value])) as unknown as PanelParameters;
+    Object.fromEntries(
+      PARAMETER_NAMES.map((p) => [p, ledger.get(`${name}.${p}`)?.value]),
+    ) as unknown as PanelParameters;
   return good({
     sheet,
     choices,

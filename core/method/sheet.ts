@@ -1,6 +1,13 @@
 import { MEASUREMENT_IDS } from '../measure/index.js';
 import { checkFormula, parseFormula, type Kind } from './formula.js';
-import { isDartPlace, LEVELS, PANEL_NAMES, PANEL_PARAMETERS, PARAMETER_NAMES, type ParameterKind } from './panel-parameters.js';
+import {
+  isDartPlace,
+  LEVELS,
+  PANEL_NAMES,
+  PANEL_PARAMETERS,
+  PARAMETER_NAMES,
+  type ParameterKind,
+} from './panel-parameters.js';
 
 /** A formula, or one formula for each value of a choice. */
 export type FormulaText = string | { readonly choice: string; readonly by: Readonly<Record<string, string>> };
@@ -85,7 +92,10 @@ function checkText(sheet: Sheet, name: string, text: FormulaText, kinds: Readonl
   if (typeof text === 'string') variants.push(['', text]);
   else {
     const choice = sheet.choices.find((c) => c.id === text.choice);
-    if (!choice) return [{ line: name, at: 0, sentence: `“${name}” depends on a choice “${text.choice}” that the sheet does not have.` }];
+    if (!choice)
+      return [
+        { line: name, at: 0, sentence: `“${name}” depends on a choice “${text.choice}” that the sheet does not have.` },
+      ];
     for (const value of choice.values) variants.push([value.id, text.by[value.id]]);
   }
   return variants.flatMap(([value, formula]): SheetFault[] => {
@@ -109,7 +119,10 @@ function checkText(sheet: Sheet, name: string, text: FormulaText, kinds: Readonl
     }
     const wanted: Kind = kind === 'length' ? 'length' : 'number';
     if (checked.kind === wanted) return [];
-    const said = wanted === 'length' ? 'must come out as a length: give it a unit, such as cm or in' : 'must come out as a plain number, without a unit';
+    const said =
+      wanted === 'length'
+        ? 'must come out as a length: give it a unit, such as cm or in'
+        : 'must come out as a plain number, without a unit';
     return [{ line: name, at: 0, sentence: `${where} ${said}.` }];
   });
 }

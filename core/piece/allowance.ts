@@ -69,7 +69,13 @@ function joinMitred(a: Path, b: Path, widest: number): Joint {
  * A hem is folded up, so beyond the fold the cut line runs as the mirror image of the seam above it: folded, the
  * allowance lies on the piece. `seam` is the offset seam, `fold` the net hem corner, `across` the hem's direction.
  */
-function foldCorner(seamEnd: Point, seamDirection: Point, fold: Point, across: Point, depth: number): Point[] | undefined {
+function foldCorner(
+  seamEnd: Point,
+  seamDirection: Point,
+  fold: Point,
+  across: Point,
+  depth: number,
+): Point[] | undefined {
   const onFold = meetLines(seamEnd, seamDirection, fold, across);
   if (!onFold) return undefined;
   const outward = { x: -across.y, y: across.x };
@@ -100,7 +106,12 @@ function joinWithin(pieces: readonly Path[], width: number): Path {
  */
 export function cutLine(panel: Panel, allowances: Allowances): Path {
   const names: readonly EdgeName[] = ['waist', 'side', 'hem', 'inseam', 'rise'];
-  const edges = names.map((name) => joinWithin(panel.edges[name].map((c) => offsetPath([c], allowances[name])), allowances[name]));
+  const edges = names.map((name) =>
+    joinWithin(
+      panel.edges[name].map((c) => offsetPath([c], allowances[name])),
+      allowances[name],
+    ),
+  );
   const corners: (readonly Point[])[] = names.map(() => []);
   const widest = Math.max(...Object.values(allowances));
   for (const [i, name] of names.entries()) {

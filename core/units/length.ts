@@ -16,8 +16,7 @@ export const fromMm = (mm: number, unit: Unit): number => mm / MM[unit];
 
 /** A length as read from text: in mm, with the unit it was understood in; or why it was not understood. */
 export type ReadLength =
-  | { readonly ok: true; readonly mm: number; readonly unit: Unit }
-  | { readonly ok: false; readonly reason: string };
+  { readonly ok: true; readonly mm: number; readonly unit: Unit } | { readonly ok: false; readonly reason: string };
 
 const ENDINGS: readonly (readonly [RegExp, Unit])[] = [
   [/\s*(?:mm|millimet(?:re|er)s?)\.?$/i, 'mm'],

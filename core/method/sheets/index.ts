@@ -2,7 +2,9 @@ import type { Sheet } from '../sheet.js';
 import quarterAndHalf from './quarter-and-half.json' with { type: 'json' };
 
 /** A sheet read from its data file: JSON widens pairs to lists, so the ranges are put back as pairs. */
-function sheetFrom(data: Omit<Sheet, 'meantFor'> & { readonly meantFor: Record<keyof Sheet['meantFor'], number[]> }): Sheet {
+function sheetFrom(
+  data: Omit<Sheet, 'meantFor'> & { readonly meantFor: Record<keyof Sheet['meantFor'], number[]> },
+): Sheet {
   const pair = (list: readonly number[]): readonly [number, number] => [list[0] ?? 0, list[1] ?? Infinity];
   const { hip, drop, crotchDepth } = data.meantFor;
   return { ...data, meantFor: { hip: pair(hip), drop: pair(drop), crotchDepth: pair(crotchDepth) } };

@@ -1,0 +1,66 @@
+/** The house: a folder imports only from the stages above it (docs/architecture.md). */
+const stages = ['refusal', 'units', 'geometry', 'measure', 'method', 'draft', 'check', 'chain', 'piece', 'workbook'];
+
+const downhill = stages
+  .map((stage, i) => ({
+    name: `core-${stage}-looks-up-only`,
+    comment: `core/${stage} may use only the stages before it`,
+    severity: 'error',
+    from: { path: `^core/${stage}/`, pathNot: '\\.test\\.ts$' },
+    to: { path: `^core/(${stages.slice(i + 1).join('|')})/` },
+  }))
+  .filter((rule) => !rule.to.path.includes('()'));
+
+const doors = {
+  name: 'through-the-door',
+  comment: 'a stage is used through its index.ts',
+  severity: 'error',
+  from: { path: '^core/([^/]+)/', pathNot: '\\.test\\.ts$' },
+  to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$'] },
+};
+
+const stations = ['measure', 'board', 'cut', 'keep'];
+
+module.exports = {
+  forbidden: [
+    ...downhill,
+    doors,
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: { path: '^(app|formats|server|cli|e2e|bench)/' },
+    },
+    {
+      name: 'core-has-no-react',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: { path: 'node_modules/(react|@mui|@emotion|idb|express)' },
+    },
+    {
+      name: 'formats-have-no-app',
+      severity: 'error',
+      from: { path: '^formats/' },
+      to: { path: '^(app|server|cli|e2e)/' },
+    },
+    {
+      name: 'app-uses-core-doors',
+      severity: 'error',
+      from: { path: '^(app|formats|cli)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/[^/]+/', pathNot: '^core/[^/]+/index\\.ts$' },
+    },
+    ...stations.map((s) => ({
+      name: `station-${s}-keeps-to-itself`,
+      severity: 'error',
+      from: { path: `^app/${s}/` },
+      to: { path: `^app/(${stations.filter((o) => o !== s).join('|')})/` },
+    })),
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.json'] },
+  },
+};

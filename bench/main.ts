@@ -1,0 +1,80 @@
+import { performance } from 'node:perf_hooks';
+import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
+import { findDoubts } from '../core/measure/index.js';
+import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
+import { pieceSheet, PAPERS } from '../formats/index.js';
+import { tiledPdf } from '../formats/pdf.js';
+import { loadFonts } from '../cli/fonts.js';
+import { anyBody, plausibleBody, seeded } from './random-body.js';
+
+const quantile = (sorted: readonly number[], q: number): number => sorted[Math.floor(q * (sorted.length - 1))] ?? NaN;
+
+function report(name: string, times: number[], limit: number): void {
+  const sorted = times.sort((a, b) => a - b);
+  const [median, worst] = [quantile(sorted, 0.5), quantile(sorted, 0.99)];
+  const verdict = median <= limit ? 'within' : 'OVER';
+  console.log(
+    `${name}: median ${median.toFixed(3)} ms (${verdict} ${limit} ms), 99th percentile ${worst.toFixed(3)} ms`,
+  );
+}
+
+function recompute(): void {
+  const times: number[] = [];
+  for (let i = 0; i < 3000; i++) {
+    const measured = { waist: 780 + (i % 50), hip: 1000 + (i % 37), crotchDepth: 272, inseam: 780 };
+    const start = performance.now();
+    computeDraft({ ...EMPTY_INPUT, measured });
+    times.push(performance.now() - start);
+  }
+  report('one whole recompute', times.slice(200), 2);
+}
+
+function bodies(): void {
+  const random = seeded(1);
+  const told = { drafted: 0, refused: 0, checksOut: 0, checksNear: 0, hollowLimited: 0 };
+  for (let i = 0; i < 10000; i++) {
+    const outcome = computeDraft({ ...EMPTY_INPUT, measured: plausibleBody(random) });
+    if (!outcome.ok) {
+      told.refused++;
+      continue;
+    }
+    told.drafted++;
+    const { block, checks } = outcome.value;
+    if (checks.some((c) => c.verdict === 'out')) told.checksOut++;
+    else if (checks.some((c) => c.verdict === 'near')) told.checksNear++;
+    if (block.front.hollowLimitedBy !== 'none' || block.back.hollowLimitedBy !== 'none') told.hollowLimited++;
+  }
+  console.log('10,000 plausible bodies:', told);
+  const odd = { drafted: 0, refused: 0, silent: 0 };
+  for (let i = 0; i < 2000; i++) {
+    const measured = anyBody(random);
+    const outcome = computeDraft({ ...EMPTY_INPUT, measured });
+    if (!outcome.ok) odd.refused++;
+    else {
+      odd.drafted++;
+      if (outcome.value.worked.warnings.length + findDoubts(measured, 'cm').length === 0) odd.silent++;
+    }
+  }
+  console.log('2,000 implausible bodies:', odd);
+}
+
+async function pdf(): Promise<void> {
+  const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });
+  const paper = PAPERS[0];
+  if (!outcome.ok || !paper) throw new Error('The middle body must draft');
+  const { block } = outcome.value;
+  const labels = { title: 'Bench', person: 'Nobody', method: 'Quarter and half', date: '2026-11-23' };
+  const fonts = await loadFonts();
+  const times: number[] = [];
+  for (let i = 0; i < 12; i++) {
+    const start = performance.now();
+    const sheet = pieceSheet(piecesOf(block, HOUSE_ALLOWANCES), block.levels, labels, undefined, undefined, false);
+    await tiledPdf(sheet, { title: 'Bench', lines: [], date: new Date(0) }, paper, fonts);
+    times.push(performance.now() - start);
+  }
+  report('PDF of a draft on A4', times, 1000);
+}
+
+recompute();
+bodies();
+await pdf();

@@ -1,0 +1,152 @@
+import { execFile } from 'node:child_process';
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { readOrder } from './order.js';
+
+const run = promisify(execFile);
+let folder = '';
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'upstride-'));
+});
+
+interface Ran {
+  readonly status: number;
+  readonly out: string;
+  readonly error: string;
+}
+
+async function upstride(...args: string[]): Promise<Ran> {
+  try {
+    const { stdout, stderr } = await run(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], { maxBuffer: 1e8 });
+    return { status: 0, out: stdout, error: stderr };
+  } catch (fault) {
+    const { code, stdout, stderr } = fault as { code: number; stdout: string; stderr: string };
+    return { status: code, out: stdout, error: stderr };
+  }
+}
+
+async function order(json: unknown): Promise<string> {
+  const file = join(folder, 'order.json');
+  await writeFile(file, typeof json === 'string' ? json : JSON.stringify(json));
+  return file;
+}
+
+const FULL = {
+  measurements: { unit: 'cm', waist: 78, hip: 100, crotchDepth: 27.2, inseam: 78 },
+  method: 'quarter-and-half',
+  settings: { hipEase: 4, waistEase: 1, thighEase: 4, kneeGirth: 46, hemGirth: 42, split: 0.635, legDiff: 1.27 },
+  set: { 'back.extension': 12 },
+};
+
+describe('upstride draft', () => {
+  it('answers an order in JSON, in mm, with the figures the order asks for', async () => {
+    const { status, out } = await upstride('draft', await order(FULL));
+    expect(status).toBe(0);
+    const answer = JSON.parse(out) as {
+      method: string;
+      ledger: { name: string; value: number; source: string; formula: string; with: string }[];
+      frame: Record<string, number>;
+      front: Record<string, number>;
+      back: Record<string, number>;
+      edges: Record<string, Record<string, number>>;
+      outline: Record<string, [number, number][]>;
+      checks: { id: string; verdict: string; value: number }[];
+      warnings: string[];
+    };
+    expect(answer.method).toBe('quarter-and-half');
+    expect(answer.back['extension']).toBe(120);
+    expect(answer.front['hipWidth']).toBeCloseTo(250 - 6.35 + 10, 9);
+    expect(answer.frame['crotchLevel']).toBeCloseTo(278.35, 9);
+    expect(answer.ledger.find((l) => l.name === 'back.extension')).toMatchObject({ source: 'hand', value: 120 });
+    expect(answer.ledger.find((l) => l.name === 'kneeDepth')).toMatchObject({
+      source: 'estimate',
+      with: '27.2 + 78 ÷ 2 − 5',
+    });
+    expect(answer.edges['front']?.['hem']).toBeCloseTo(210 - 12.7, 6);
+    expect(Object.keys(answer.edges['back'] ?? {})).toEqual([
+      'waist',
+      'side',
+      'inseam',
+      'inseamAboveKnee',
+      'rise',
+      'hem',
+    ]);
+    const outline = answer.outline['back'] ?? [];
+    expect(outline.length).toBeGreaterThan(50);
+    expect(
+      Math.hypot(
+        (outline[0]?.[0] ?? 0) - (outline.at(-1)?.[0] ?? 9),
+        (outline[0]?.[1] ?? 0) - (outline.at(-1)?.[1] ?? 9),
+      ),
+    ).toBeLessThan(0.01);
+    expect(answer.checks.find((c) => c.id === 'hip')).toMatchObject({
+      verdict: 'in',
+      value: expect.closeTo(1040, 3) as number,
+    });
+  });
+
+  it('writes SVG and PDF files', async () => {
+    const file = await order(FULL);
+    const svg = join(folder, 'a.svg');
+    const pdf = join(folder, 'a.pdf');
+    expect((await upstride('draft', file, '--format', 'svg', '--out', svg)).status).toBe(0);
+    expect((await upstride('draft', file, '--format', 'pdf', '--paper', 'letter', '--out', pdf)).status).toBe(0);
+    expect(await readFile(svg, 'utf8')).toContain('data-name="back.rise"');
+    expect((await readFile(pdf)).subarray(0, 5).toString()).toBe('%PDF-');
+  });
+
+  it.each([
+    ['{', 'not valid JSON'],
+    [{ measurements: { waist: 78, hip: 100, inseam: 78 } }, 'Crotch depth is missing'],
+    [{ ...FULL, method: 'guess' }, 'no method “guess”'],
+    [{ ...FULL, measurements: { ...FULL.measurements, hip: 0 } }, 'Hip 0.0 cm cannot be drafted'],
+    [{ ...FULL, set: { 'back.extension': 1 } }, 'back'],
+  ])('refuses a bad order in a sentence: %j', async (json, part) => {
+    const { status, error, out } = await upstride('draft', await order(json));
+    expect(status).toBe(1);
+    expect(error).toContain(part);
+    expect(error.trim().split('\n')).toHaveLength(1);
+    expect(out).toBe('');
+  });
+
+  it('lists its methods', async () => {
+    expect((await upstride('methods')).out).toContain('quarter-and-half');
+    expect((await upstride('nonsense')).status).toBe(1);
+  });
+});
+
+describe('reading an order', () => {
+  const refusals = (json: unknown): string[] => {
+    const read = readOrder(json);
+    return read.ok ? [] : read.refusals.map((r) => r.field);
+  };
+  it('takes strings as makers write them, in any unit', () => {
+    const read = readOrder({
+      measurements: { unit: 'in', waist: '30 3/4', hip: 39.5, crotchDepth: '10¾', inseam: '780mm' },
+      settings: { variant: 'surplus-shared', hipKept: false },
+    });
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        unit: 'in',
+        input: {
+          measured: { waist: 30.75 * 25.4, crotchDepth: 273.05, inseam: 780 },
+          choices: { variant: 'surplus-shared' },
+          rules: { hipKept: false },
+        },
+      },
+    });
+  });
+  it('names every field that is wrong', () => {
+    const four = FULL.measurements;
+    expect(refusals({ measurements: { ...four, seat: 3 } })).toEqual(['seat']);
+    expect(refusals({ measurements: { ...four, waist: 'wide' } })).toEqual(['waist']);
+    expect(refusals({ measurements: four, settings: { colour: 1, hipEase: 'much' } })).toEqual(['colour', 'hipEase']);
+    expect(refusals({ measurements: four, set: { 'back.depth': 'deep' } })).toEqual(['back.depth']);
+    expect(refusals({ measurements: { ...four, unit: 'ell' } })).toEqual(['measurements.unit']);
+    expect(refusals([])).toHaveLength(1);
+  });
+});

@@ -1,0 +1,270 @@
+import { describe, expect, it } from 'vitest';
+import { anyBody, plausibleBody, seeded } from '../../bench/random-body.js';
+import { bendOf, hipWidthOf, sharpestCorner } from '../check/index.js';
+import { draftNotes, edgeLengths, levelSpan, outlineOf, type Block } from '../draft/index.js';
+import {
+  angleBetween,
+  contains,
+  distance,
+  enclosedArea,
+  endDirection,
+  flatten,
+  hollowOf,
+  isClosed,
+  isFinitePoint,
+  pathLength,
+  selfCrossing,
+  startDirection,
+  type Cubic,
+} from '../geometry/index.js';
+import type { Measured } from '../measure/index.js';
+import { findDoubts } from '../measure/index.js';
+import { computeDraft, EMPTY_INPUT, missingFigures, type Draft, type DraftInput } from './index.js';
+
+const middle: Measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+
+function draft(measured: Measured, more: Partial<DraftInput> = {}): Draft {
+  const outcome = computeDraft({ ...EMPTY_INPUT, measured, ...more });
+  if (!outcome.ok) throw new Error(outcome.refusals.map((r) => `${r.field}: ${r.reason}`).join(' '));
+  return outcome.value;
+}
+
+const block = draft(middle).block;
+const degrees = (radians: number): number => (radians * 180) / Math.PI;
+
+describe('the draft of a middle body', () => {
+  it('keeps the hip width square to the tilted centre line, and lets it go when told to', () => {
+    expect(hipWidthOf(block.front)).toBeCloseTo(250, 6);
+    expect(hipWidthOf(block.back)).toBeCloseTo(250 + 12.7, 6);
+    const loose = draft(middle, { rules: { hipKept: false, trueSeams: true, waistPlan: true } }).block;
+    expect(loose.back.points.sideHip.x).toBeCloseTo(0, 9);
+    expect(Math.abs(hipWidthOf(loose.back) - 262.7)).toBeGreaterThan(2);
+  });
+
+  it('closes to the waist width asked for, with equal dart legs', () => {
+    expect(pathLength(block.front.closedWaist)).toBeCloseTo(195 + 6.35 + 2.5, 3);
+    expect(pathLength(block.back.closedWaist)).toBeCloseTo(195 - 6.35 + 2.5, 3);
+    for (const panel of [block.front, block.back]) {
+      const open = panel.waistSections.reduce((sum, s) => sum + pathLength(s), 0);
+      expect(open).toBeCloseTo(pathLength(panel.closedWaist), 6);
+      for (const d of panel.darts) {
+        expect(distance(d.apex, d.centreLeg)).toBeCloseTo(distance(d.apex, d.sideLeg), 6);
+        // Folded toward the centre, the tip between the legs lies on the leg's waist: same height over the apex.
+        expect(distance(d.peak, d.centreLeg)).toBeCloseTo(distance(d.peak, d.sideLeg), 6);
+      }
+    }
+  });
+
+  it('puts the seat angle where the sheet says: 3/4 in over half the crotch depth and the lift', () => {
+    const crotchLevel = 272 + 6.35;
+    expect(degrees(block.back.seatAngle)).toBeCloseTo(degrees(Math.atan(19.05 / (crotchLevel / 2 + 6.35))), 9);
+    expect(block.front.seatAngle).toBe(0);
+  });
+
+  it('draws the hollows that makers state at hip 100: 1 1/2 in and 2 in', () => {
+    const curve = (b: Block, name: 'front' | 'back'): Cubic => b[name].edges.rise[0] as Cubic;
+    for (const [name, inches] of [
+      ['front', 1.5],
+      ['back', 2],
+    ] as const) {
+      const corner = block[name].points.corner;
+      expect(Math.abs((hollowOf(reversed(curve(block, name)), corner) ?? 0) - inches * 25.4)).toBeLessThan(0.5);
+    }
+    function reversed(c: Cubic): Cubic {
+      return { p0: c.p3, p1: c.p2, p2: c.p1, p3: c.p0 };
+    }
+  });
+
+  it('trues the back to the front: sides walk equal, the back inseam is 3 mm shorter above the knee', () => {
+    const [f, b] = [edgeLengths(block.front), edgeLengths(block.back)];
+    expect(f.side - b.side).toBeCloseTo(0, 1);
+    expect(f.inseamAboveKnee - b.inseamAboveKnee).toBeCloseTo(3, 1);
+    const plain = draft(middle, { rules: { hipKept: true, trueSeams: false, waistPlan: true } }).block;
+    expect(plain.back.points.crotchPoint.y).toBe(plain.levels.crotchLevel);
+    expect(draftNotes(block, 'cm').join(' ')).toMatch(/Back: crotch point moved 0\.\d cm down/);
+  });
+
+  it('leaves a crotch drop set by hand alone', () => {
+    const byHand = draft(middle, { set: { 'back.crotchDrop': 5 } }).block;
+    expect(byHand.back.points.crotchPoint.y).toBeCloseTo(byHand.levels.crotchLevel + 5, 9);
+  });
+
+  it('halves knee and hem about the crease, which halves the crotch width', () => {
+    const { points, crease, parameters } = block.back;
+    expect(points.inseamKnee.x - crease).toBeCloseTo(parameters.kneeWidth / 2, 9);
+    expect(crease - points.sideHem.x).toBeCloseTo(parameters.hemWidth / 2, 9);
+    expect(crease).toBeCloseTo((points.sideCrotch.x + points.crotchPoint.x) / 2, 9);
+    const span = levelSpan(block.back, block.levels.kneeLevel + 100);
+    expect(span && span[1] - span[0]).toBeCloseTo(parameters.kneeWidth, 3);
+  });
+
+  it('arrives with every check in band that four measurements can answer', () => {
+    for (const check of draft(middle).checks)
+      expect([check.id, check.verdict]).toEqual([check.id, /Rise/.test(check.id) ? 'unknown' : 'in']);
+    for (const body of [
+      { waist: 680, hip: 920, crotchDepth: 258, inseam: 760 },
+      { waist: 880, hip: 1080, crotchDepth: 280, inseam: 780 },
+      { waist: 980, hip: 1160, crotchDepth: 285, inseam: 760 },
+    ]) {
+      for (const check of draft(body).checks) expect([check.id, check.verdict]).not.toEqual([check.id, 'out']);
+    }
+  });
+
+  it('judges the rises once they are measured', () => {
+    const { front, back } = { front: edgeLengths(block.front).rise, back: edgeLengths(block.back).rise };
+    const judged = draft({ ...middle, frontRise: front + 2, backRise: back + 30, crotchLength: front + back }).checks;
+    expect(judged.find((c) => c.id === 'frontRise')?.verdict).toBe('in');
+    expect(judged.find((c) => c.id === 'backRise')?.verdict).toBe('out');
+    expect(judged.find((c) => c.id === 'wholeRise')).toMatchObject({ verdict: 'in', low: front + back - 10 });
+  });
+
+  it('moves a band with an ease set by hand', () => {
+    const hip = draft(middle, { settings: { hipEase: 100 } }).checks.find((c) => c.id === 'hip');
+    expect(hip).toMatchObject({ low: 1070, high: 1130, verdict: 'in' });
+    const thigh = draft(middle, { settings: { thighEase: 40 } }).checks.find((c) => c.id === 'thigh');
+    expect(thigh?.verdict).toBe('out');
+    expect(thigh?.high).toBeCloseTo(580 + 40 + 29, 9);
+  });
+
+  it('says what a draft is, whatever was meant', () => {
+    const is = (set: DraftInput['set']): unknown =>
+      draft(middle, { set }).checks.find((c) => c.id === 'fitClass')?.value;
+    expect(is({})).toBe('Loose');
+    expect(String(is({ 'front.extension': 45, 'back.extension': 80 }))).toContain('Close');
+    expect(String(is({ 'front.extension': 110, 'back.extension': 140 }))).toContain('Skirt-like');
+    expect(String(is({ 'front.extension': 57, 'back.extension': 105 }))).toContain('Regular');
+  });
+});
+
+describe('the waist plan', () => {
+  const note = (waist: number, hip: number): string =>
+    draftNotes(draft({ ...middle, waist, hip }).block, 'cm').join(' ');
+  it('keeps the sheet’s darts on a usual drop, narrows them on a small one, leaves them out on none', () => {
+    expect(note(780, 1000)).not.toMatch(/dart|surplus/);
+    expect(note(900, 1000)).toMatch(/surplus takes 1 ×/);
+    expect(note(1020, 1000)).toContain('too little surplus for a dart');
+  });
+  it('widens and doubles them on a large one', () => {
+    expect(note(640, 1040)).toMatch(/surplus takes 2 ×/);
+    for (const panel of [draft({ ...middle, waist: 640, hip: 1040 }).block].flatMap((b) => [b.front, b.back])) {
+      expect(panel.points.sideWaist.x - panel.points.sideHip.x).toBeLessThan(38);
+    }
+  });
+  it('is set aside by a dart set by hand', () => {
+    const set = { 'front.dartIntake': 12 };
+    expect(draft({ ...middle, waist: 660 }, { set }).block.front.darts[0]?.intake).toBeCloseTo(12, 2);
+  });
+});
+
+function expectSound(b: Block): void {
+  for (const panel of [b.front, b.back]) {
+    const path = outlineOf(panel);
+    const points = flatten(path, 0.1);
+    expect(isClosed(path, 1e-4)).toBe(true);
+    expect(points.every(isFinitePoint)).toBe(true);
+    expect(selfCrossing(points)).toBeUndefined();
+    expect(Math.abs(enclosedArea(path))).toBeGreaterThan(1000);
+    expect(sharpestCorner(panel.edges.rise)).toBeLessThan(0.1);
+    expect(sharpestCorner(panel.edges.side)).toBeLessThan(0.1);
+    expect(sharpestCorner(panel.edges.inseam)).toBeLessThan(0.1);
+    const bend = bendOf(panel.edges.rise);
+    expect(bend.changesSign).toBe(false);
+    expect(bend.leastRadius).toBeGreaterThan(11.9);
+    expect(degrees(angleBetween(startDirection(panel.edges.rise), endDirection(panel.edges.inseam)))).toBeCloseTo(
+      90,
+      3,
+    );
+    for (const d of panel.darts) expect(contains(points, d.apex)).toBe(true);
+  }
+}
+
+describe('any body', () => {
+  it('500 plausible ones draft closed, uncrossed and smooth, in both variants', () => {
+    const random = seeded(20);
+    for (let i = 0; i < 500; i++) {
+      const measured = plausibleBody(random);
+      const variant = i % 3 === 0 ? 'surplus-shared' : 'even';
+      expectSound(draft(measured, { choices: { variant } }).block);
+    }
+  });
+
+  it('500 impossible ones end in a warning or a refusal, never in an exception', () => {
+    const random = seeded(7);
+    let refused = 0;
+    for (let i = 0; i < 500; i++) {
+      const measured = anyBody(random);
+      const outcome = computeDraft({ ...EMPTY_INPUT, measured });
+      if (outcome.ok) {
+        expectSound(outcome.value.block);
+        const said = [
+          ...outcome.value.worked.warnings,
+          ...findDoubts(measured, 'cm'),
+          ...draftNotes(outcome.value.block, 'cm'),
+        ];
+        expect(said.length).toBeGreaterThan(0);
+      } else {
+        refused++;
+        for (const r of outcome.refusals) expect(r.field.length * r.reason.length * r.wayOut.length).toBeGreaterThan(0);
+      }
+    }
+    expect(refused).toBeGreaterThan(0);
+  });
+
+  it('any value set by hand drafts soundly or is refused by its name', () => {
+    const random = seeded(99);
+    const lines = [
+      'extension',
+      'centreIn',
+      'centreLift',
+      'crotchDrop',
+      'kneeWidth',
+      'hemWidth',
+      'dartIntake',
+      'dartLength',
+      'dartAt',
+      'creaseShift',
+      'sideInset',
+      'inseamHollow',
+      'curveRise',
+      'tiltFrom',
+      'hipWidth',
+      'waistWidth',
+      'sideLift',
+      'sideOut',
+    ];
+    for (let i = 0; i < 600; i++) {
+      const field = `${random() < 0.5 ? 'front' : 'back'}.${lines[Math.floor(random() * lines.length)] ?? ''}`;
+      const outcome = computeDraft({
+        ...EMPTY_INPUT,
+        measured: middle,
+        set: { [field]: Math.round((random() - 0.3) * 600) },
+      });
+      if (outcome.ok) expectSound(outcome.value.block);
+      else expect(outcome.refusals.map((r) => r.field)).toContain(field);
+    }
+  });
+});
+
+describe('refusals', () => {
+  it('name what is missing', () => {
+    expect(missingFigures({ waist: 780 })).toEqual(['hip', 'crotchDepth', 'inseam']);
+    const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, inseam: 780 } });
+    expect(outcome).toMatchObject({
+      ok: false,
+      refusals: [{ field: 'crotchDepth', reason: 'Crotch depth is missing.' }],
+    });
+  });
+  it('name the value and the way out', () => {
+    const outcome = computeDraft({ ...EMPTY_INPUT, measured: { ...middle, inseam: 5 } });
+    expect(outcome).toMatchObject({ ok: false, refusals: [{ field: 'inseam', value: '0.5 cm' }] });
+  });
+});
+
+describe('shorts', () => {
+  it('end above the knee in one smooth leg', () => {
+    const b = draft(middle, { settings: { insideLength: 150, hemGirth: 640 } }).block;
+    expectSound(b);
+    expect(b.front.kneeOnPiece).toBe(false);
+    expect(edgeLengths(b.front).hem + edgeLengths(b.back).hem).toBeCloseTo(640, 6);
+  });
+});

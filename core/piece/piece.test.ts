@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { plausibleBody, seeded } from '../../bench/random-body.js';
+import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
+import { outlineOf, type Block } from '../draft/index.js';
+import {
+  contains,
+  distance,
+  enclosedArea,
+  flatten,
+  isClosed,
+  nearestPlace,
+  pathLength,
+  placeAtLength,
+  selfCrossing,
+} from '../geometry/index.js';
+import { HOUSE_ALLOWANCES, piecesOf } from './index.js';
+
+function blockOf(measured: Parameters<typeof computeDraft>[0]['measured'], settings = {}): Block {
+  const outcome = computeDraft({ ...EMPTY_INPUT, measured, settings });
+  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason ?? 'refused');
+  return outcome.value.block;
+}
+
+const block = blockOf({ waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 }, { hemGirth: 420 });
+
+describe('the cut line', () => {
+  it('stands off every edge by its own width', () => {
+    for (const piece of piecesOf(block, HOUSE_ALLOWANCES)) {
+      for (const edge of ['side', 'inseam', 'rise', 'hem'] as const) {
+        const path = piece.panel.edges[edge];
+        const middle = placeAtLength(path, pathLength(path) / 2);
+        expect(nearestPlace(piece.cut, middle.at).distance).toBeCloseTo(HOUSE_ALLOWANCES[edge], 1);
+      }
+    }
+  });
+
+  it('mirrors the hem: folded up, a tapering hem meets the seam allowance above it', () => {
+    const [front] = piecesOf(block, HOUSE_ALLOWANCES);
+    const hem = block.levels.hemLevel;
+    const points = flatten(front.cut, 0.01);
+    const below = points.filter((p) => Math.abs(p.y - (hem + 40)) < 0.01).map((p) => p.x);
+    const widthBelow = Math.max(...below) - Math.min(...below);
+    const widthAt = (y: number): number => {
+      const xs = points.flatMap((p, i) => {
+        const q = points[(i + 1) % points.length] ?? p;
+        return (p.y - y) * (q.y - y) < 0 ? [p.x + ((q.x - p.x) * (y - p.y)) / (q.y - p.y)] : [];
+      });
+      return Math.max(...xs) - Math.min(...xs);
+    };
+    expect(widthBelow).toBeCloseTo(widthAt(hem - 40), 1);
+  });
+
+  it('is closed, uncrossed and outside the stitching line for 200 bodies', () => {
+    const random = seeded(5);
+    for (let i = 0; i < 200; i++) {
+      for (const piece of piecesOf(blockOf(plausibleBody(random)), HOUSE_ALLOWANCES)) {
+        const points = flatten(piece.cut, 0.1);
+        expect(isClosed(piece.cut, 1e-3)).toBe(true);
+        expect(selfCrossing(points)).toBeUndefined();
+        const net = flatten(outlineOf(piece.panel), 1);
+        for (const p of net) expect(contains(points, p)).toBe(true);
+        expect(Math.abs(enclosedArea(piece.cut))).toBeGreaterThan(Math.abs(enclosedArea(outlineOf(piece.panel))));
+      }
+    }
+  });
+
+  it('lies on the stitching line where nothing is allowed', () => {
+    const none = { waist: 0, side: 0, inseam: 0, rise: 0, hem: 0 };
+    for (const piece of piecesOf(block, none)) {
+      expect(Math.abs(enclosedArea(piece.cut))).toBeCloseTo(Math.abs(enclosedArea(outlineOf(piece.panel))), 0);
+    }
+  });
+});
+
+describe('notches', () => {
+  it('meet when the seams are walked from the knee: front single, back double', () => {
+    const [front, back] = piecesOf(block, HOUSE_ALLOWANCES);
+    expect(front.notches.map((n) => [n.edge, n.label, n.count])).toEqual([
+      ['side', 'hip', 1],
+      ['side', 'crotch level', 1],
+      ['side', 'knee', 1],
+      ['inseam', 'knee', 1],
+    ]);
+    const fromKnee = (piece: typeof front, label: string): number => {
+      const side = piece.panel.edges.side;
+      const notch = piece.notches.find((n) => n.label === label && n.edge === 'side');
+      const knee = pathLength(side.slice(0, 3));
+      return notch ? knee - nearestPlace(side, notch.at).length : NaN;
+    };
+    for (const label of ['hip', 'crotch level', 'knee'])
+      expect(fromKnee(front, label)).toBeCloseTo(fromKnee(back, label), 1);
+    expect(back.notches.every((n) => n.count === 2)).toBe(true);
+    expect(distance(front.notches[0]?.at ?? { x: 0, y: 0 }, block.front.points.sideHip)).toBeLessThan(0.01);
+  });
+});

@@ -1,0 +1,154 @@
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { describe, expect, it } from 'vitest';
+import { loadFonts } from '../cli/fonts.js';
+import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
+import { pathLength, type Cubic } from '../core/geometry/index.js';
+import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
+import { HOUSE_TILING, pieceSheet, PAPERS, planTiles, toSvg, type Drawing } from './index.js';
+import { rollPdf, tiledPdf } from './pdf.js';
+
+const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });
+if (!outcome.ok) throw new Error('The middle body must draft');
+const { block } = outcome.value;
+const pieces = piecesOf(block, HOUSE_ALLOWANCES);
+const labels = { title: 'Stage trousers', person: 'Cellist <&> co', method: 'Quarter and half', date: '2026-11-23' };
+const head = { title: 'Stage trousers', lines: ['one', 'two'], date: new Date('2026-11-23T00:00:00Z') };
+const sheet = (square = true): Drawing => pieceSheet(pieces, block.levels, labels, undefined, undefined, square);
+const MM = 25.4 / 72;
+
+interface Stroke {
+  readonly name: string;
+  readonly length: number;
+}
+
+/** Reads a page back with an independent library: the length in mm of every named line, from the drawing operators. */
+async function strokesOf(
+  bytes: Uint8Array,
+  pageNumber: number,
+): Promise<{ strokes: Stroke[]; width: number; height: number; pages: number }> {
+  const document = await getDocument({ data: bytes.slice(), useSystemFonts: true, verbosity: 0 }).promise;
+  const page = await document.getPage(pageNumber);
+  const { fnArray, argsArray } = await page.getOperatorList();
+  const strokes: Stroke[] = [];
+  let name = '';
+  let scale = 1;
+  const stack: number[] = [];
+  for (const [i, fn] of fnArray.entries()) {
+    const args = argsArray[i] as unknown[];
+    if (fn === OPS.save) stack.push(scale);
+    else if (fn === OPS.restore) scale = stack.pop() ?? 1;
+    else if (fn === OPS.transform) scale *= Math.hypot(args[0] as number, args[1] as number);
+    else if (fn === OPS.beginMarkedContent) name = (args[0] as { name: string }).name;
+    else if (fn === OPS.endMarkedContent) name = '';
+    else if (fn === OPS.constructPath && name !== '') {
+      const [ops, coordinates] = args as [number[], number[]];
+      let at = 0;
+      let here = { x: 0, y: 0 };
+      let length = 0;
+      const next = (): { x: number; y: number } => ({ x: coordinates[at++] ?? NaN, y: coordinates[at++] ?? NaN });
+      for (const op of ops) {
+        if (op === OPS.moveTo) here = next();
+        else if (op === OPS.lineTo) {
+          const p = next();
+          length += Math.hypot(p.x - here.x, p.y - here.y);
+          here = p;
+        } else if (op === OPS.curveTo) {
+          const c: Cubic = { p0: here, p1: next(), p2: next(), p3: next() };
+          length += pathLength([c]);
+          here = c.p3;
+        }
+      }
+      strokes.push({ name, length: length * scale * MM });
+    }
+  }
+  const [, , width = 0, height = 0] = page.view;
+  return { strokes, width: width * MM, height: height * MM, pages: document.numPages };
+}
+
+describe('the PDF', () => {
+  it('has every edge, read back, as long as the core says to 0.1 mm, and true test squares', async () => {
+    const { strokes } = await strokesOf(await rollPdf(sheet(), head, await loadFonts()), 1);
+    const length = (name: string): number => strokes.find((s) => s.name === name)?.length ?? NaN;
+    for (const panel of [block.front, block.back]) {
+      for (const edge of ['waist', 'side', 'hem', 'inseam', 'rise'] as const) {
+        expect(Math.abs(length(`${panel.name}.${edge}`) - pathLength(panel.edges[edge]))).toBeLessThan(0.1);
+      }
+    }
+    expect(length('test_square_100_mm')).toBeCloseTo(400, 1);
+    expect(length('test_square_4_in')).toBeCloseTo(406.4, 1);
+  });
+
+  it('is as large as its paper, with an overview and the pages it announced', async () => {
+    const fonts = await loadFonts();
+    for (const paper of PAPERS) {
+      const plan = planTiles(sheet(false), paper);
+      let heard = 0;
+      const bytes = await tiledPdf(sheet(false), head, paper, fonts, HOUSE_TILING, (done) => (heard = done));
+      const first = await strokesOf(bytes, 1);
+      expect(first.pages).toBe(plan.tiles.length + 1);
+      expect(heard).toBe(plan.tiles.length);
+      expect([first.width, first.height].map((x) => Math.round(x * 10) / 10)).toEqual([paper.width, paper.height]);
+      expect(first.strokes.find((s) => s.name === 'test_square_100_mm')?.length).toBeCloseTo(400, 1);
+      const second = await strokesOf(bytes, 2);
+      const named = second.strokes.find((s) => s.name === 'front.waist');
+      expect(Math.abs((named?.length ?? NaN) - pathLength(block.front.edges.waist))).toBeLessThan(0.1);
+    }
+  });
+
+  it('is the same file for the same draft and date', async () => {
+    const fonts = await loadFonts();
+    const make = (): Promise<Uint8Array> => rollPdf(sheet(), head, fonts);
+    expect(Buffer.from(await make()).equals(Buffer.from(await make()))).toBe(true);
+  });
+});
+
+describe('tiles', () => {
+  it('cover the whole drawing and lap by the overlap', () => {
+    const plan = planTiles(sheet(false), PAPERS[0] ?? { id: 'a4', label: 'A4', width: 210, height: 297 });
+    expect(plan.columns * plan.stepX + HOUSE_TILING.overlap).toBeGreaterThanOrEqual(sheet(false).width);
+    expect(plan.rows * plan.stepY + HOUSE_TILING.overlap).toBeGreaterThanOrEqual(sheet(false).height);
+    const a1 = plan.tiles.find((t) => t.mark === 'A1');
+    const b1 = plan.tiles.find((t) => t.mark === 'B1');
+    expect((a1?.box.maxY ?? 0) - (b1?.box.minY ?? 0)).toBeCloseTo(HOUSE_TILING.overlap, 9);
+  });
+
+  it('leave out pages without a line, and keep each piece within a roll’s width', () => {
+    const plan = planTiles(sheet(false), { id: 'a4', label: 'A4', width: 60, height: 60 }, { margin: 5, overlap: 5 });
+    expect(plan.tiles.length).toBeLessThan(plan.rows * plan.columns);
+    const narrow = pieceSheet(pieces, block.levels, labels, undefined, 600);
+    expect(narrow.width).toBeLessThan(600);
+    expect(narrow.height).toBeGreaterThan(2 * 1000);
+  });
+});
+
+describe('the SVG', () => {
+  const svg = toSvg(sheet(), 'Stage trousers');
+
+  it('is in true millimetres and has every edge as long as the core says', () => {
+    expect(svg).toMatch(/width="[\d.]+mm" height="[\d.]+mm" viewBox="0 0 [\d.]+ [\d.]+"/);
+    for (const panel of [block.front, block.back]) {
+      for (const edge of ['waist', 'side', 'hem', 'inseam', 'rise'] as const) {
+        const data = new RegExp(`data-name="${panel.name}.${edge}" d="([^"]+)"`).exec(svg)?.[1] ?? '';
+        expect(Math.abs(lengthOf(data) - pathLength(panel.edges[edge]))).toBeLessThan(0.1);
+      }
+    }
+  });
+
+  it('takes any name of a person as plain text', () => {
+    expect(svg).toContain('Cellist &lt;&amp;&gt; co');
+  });
+});
+
+/** The length of SVG path data made of M, L and C, read anew from its text. */
+function lengthOf(data: string): number {
+  let sum = 0;
+  let here = { x: 0, y: 0 };
+  for (const [, op, rest = ''] of data.matchAll(/([MLC])([^MLC]+)/g)) {
+    const n = rest.trim().split(/\s+/).map(Number);
+    const at = (i: number): { x: number; y: number } => ({ x: n[i] ?? NaN, y: n[i + 1] ?? NaN });
+    if (op === 'L') sum += Math.hypot(at(0).x - here.x, at(0).y - here.y);
+    if (op === 'C') sum += pathLength([{ p0: here, p1: at(0), p2: at(2), p3: at(4) }]);
+    here = at(op === 'C' ? 4 : 0);
+  }
+  return sum;
+}

@@ -1,0 +1,15 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    include: [
+      'core/**/*.test.ts',
+      'formats/**/*.test.ts',
+      'cli/**/*.test.ts',
+      'server/**/*.test.ts',
+      'app/**/*.test.ts',
+    ],
+    environment: 'node',
+    testTimeout: 30000,
+  },
+});
