@@ -1,5 +1,5 @@
 /** The house: a folder imports only from the stages above it (docs/architecture.md). */
-const stages = ['refusal', 'units', 'geometry', 'measure', 'method', 'draft', 'check', 'chain', 'piece', 'workbook'];
+const stages = ['refusal', 'units', 'geometry', 'measure', 'method', 'draft', 'check', 'chain', 'piece', 'workbook', 'kept'];
 
 const downhill = stages
   .map((stage, i) => ({

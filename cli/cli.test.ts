@@ -20,7 +20,9 @@ interface Ran {
 
 async function upstride(...args: string[]): Promise<Ran> {
   try {
-    const { stdout, stderr } = await run(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], { maxBuffer: 1e8 });
+    const { stdout, stderr } = await run(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], {
+      maxBuffer: 1e8,
+    });
     return { status: 0, out: stdout, error: stderr };
   } catch (fault) {
     const { code, stdout, stderr } = fault as { code: number; stdout: string; stderr: string };

@@ -296,6 +296,7 @@ export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelS
     centreDown: seat.down,
     crotchWidth: crotchPoint.x - seams.sideCrotch.x,
     hollow: rise.curve.hollow,
+    diagonal: rise.curve.diagonal,
     hollowLimitedBy: rise.curve.limitedBy,
     kneeOnPiece: leg.kneeOnPiece,
   };

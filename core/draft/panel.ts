@@ -81,6 +81,8 @@ export interface Panel {
   readonly crotchWidth: number;
   /** The hollow drawn, in mm along the diagonal. */
   readonly hollow: number;
+  /** The diagonal from the corner to the chord, of which `depth` is a share, in mm. */
+  readonly diagonal: number;
   /** What stood in the way of the hollow asked for. */
   readonly hollowLimitedBy: 'none' | 'radius' | 'shape';
   /** False where the hem lies above the knee line. */

@@ -289,6 +289,8 @@ function sumFigure(mm: number, unit: Unit): string {
 export interface Sum {
   readonly formula: string;
   readonly with: string;
+  /** Names and numbers together: `hip 100 ÷ 16`. */
+  readonly told: string;
 }
 
 /** The names of a formula as a maker says them: `hip`, `front hip width`. */
@@ -305,19 +307,23 @@ export function showSum(worked: Worked, name: string, unit: Unit): Sum {
     const rule = ESTIMATES.find((e) => e.id === name);
     const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
     const four = { waist: mm('waist'), hip: mm('hip'), crotchDepth: mm('crotchDepth'), inseam: mm('inseam') };
-    return { formula: line.formula, with: rule ? rule.sum(four, (x) => sumFigure(x, unit)) : line.formula };
+    const numbers = rule ? rule.sum(four, (x) => sumFigure(x, unit)) : line.formula;
+    return { formula: line.formula, with: numbers, told: `${line.formula} = ${numbers}` };
   }
-  if (!line.node) return { formula: line.formula, with: line.formula };
+  if (!line.node) return { formula: line.formula, with: line.formula, told: line.formula };
   const literal = (node: { readonly text: string; readonly value: number; readonly kind: string }): string =>
     node.kind === 'length' ? sumFigure(node.value, unit) : node.text;
+  const figure = (name: string): string => {
+    const from = worked.ledger.get(name);
+    const value = from?.value ?? worked.body.get(name as MeasurementId)?.mm;
+    if (typeof value !== 'number') return String(value);
+    return from === undefined || from.kind === 'length' ? sumFigure(value, unit) : String(value);
+  };
   return {
     formula: typeset(line.node, (leaf) => (leaf.type === 'literal' ? leaf.text : said(worked.sheet, leaf.name))),
-    with: typeset(line.node, (leaf) => {
-      if (leaf.type === 'literal') return literal(leaf);
-      const from = worked.ledger.get(leaf.name);
-      const value = from?.value ?? worked.body.get(leaf.name as MeasurementId)?.mm;
-      if (typeof value !== 'number') return String(value);
-      return from === undefined || from.kind === 'length' ? sumFigure(value, unit) : String(value);
-    }),
+    with: typeset(line.node, (leaf) => (leaf.type === 'literal' ? literal(leaf) : figure(leaf.name))),
+    told: typeset(line.node, (leaf) =>
+      leaf.type === 'literal' ? leaf.text : `${said(worked.sheet, leaf.name)} ${figure(leaf.name)}`,
+    ),
   };
 }

@@ -79,7 +79,11 @@ describe('quarter and half', () => {
 
   it('shows the sum with its numbers, and knows what rests on an estimate', () => {
     const worked = work(780, 1000, 272, 780);
-    expect(showSum(worked, 'front.extension', 'cm')).toEqual({ formula: 'front hip width ÷ 4', with: '25 ÷ 4' });
+    expect(showSum(worked, 'front.extension', 'cm')).toEqual({
+      formula: 'front hip width ÷ 4',
+      with: '25 ÷ 4',
+      told: 'front hip width 25 ÷ 4',
+    });
     expect(showSum(worked, 'front.waistWidth', 'in').with).toBe('30 11/16 ÷ 4 + 1/4 + 3/8 ÷ 4');
     expect(showSum(worked, 'kneeDepth', 'cm').with).toBe('27.2 + 78 ÷ 2 − 5');
     expect(worked.ledger.get('kneeLevel')?.restsOnEstimate).toBe(true);

@@ -1,0 +1,283 @@
+import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
+import type { EdgeName } from '../../core/draft/index.js';
+import { edgeLengths } from '../../core/draft/index.js';
+import type { Point } from '../../core/geometry/index.js';
+import { LEVELS, PANEL_NAMES, type PanelName } from '../../core/method/index.js';
+import { refusalSentence } from '../../core/refusal/index.js';
+import { formatLength } from '../../core/units/index.js';
+import { usePreferences } from '../store/preferences.js';
+import { useComputed, useTape, useWork } from '../store/work-context.js';
+import { arrange, boardBox, toBoard } from './arrange.js';
+import { sewnTo, UNLIT, useBoard } from './board-store.js';
+import { BoardTools } from './BoardTools.js';
+import { FrameLines } from './FrameLines.js';
+import { HandleLayer } from './HandleLayer.js';
+import { Legend } from './Legend.js';
+import { readBetween, takePoint, type TakenPoint } from './measuring.js';
+import { GhostOutline, PieceDrawing } from './PieceDrawing.js';
+import { Rulers } from './Rulers.js';
+import { Tag } from './Tag.js';
+import { useNavigation } from './use-navigation.js';
+import { useSize } from './use-size.js';
+import { fitView, fromScreen, toScreen, useView, type View } from './view.js';
+
+const EDGE_WORDS: Record<EdgeName, string> = {
+  waist: 'waist',
+  side: 'side seam',
+  hem: 'hem',
+  inseam: 'inseam',
+  rise: 'rise',
+};
+/** How near, in pixels, the measuring tool is drawn to a seam. */
+const MEASURE_REACH = 12;
+
+/** The board: both pieces on the frame, at every station the same. `handles`: whether parameters may be gripped here. */
+export function Board({ handles, cutShown }: { handles: boolean; cutShown: boolean }) {
+  const svg = useRef<SVGSVGElement>(null);
+  const size = useSize(svg);
+  const draft = useComputed((c) => c.draft);
+  const before = useComputed((c) => c.before);
+  const refusal = useComputed((c) => c.refusals[0]);
+  const missing = useComputed((c) => c.missing);
+  const allowances = useWork(({ work }) => work.draft.allowances);
+  const tape = useTape();
+  const { arrangement, showCut, showConstruction } = usePreferences();
+  const { inHand, lit, tool, legend, set } = useBoard();
+  const kept = useView((s) => s.view);
+  const block = draft?.block;
+  const arranged = useMemo(() => block && arrange(block, arrangement), [block, arrangement]);
+  // While a value changes the board must not jump: it is fitted anew only for another size, piece of work or layout.
+  const fitted = useFitted(block && arranged && size ? { block, arranged, size, arrangement } : undefined);
+  const view = kept ?? fitted;
+  const navigation = useNavigation(svg, view);
+  const [pointer, setPointer] = useState<Point>();
+  const [panning, setPanning] = useState(false);
+  const [taken, setTaken] = useState<readonly TakenPoint[]>([]);
+
+  const estimated = useMemo(
+    () => new Set(LEVELS.map(([name]) => name).filter((name) => draft?.worked.ledger.get(name)?.restsOnEstimate)),
+    [draft?.worked.ledger],
+  );
+
+  useEffect(() => {
+    if (tool === 'hand') setTaken([]);
+  }, [tool]);
+
+  const point = useCallback(
+    (panel: PanelName) =>
+      (edge: EdgeName | undefined): void => {
+        if (edge === undefined) {
+          set({ lit: UNLIT });
+          return;
+        }
+        const here = { panel, edge };
+        const other = sewnTo(here);
+        set({ lit: { edges: other ? [here, other] : [here], pointed: here } });
+      },
+    [set],
+  );
+  const pointFront = useMemo(() => point('front'), [point]);
+  const pointBack = useMemo(() => point('back'), [point]);
+
+  const screenPoint = (event: PointerEvent): Point => {
+    const box = svg.current?.getBoundingClientRect();
+    return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) };
+  };
+
+  const take = (at: Point): TakenPoint | undefined =>
+    block && arranged && view
+      ? takePoint(block, arranged, fromScreen(at, view), MEASURE_REACH / view.scale)
+      : undefined;
+
+  const down = (event: PointerEvent<SVGSVGElement>): void => {
+    const at = screenPoint(event);
+    if (tool === 'measure') {
+      const next = take(at);
+      if (next) setTaken(taken.length === 1 ? [...taken, next] : [next]);
+      return;
+    }
+    event.currentTarget.setPointerCapture(event.pointerId);
+    navigation.down(event.pointerId, at);
+    setPanning(true);
+  };
+
+  const move = (event: PointerEvent<SVGSVGElement>): void => {
+    const at = screenPoint(event);
+    setPointer(at);
+    if (panning) navigation.move(event.pointerId, at);
+  };
+
+  const up = (event: PointerEvent<SVGSVGElement>): void => {
+    navigation.up(event.pointerId);
+    setPanning(false);
+  };
+
+  const pick = (event: PointerEvent<SVGSVGElement>): void => {
+    const piece = (event.target as Element).closest('[data-piece]')?.getAttribute('data-piece');
+    if (tool === 'hand' && (piece === 'front' || piece === 'back')) set({ inHand: piece });
+  };
+
+  const pointed = lit.pointed;
+  const last = taken.length === 1 && pointer ? take(pointer) : taken[1];
+  const first = taken[0];
+  const reading = first && last ? readBetween(first, last) : undefined;
+
+  return (
+    <main className="board" aria-label="Board">
+      <svg
+        ref={svg}
+        className="drawing"
+        data-tool={tool}
+        data-dragging={panning}
+        tabIndex={0}
+        role="group"
+        aria-label="Front and back piece. Arrow keys move the board, plus and minus zoom, 0 shows all."
+        onPointerDown={(event) => {
+          pick(event);
+          down(event);
+        }}
+        onPointerMove={move}
+        onPointerUp={up}
+        onPointerCancel={up}
+        onPointerLeave={() => {
+          setPointer(undefined);
+        }}
+        onKeyDown={(event) => {
+          if (event.target !== event.currentTarget || !size) return;
+          if (event.key === 'Escape' && taken.length > 0) setTaken([]);
+          if (event.ctrlKey || event.metaKey) return;
+          if (navigation.key(event.key, { x: size.width / 2, y: size.height / 2 })) event.preventDefault();
+        }}
+      >
+        {draft && block && arranged && view && size && (
+          <>
+            <FrameLines levels={block.levels} view={view} size={size} tape={tape} estimated={estimated} />
+            <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
+              {before &&
+                PANEL_NAMES.map((name) => (
+                  <GhostOutline key={name} panel={before.block[name]} place={arranged[name]} />
+                ))}
+              {PANEL_NAMES.map((name) => (
+                <PieceDrawing
+                  key={name}
+                  panel={block[name]}
+                  levels={block.levels}
+                  place={arranged[name]}
+                  lit={lit}
+                  inHand={handles && inHand === name}
+                  showConstruction={showConstruction}
+                  allowances={showCut || cutShown ? allowances : undefined}
+                  onPoint={name === 'front' ? pointFront : pointBack}
+                />
+              ))}
+            </g>
+            {PANEL_NAMES.map((name) => {
+              const panel = block[name];
+              const place = arranged[name];
+              const at = toScreen(toBoard({ x: panel.crease, y: block.levels.crotchLevel + 60 }, place), view);
+              return (
+                <text
+                  key={name}
+                  className="halo"
+                  x={at.x}
+                  y={at.y}
+                  textAnchor="middle"
+                  fontWeight={600}
+                  style={{ fill: `var(--${name})`, fontSize: 17 }}
+                  pointerEvents="none"
+                >
+                  {name === 'front' ? 'Front' : 'Back'}
+                </text>
+              );
+            })}
+            {reading && first && last && (
+              <g pointerEvents="none">
+                <Measured from={toScreen(first.at, view)} to={toScreen(last.at, view)} />
+                <Tag
+                  at={toScreen(last.at, view)}
+                  size={size}
+                  lines={[
+                    `Straight ${formatLength(reading.straight, tape)}`,
+                    `across ${formatLength(reading.across, tape)}, down ${formatLength(reading.down, tape)}`,
+                    ...(reading.alongSeam === undefined
+                      ? []
+                      : [`along the seam ${formatLength(reading.alongSeam, tape)}`]),
+                  ]}
+                />
+              </g>
+            )}
+            {handles && tool === 'hand' && (
+              <HandleLayer
+                draft={draft}
+                place={arranged[inHand]}
+                view={view}
+                size={size}
+                tape={tape}
+                refused={refusal?.reason}
+              />
+            )}
+            {pointed && pointer && tool === 'hand' && !panning && (
+              <Tag
+                at={pointer}
+                size={size}
+                lines={[
+                  `${pointed.panel === 'front' ? 'Front' : 'Back'} ${EDGE_WORDS[pointed.edge]}`,
+                  formatLength(edgeLengths(block[pointed.panel])[pointed.edge], tape),
+                ]}
+              />
+            )}
+            <Rulers view={view} size={size} tape={tape} pointer={pointer} />
+          </>
+        )}
+      </svg>
+      {!draft && (
+        <div className="board-empty">
+          <p>
+            {missing.length > 0
+              ? `The pieces appear as soon as waist, hip, crotch depth and inseam are in. Missing: ${missing.length}.`
+              : 'Nothing can be drawn from these figures yet.'}
+          </p>
+        </div>
+      )}
+      {draft && <BoardTools view={view} size={size} />}
+      {legend && <Legend />}
+      {refusal && (
+        <div className="board-message" role="status">
+          {refusalSentence(refusal)}
+          {draft && ' The last good draft stays on the board.'}
+        </div>
+      )}
+    </main>
+  );
+}
+
+function Measured({ from, to }: { from: Point; to: Point }) {
+  return (
+    <>
+      <line className="measure-line" x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
+      {[from, to].map((p, i) => (
+        <circle key={i} className="measure-line" cx={p.x} cy={p.y} r={4} />
+      ))}
+    </>
+  );
+}
+
+type FitInput = {
+  block: Parameters<typeof boardBox>[0];
+  arranged: Parameters<typeof boardBox>[1];
+  size: { width: number; height: number };
+  arrangement: string;
+};
+
+/** The view that shows all; it is kept while only values change. */
+function useFitted(input: FitInput | undefined): View | undefined {
+  const id = useWork(({ work }) => work.draft.id);
+  const key = input ? `${id} ${input.size.width} ${input.size.height} ${input.arrangement}` : undefined;
+  const [fit, setFit] = useState<{ key: string; view: View }>();
+  if (input && key !== undefined && fit?.key !== key) {
+    const next = { key, view: fitView(boardBox(input.block, input.arranged), input.size) };
+    setFit(next);
+    return next.view;
+  }
+  return fit?.view;
+}

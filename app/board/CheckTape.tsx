@@ -1,0 +1,214 @@
+import IconButton from '@mui/material/IconButton';
+import ExpandLess from '@mui/icons-material/ExpandLess';
+import ExpandMore from '@mui/icons-material/ExpandMore';
+import { memo, useMemo, useState } from 'react';
+import { worstFirst, type Check, type Verdict } from '../../core/check/index.js';
+import { formatFigure, formatLength, type Tape } from '../../core/units/index.js';
+import { useComputed, useTape } from '../store/work-context.js';
+import { UNLIT, useBoard, type Lit } from './board-store.js';
+
+const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
+  in: { sign: '✓', word: 'in band' },
+  near: { sign: '≈', word: 'near its band' },
+  out: { sign: '✕', word: 'out of band' },
+  unknown: { sign: '?', word: 'not known' },
+};
+
+function figure(check: Check, x: number, tape: Tape): string {
+  return check.kind === 'angle' ? `${x.toFixed(1)}°` : formatFigure(x, tape);
+}
+
+/** What a check measured, in words. */
+export function said(check: Check, tape: Tape): string {
+  if (typeof check.value === 'string') return check.value;
+  if (check.value === undefined) return '';
+  return check.kind === 'angle' ? `${check.value.toFixed(1)}°` : formatLength(check.value, tape);
+}
+
+/** The band of a check, in words. */
+export function bandOf(check: Check, tape: Tape): string {
+  const { low, high } = check;
+  if (low === undefined || high === undefined) return check.wants === undefined ? '' : `measure the ${check.wants}`;
+  if (!Number.isFinite(high)) return `at least ${figure(check, low, tape)}`;
+  return `${figure(check, low, tape)} to ${figure(check, high, tape)}`;
+}
+
+const WIDTH = 70;
+
+/** A band with a pointer: the band fills the middle, figures beyond it are held at the ends. */
+function Gauge({ check }: { check: Check }) {
+  const { value, low, high } = check;
+  if (typeof value !== 'number' || low === undefined || high === undefined) {
+    return (
+      <svg width={WIDTH} height={8} aria-hidden="true">
+        <line x1={0} x2={WIDTH} y1={4} y2={4} stroke="var(--rule)" strokeDasharray="2 3" />
+      </svg>
+    );
+  }
+  const end = Number.isFinite(high) ? high : low + Math.max(Math.abs(value - low) * 2, 1);
+  const width = Math.max(end - low, 1e-6);
+  const x = Math.min(WIDTH - 3, Math.max(3, WIDTH * (0.25 + (0.5 * (value - low)) / width)));
+  return (
+    <svg width={WIDTH} height={8} aria-hidden="true">
+      <line x1={0} x2={WIDTH} y1={4} y2={4} stroke="var(--rule)" />
+      <rect
+        x={WIDTH * 0.25}
+        y={2}
+        width={Number.isFinite(high) ? WIDTH * 0.5 : WIDTH * 0.75}
+        height={4}
+        fill="var(--frame)"
+      />
+      <path d={`M${x} 0V8`} stroke="var(--text)" strokeWidth={2.5} />
+    </svg>
+  );
+}
+
+const isAbout = (check: Check, lit: Lit): boolean => {
+  const { pointed } = lit;
+  return (
+    lit.check === check.id ||
+    (pointed !== undefined && check.about.edges.some(([p, e]) => p === pointed.panel && e === pointed.edge))
+  );
+};
+
+const litBy = (check: Check): Lit => ({
+  edges: check.about.edges.map(([panel, edge]) => ({ panel, edge })),
+  level: check.about.level,
+  check: check.id,
+});
+
+const GaugeButton = memo(function GaugeButton({
+  check,
+  tape,
+  lit,
+  onOpen,
+}: {
+  check: Check;
+  tape: Tape;
+  lit: boolean;
+  onOpen: () => void;
+}) {
+  const set = useBoard((s) => s.set);
+  const light = (): void => {
+    set({ lit: litBy(check) });
+  };
+  const dim = (): void => {
+    set({ lit: UNLIT });
+  };
+  const { sign, word } = VERDICTS[check.verdict];
+  const band = bandOf(check, tape);
+  return (
+    <button
+      type="button"
+      className="gauge"
+      data-check={check.id}
+      data-verdict={check.verdict}
+      data-lit={lit}
+      aria-label={`${check.label}: ${word}, ${said(check, tape)}${band ? `; band ${band}` : ''}`}
+      title={`${check.compares}${check.restsOnEstimate ? ' Rests on an estimate.' : ''}`}
+      onPointerEnter={light}
+      onPointerLeave={dim}
+      onFocus={light}
+      onBlur={dim}
+      onClick={onOpen}
+    >
+      <span className="name">
+        <span className="verdict" data-verdict={check.verdict}>
+          {sign}
+        </span>
+        {check.label}
+      </span>
+      <Gauge check={check} />
+      <span className="said" style={check.restsOnEstimate ? { fontStyle: 'italic' } : undefined}>
+        {check.restsOnEstimate ? '≈ ' : ''}
+        {said(check, tape) || word}
+      </span>
+    </button>
+  );
+});
+
+/** The tape at the foot of the room: every check as a gauge, worst first; it opens upward to the full page of checks. */
+export function CheckTape() {
+  const checks = useComputed((c) => c.draft?.checks);
+  const tape = useTape();
+  const lit = useBoard((s) => s.lit);
+  const [open, setOpen] = useState(false);
+  const sorted = useMemo(() => worstFirst(checks ?? []), [checks]);
+  if (!checks) return null;
+  return (
+    <footer className="tape" aria-label="Checks">
+      {open && <CheckPage checks={sorted} tape={tape} />}
+      <div className="gauges">
+        {sorted.map((check) => (
+          <GaugeButton
+            key={check.id}
+            check={check}
+            tape={tape}
+            lit={isAbout(check, lit)}
+            onOpen={() => {
+              setOpen(!open);
+            }}
+          />
+        ))}
+        <IconButton
+          aria-label={open ? 'Close the page of checks' : 'Open the page of checks'}
+          aria-expanded={open}
+          sx={{ borderRadius: 0, position: 'sticky', right: 0, background: 'var(--sheet)' }}
+          onClick={() => {
+            setOpen(!open);
+          }}
+        >
+          {open ? <ExpandMore /> : <ExpandLess />}
+        </IconButton>
+      </div>
+    </footer>
+  );
+}
+
+function CheckPage({ checks, tape }: { checks: readonly Check[]; tape: Tape }) {
+  const group = (against: Check['against'], title: string) => (
+    <>
+      <tr>
+        <th colSpan={5}>{title}</th>
+      </tr>
+      {checks
+        .filter((c) => c.against === against)
+        .map((c) => (
+          <tr key={c.id}>
+            <td>
+              <span className="verdict" data-verdict={c.verdict} aria-hidden="true">
+                {VERDICTS[c.verdict].sign}
+              </span>{' '}
+              {VERDICTS[c.verdict].word}
+            </td>
+            <td>{c.label}</td>
+            <td className="number">{said(c, tape)}</td>
+            <td>{bandOf(c, tape)}</td>
+            <td>
+              {c.compares}
+              {c.restsOnEstimate && ' Rests on an estimated measurement.'}
+            </td>
+          </tr>
+        ))}
+    </>
+  );
+  return (
+    <section className="check-page" aria-label="All checks" tabIndex={0}>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Verdict</th>
+            <th scope="col">Check</th>
+            <th scope="col">Figure ({tape.unit})</th>
+            <th scope="col">Band</th>
+            <th scope="col">What is compared</th>
+          </tr>
+        </thead>
+        <tbody>
+          {group('body', 'Against the body')}
+          {group('itself', 'Against itself')}
+        </tbody>
+      </table>
+    </section>
+  );
+}

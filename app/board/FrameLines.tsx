@@ -1,0 +1,43 @@
+import { memo } from 'react';
+import { LEVELS, type Levels } from '../../core/method/index.js';
+import { formatLength, type Tape } from '../../core/units/index.js';
+import { RULER } from './Rulers.js';
+import type { ScreenSize, View } from './view.js';
+
+const LINE_HEIGHT = 15;
+
+/** The frame's levels as hairlines across the board, named and figured at its left edge. Names give way to one another. */
+export const FrameLines = memo(function FrameLines({
+  levels,
+  view,
+  size,
+  tape,
+  estimated,
+}: {
+  levels: Levels;
+  view: View;
+  size: ScreenSize;
+  tape: Tape;
+  estimated: ReadonlySet<string>;
+}) {
+  let last = -Infinity;
+  const lines = [['waistLevel', 'Waist line'] as const, ...LEVELS].map(([name, label]) => {
+    const mm = name === 'waistLevel' ? 0 : levels[name as keyof Levels];
+    const y = view.y + mm * view.scale;
+    const textY = Math.max(y - 4, last + LINE_HEIGHT);
+    last = textY;
+    return { name, label, mm, y, textY };
+  });
+  return (
+    <g>
+      {lines.map(({ name, label, mm, y, textY }) => (
+        <g key={name}>
+          <line className="frame-line" x1={RULER} x2={size.width} y1={y} y2={y} />
+          <text className="frame-name halo" x={RULER + 6} y={textY}>
+            {label} {name === 'waistLevel' ? '' : (estimated.has(name) ? '≈ ' : '') + formatLength(mm, tape)}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+});

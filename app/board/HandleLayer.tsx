@@ -1,0 +1,189 @@
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { lineKind, type ParameterName } from '../../core/method/index.js';
+import type { Draft } from '../../core/chain/index.js';
+import { add, type Point } from '../../core/geometry/index.js';
+import { formatLength, handStep, type Tape } from '../../core/units/index.js';
+import { giveBack, previewByHand, setByHand, type HandValues } from '../store/work-store.js';
+import { useChange } from '../store/work-context.js';
+import { toBoard, toPanel, type Placement } from './arrange.js';
+import { useBoard } from './board-store.js';
+import { handlesOf, handleWord, type Handle } from './handles.js';
+import { Tag } from './Tag.js';
+import { fromScreen, toScreen, type ScreenSize, type View } from './view.js';
+
+interface HandleLayerProps {
+  readonly draft: Draft;
+  readonly place: Placement;
+  readonly view: View;
+  readonly size: ScreenSize;
+  readonly tape: Tape;
+  readonly refused: string | undefined;
+}
+
+interface Held {
+  readonly handle: Handle;
+  /** Screen point at which it was taken, and the handle's own board point then. */
+  readonly from: Point;
+  readonly pointer: number;
+  values: HandValues;
+}
+
+const DOES: Record<Handle['does'], string> = {
+  across: 'M-8 0H8M-8 0l3.5 -3.5M-8 0l3.5 3.5M8 0l-3.5 -3.5M8 0l-3.5 3.5',
+  both: 'M-7 0H7M0 -7V7',
+  turns: 'M-6 4A8 8 0 0 1 6 4M6 4l.5 -5M6 4l-5 -.5',
+};
+
+/** The handles of the piece in hand: drag or nudge by keys, the figure beside them, Escape gives the drag up. */
+export function HandleLayer({ draft, place, view, size, tape, refused }: HandleLayerProps) {
+  const inHand = useBoard((s) => s.inHand);
+  const change = useChange();
+  const panel = draft.block[inHand];
+  const handles = useMemo(() => handlesOf(panel, draft.block.levels), [panel, draft.block.levels]);
+  const held = useRef<Held>(undefined);
+  const frame = useRef<number>(undefined);
+  const [heldId, setHeldId] = useState<string>();
+
+  useEffect(() => {
+    if (heldId === undefined) return;
+    const escape = (event: globalThis.KeyboardEvent): void => {
+      if (event.key !== 'Escape' || !held.current) return;
+      event.stopPropagation();
+      held.current = undefined;
+      setHeldId(undefined);
+      change(previewByHand(undefined));
+    };
+    window.addEventListener('keydown', escape, true);
+    return () => {
+      window.removeEventListener('keydown', escape, true);
+    };
+  }, [heldId, change]);
+
+  const figureOf = (name: ParameterName): string => {
+    const value = draft.worked[inHand][name];
+    if (typeof value !== 'number') return `${handleWord(name)} ${value}`;
+    const shown =
+      lineKind(`${inHand}.${name}`) === 'length' || name === 'dartAt' ? formatLength(value, tape) : String(value);
+    return `${handleWord(name)} ${shown}`;
+  };
+
+  const tell = (handle: Handle): string[] => {
+    const lines = handle.sets.map(figureOf);
+    if (handle.id === 'seat') lines.push(`seat angle ${((panel.seatAngle * 180) / Math.PI).toFixed(1)}°`);
+    return refused === undefined ? lines : [...lines, 'no further'];
+  };
+
+  const start = (handle: Handle, event: PointerEvent<SVGGElement>): void => {
+    if (event.button !== 0) return;
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    event.currentTarget.focus({ preventScroll: true });
+    held.current = { handle, from: { x: event.clientX, y: event.clientY }, pointer: event.pointerId, values: {} };
+    setHeldId(handle.id);
+  };
+
+  const move = (event: PointerEvent<SVGGElement>): void => {
+    const grip = held.current;
+    if (grip?.pointer !== event.pointerId) return;
+    event.stopPropagation();
+    const moved = fromScreen(
+      { x: event.clientX - grip.from.x, y: event.clientY - grip.from.y },
+      { ...view, x: 0, y: 0 },
+    );
+    const to = toPanel(add(toBoard(grip.handle.at, place), moved), place);
+    const arc = event.ctrlKey || event.altKey;
+    grip.values = grip.handle.drag(to, { step: handStep(tape.unit, event.shiftKey), arc });
+    // One recompute a frame, however often the pointer reports.
+    frame.current ??= requestAnimationFrame(() => {
+      frame.current = undefined;
+      if (held.current) change(previewByHand(held.current.values));
+    });
+  };
+
+  const end = (event: PointerEvent<SVGGElement>): void => {
+    const grip = held.current;
+    if (grip?.pointer !== event.pointerId) return;
+    event.stopPropagation();
+    if (frame.current !== undefined) cancelAnimationFrame(frame.current);
+    frame.current = undefined;
+    held.current = undefined;
+    setHeldId(undefined);
+    change(
+      Object.keys(grip.values).length > 0 && refused === undefined ? setByHand(grip.values) : previewByHand(undefined),
+    );
+  };
+
+  const nudge = (handle: Handle, event: KeyboardEvent<SVGGElement>): void => {
+    const ways: Record<string, Point> = {
+      ArrowLeft: { x: -1, y: 0 },
+      ArrowRight: { x: 1, y: 0 },
+      ArrowUp: { x: 0, y: -1 },
+      ArrowDown: { x: 0, y: 1 },
+    };
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      event.stopPropagation();
+      change(giveBack(handle.sets.map((name) => `${inHand}.${name}`)));
+      return;
+    }
+    const way = ways[event.key];
+    if (!way) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const step = handStep(tape.unit, event.shiftKey);
+    const by = { x: (place.mirrored ? -way.x : way.x) * step, y: way.y * step };
+    // Widths move on both sides of the crease at once: half a step at the corner is a whole step of the width.
+    const half = /Width|Intake/.test(handle.sets[0] ?? '') ? 0.5 : 1;
+    const to = add(handle.at, { x: by.x * half, y: by.y * half });
+    const values = handle.drag(to, { step, arc: event.ctrlKey || event.altKey });
+    if (Object.keys(values).length > 0) change(setByHand(values));
+  };
+
+  const shown = handles.find((h) => h.id === heldId);
+  return (
+    <g className={`piece-${inHand} handles`}>
+      {handles.map((handle) => {
+        const at = toScreen(toBoard(handle.at, place), view);
+        const value = draft.worked[inHand][handle.sets[0] ?? 'extension'];
+        const now = typeof value === 'number' ? value : panel.darts[0] ? 0 : 0;
+        return (
+          <g
+            key={handle.id}
+            className="handle"
+            data-handle={`${inHand}.${handle.id}`}
+            data-held={heldId === handle.id}
+            transform={`translate(${at.x} ${at.y})`}
+            tabIndex={0}
+            role="slider"
+            aria-label={`${inHand === 'front' ? 'Front' : 'Back'}: ${handle.label}`}
+            aria-valuenow={Math.round(now)}
+            aria-valuetext={tell(handle).join(', ')}
+            aria-orientation="horizontal"
+            onPointerDown={(event) => {
+              start(handle, event);
+            }}
+            onPointerMove={move}
+            onPointerUp={end}
+            onPointerCancel={end}
+            onKeyDown={(event) => {
+              nudge(handle, event);
+            }}
+          >
+            <title>{handle.label}</title>
+            <circle className="touch" r={20} />
+            <circle className="ring" r={12} />
+            {handle.does === 'across' ? (
+              <rect className="grip" x={-6} y={-6} width={12} height={12} rx={2} />
+            ) : (
+              <circle className="grip" r={6.5} />
+            )}
+            {heldId === handle.id && (
+              <path className="measure-line" d={DOES[handle.does]} transform="translate(0 -20)" />
+            )}
+          </g>
+        );
+      })}
+      {shown && <Tag at={toScreen(toBoard(shown.at, place), view)} lines={tell(shown)} size={size} />}
+    </g>
+  );
+}

@@ -1,0 +1,120 @@
+import FormControl from '@mui/material/FormControl';
+import NativeSelect from '@mui/material/NativeSelect';
+import { memo, useId } from 'react';
+import {
+  lineLabel,
+  lineKind,
+  PANEL_PARAMETERS,
+  showSum,
+  type DartPlace,
+  type ParameterName,
+  type Worked,
+} from '../../core/method/index.js';
+import { refusalSentence, type Refusal } from '../../core/refusal/index.js';
+import type { Unit } from '../../core/units/index.js';
+import { LengthField, type FieldSource } from '../shared/LengthField.js';
+import { PlainField } from '../shared/PlainField.js';
+import { SourceMark } from '../shared/SourceMark.js';
+import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
+import { giveBack, setByHand } from '../store/work-store.js';
+
+const PLACES: readonly (readonly [DartPlace, string])[] = [
+  ['crease', 'On the crease'],
+  ['midway', 'Midway'],
+  ['apexSpan', 'By the apex span'],
+];
+
+interface LineProps {
+  readonly name: string;
+  readonly label: string;
+  readonly value: number | DartPlace;
+  readonly source: FieldSource;
+  readonly sum: string;
+  readonly unit: Unit;
+  readonly problem: string | undefined;
+}
+
+const Line = memo(function Line({ name, label, value, source, sum, unit, problem }: LineProps) {
+  const change = useChange();
+  const id = useId();
+  const kind = lineKind(name);
+  const back = (): void => {
+    change(giveBack([name]));
+  };
+  const put = (next: number | DartPlace | undefined): void => {
+    if (next !== undefined) change(setByHand({ [name]: next }));
+  };
+  return (
+    <div className="line" data-line={name} data-source={source}>
+      <label htmlFor={id}>{label}</label>
+      {kind === 'length' && typeof value === 'number' && (
+        <LengthField id={id} label={label} mm={value} unit={unit} source={source} problem={problem} onCommit={put} />
+      )}
+      {(kind === 'share' || kind === 'count') && typeof value === 'number' && (
+        <PlainField
+          id={id}
+          label={label}
+          value={value}
+          places={kind === 'count' ? 0 : 3}
+          suffix=""
+          source={source}
+          step={kind === 'count' ? 1 : 0.01}
+          onCommit={put}
+        />
+      )}
+      {kind === 'place' && (
+        <FormControl size="small">
+          <NativeSelect
+            inputProps={{ id }}
+            value={typeof value === 'number' ? 'hand' : value}
+            onChange={(event) => {
+              put(event.target.value as DartPlace);
+            }}
+          >
+            {PLACES.map(([place, words]) => (
+              <option key={place} value={place}>
+                {words}
+              </option>
+            ))}
+            {typeof value === 'number' && <option value="hand">As placed</option>}
+          </NativeSelect>
+        </FormControl>
+      )}
+      <SourceMark source={source} label={label} onGiveBack={back} />
+      {problem !== undefined && kind !== 'length' && <p className="problem">{problem}</p>}
+      <div className="sum">{source === 'hand' ? `sheet: ${sum}` : sum}</div>
+    </div>
+  );
+});
+
+/** Where a ledger line's figure comes from, as a field shows it. */
+export function sourceOf(worked: Worked, name: string): FieldSource {
+  const line = worked.ledger.get(name);
+  if (line?.source === 'hand') return 'hand';
+  return line?.restsOnEstimate ? 'estimate' : 'sheet';
+}
+
+/** One line of the ledger on the bench: its figure, where it comes from, its sum, and the way back to the sheet. */
+export function ParameterLine({ name, label }: { name: string; label?: string }) {
+  const worked = useComputed((c) => c.draft?.worked);
+  const entered = useWork(({ work, preview }) => preview?.[name] ?? work.draft.set[name]);
+  const refusal = useComputed((c) => c.refusals.find((r: Refusal) => r.field === name));
+  const unit = useUnit();
+  const line = worked?.ledger.get(name);
+  if (!worked || !line) return null;
+  const parameter = name.split('.')[1] as ParameterName | undefined;
+  const words =
+    label ??
+    (parameter && parameter in PANEL_PARAMETERS ? PANEL_PARAMETERS[parameter].label : lineLabel(worked.sheet, name));
+  return (
+    <Line
+      name={name}
+      label={words}
+      value={entered ?? line.value}
+      source={entered === undefined ? sourceOf(worked, name) : 'hand'}
+      sum={showSum(worked, name, unit).told}
+      unit={unit}
+      problem={refusal && refusalSentence(refusal)}
+    />
+  );
+}

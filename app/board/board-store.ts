@@ -1,0 +1,48 @@
+import { create } from 'zustand';
+import type { CheckId } from '../../core/check/index.js';
+import type { EdgeName } from '../../core/draft/index.js';
+import type { Levels, PanelName } from '../../core/method/index.js';
+
+/** An edge of a panel. */
+export interface EdgeRef {
+  readonly panel: PanelName;
+  readonly edge: EdgeName;
+}
+
+/** What is lit on board and tape: pointed at on either side. */
+export interface Lit {
+  readonly edges: readonly EdgeRef[];
+  readonly level?: keyof Levels | undefined;
+  readonly check?: CheckId | undefined;
+  /** The edge under the pointer, where it is the board that is pointed at. */
+  readonly pointed?: EdgeRef | undefined;
+}
+
+interface BoardState {
+  /** The piece whose handles are out. */
+  readonly inHand: PanelName;
+  readonly tool: 'hand' | 'measure';
+  readonly legend: boolean;
+  readonly lit: Lit;
+  readonly set: (change: Partial<Pick<BoardState, 'inHand' | 'tool' | 'legend' | 'lit'>>) => void;
+}
+
+/** Nothing lit. */
+export const UNLIT: Lit = { edges: [] };
+
+/** What the board and the benches beside it share. */
+export const useBoard = create<BoardState>()((set) => ({
+  inHand: 'back',
+  tool: 'hand',
+  legend: false,
+  lit: UNLIT,
+  set: (change) => {
+    set(change);
+  },
+}));
+
+/** The edge that an edge is sewn to, on the other panel; waist and hem have none. */
+export const sewnTo = ({ panel, edge }: EdgeRef): EdgeRef | undefined =>
+  edge === 'side' || edge === 'inseam' || edge === 'rise'
+    ? { panel: panel === 'front' ? 'back' : 'front', edge }
+    : undefined;

@@ -1,0 +1,14 @@
+import { distance } from '../../core/geometry/index.js';
+import type { Panel } from '../../core/draft/index.js';
+import type { HandValues } from '../store/work-store.js';
+
+/** The lines set by hand that tilt a seat line to an angle in degrees, its length from the tilt point kept. */
+export function anglePlaced(panel: Panel, degrees: number): HandValues {
+  const { tiltPoint, centreWaist } = panel.points;
+  const reach = distance(tiltPoint, centreWaist);
+  const radians = (degrees * Math.PI) / 180;
+  return {
+    [`${panel.name}.centreIn`]: panel.parameters.hipWidth - tiltPoint.x + reach * Math.sin(radians),
+    [`${panel.name}.centreLift`]: reach * Math.cos(radians) - tiltPoint.y,
+  };
+}

@@ -1,0 +1,65 @@
+import { create } from 'zustand';
+import type { Box, Point } from '../../core/geometry/index.js';
+
+/** How the board is looked at: pixels a millimetre, and where the board's origin lies on the screen. */
+export interface View {
+  readonly scale: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The board on the screen, in pixels. */
+export interface ScreenSize {
+  readonly width: number;
+  readonly height: number;
+}
+
+const LEAST_SCALE = 0.05;
+const MOST_SCALE = 20;
+/** Room kept free about the pieces when all is shown: level names at the left, tapes at left and top. */
+const PADDING = { left: 128, right: 64, top: 48, bottom: 26 };
+
+/** The view that shows a whole box. */
+export function fitView(box: Box, size: ScreenSize): View {
+  const width = Math.max(60, size.width - PADDING.left - PADDING.right);
+  const height = Math.max(60, size.height - PADDING.top - PADDING.bottom);
+  const scale = Math.min(width / (box.maxX - box.minX), height / (box.maxY - box.minY));
+  return {
+    scale,
+    x: PADDING.left + (width - scale * (box.maxX - box.minX)) / 2 - scale * box.minX,
+    y: PADDING.top + (height - scale * (box.maxY - box.minY)) / 2 - scale * box.minY,
+  };
+}
+
+/** The view zoomed by a factor about a place on the screen, which stays where it is. */
+export function zoomView(view: View, factor: number, at: Point): View {
+  const scale = Math.min(MOST_SCALE, Math.max(LEAST_SCALE, view.scale * factor));
+  const k = scale / view.scale;
+  return { scale, x: at.x - (at.x - view.x) * k, y: at.y - (at.y - view.y) * k };
+}
+
+/** A board point on the screen. */
+export const toScreen = (p: Point, view: View): Point => ({
+  x: view.x + p.x * view.scale,
+  y: view.y + p.y * view.scale,
+});
+
+/** A screen point on the board. */
+export const fromScreen = (p: Point, view: View): Point => ({
+  x: (p.x - view.x) / view.scale,
+  y: (p.y - view.y) / view.scale,
+});
+
+interface ViewState {
+  /** Nothing until a maker pans or zooms: then the board keeps its place from station to station. */
+  readonly view: View | undefined;
+  readonly setView: (view: View | undefined) => void;
+}
+
+/** The view of the board, the same at every station. */
+export const useView = create<ViewState>()((set) => ({
+  view: undefined,
+  setView: (view) => {
+    set({ view });
+  },
+}));

@@ -1,0 +1,208 @@
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import LinearProgress from '@mui/material/LinearProgress';
+import NativeSelect from '@mui/material/NativeSelect';
+import Switch from '@mui/material/Switch';
+import { useMemo, useRef, useState } from 'react';
+import { refusalSentence } from '../../core/refusal/index.js';
+import { formatLength, toMm } from '../../core/units/index.js';
+import { DRAW_ALL, PAPERS, planTiles, toSvg, type SheetChoice } from '../../formats/index.js';
+import { LengthField } from '../shared/LengthField.js';
+import { fileName, saveFile } from '../shared/save-file.js';
+import { usePreferences } from '../store/preferences.js';
+import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
+import { changeAllowance } from '../store/work-store.js';
+import { printDrawing, printHead, startPrint, type PrintJob } from './print.js';
+import { TilePreview } from './TilePreview.js';
+
+const EDGES = [
+  ['side', 'Side'],
+  ['inseam', 'Inseam'],
+  ['rise', 'Rise'],
+  ['waist', 'Waist'],
+  ['hem', 'Hem'],
+] as const;
+
+const DRAWN: readonly (readonly [keyof SheetChoice, string])[] = [
+  ['stitching', 'Stitching line'],
+  ['cut', 'Cut line'],
+  ['construction', 'Frame and crease'],
+];
+
+const MOST_ALLOWANCE = 120;
+
+/** Cut: allowances, paper, the tiles as they will come out, and the print at full size. */
+export function CutStation() {
+  const draft = useComputed((c) => c.draft);
+  const refusal = useComputed((c) => c.refusals[0]);
+  const work = useWork((s) => s.work);
+  const tape = useTape();
+  const unit = useUnit();
+  const change = useChange();
+  const { paper: paperId, rollWidth, set } = usePreferences();
+  const [choice, setChoice] = useState<SheetChoice>(DRAW_ALL);
+  const [progress, setProgress] = useState<number>();
+  const [said, setSaid] = useState<string>();
+  const job = useRef<PrintJob>(undefined);
+  const { allowances } = work.draft;
+  const paper = PAPERS.find((p) => p.id === paperId);
+  const drawing = useMemo(
+    () => draft && printDrawing(draft, work, allowances, choice, paper ? undefined : rollWidth),
+    [draft, work, allowances, choice, paper, rollWidth],
+  );
+  const plan = useMemo(() => (drawing && paper ? planTiles(drawing, paper) : undefined), [drawing, paper]);
+  const name = fileName(`${work.person.name} ${work.draft.name}`);
+  const pages = plan ? plan.tiles.length + 1 : 1;
+
+  const print = (): void => {
+    if (!draft || !drawing) return;
+    setSaid(undefined);
+    setProgress(0);
+    const started = startPrint(drawing, printHead(draft, work, tape), paper, (done, all) => {
+      setProgress((100 * done) / all);
+    });
+    job.current = started;
+    started.bytes
+      .then((bytes) => {
+        saveFile(`${name}.pdf`, new Uint8Array(bytes), 'application/pdf');
+        setSaid(
+          `Made ${name}.pdf, ${pages} ${pages === 1 ? 'page' : 'pages'}. Print it at 100 % and measure the test squares.`,
+        );
+      })
+      .catch(() => {
+        setSaid('The print could not be made. Try again; if it fails again, save the SVG instead.');
+      })
+      .finally(() => {
+        setProgress(undefined);
+      });
+  };
+
+  return (
+    <>
+      <main className="board" aria-label="Print preview">
+        {drawing ? (
+          <TilePreview drawing={drawing} plan={plan} />
+        ) : (
+          <div className="board-empty">There are no pieces to print yet.</div>
+        )}
+        {refusal && (
+          <div className="board-message" role="status">
+            {refusalSentence(refusal)} The print shows the last good draft.
+          </div>
+        )}
+      </main>
+      <aside className="bench" aria-label="Cut">
+        <h2>Print at full size</h2>
+        <div className="line">
+          <label htmlFor="paper">Paper</label>
+          <NativeSelect
+            inputProps={{ id: 'paper' }}
+            sx={{ gridColumn: '2 / -1' }}
+            value={paperId}
+            onChange={(event) => {
+              set({ paper: event.target.value as typeof paperId });
+            }}
+          >
+            {PAPERS.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.label}
+              </option>
+            ))}
+            <option value="roll">One sheet, roll</option>
+          </NativeSelect>
+        </div>
+        {!paper && (
+          <div className="line">
+            <label htmlFor="roll-width">Roll width</label>
+            <LengthField
+              id="roll-width"
+              label="Roll width"
+              mm={rollWidth}
+              unit={unit}
+              problem={
+                drawing && drawing.width > rollWidth
+                  ? `The pieces need ${formatLength(drawing.width, tape)}. Take a wider roll or tile them.`
+                  : undefined
+              }
+              onCommit={(mm) => {
+                if (mm !== undefined && mm >= 200 && mm <= 5000) set({ rollWidth: mm });
+              }}
+            />
+          </div>
+        )}
+        {DRAWN.map(([key, label]) => (
+          <div key={key}>
+            <FormControlLabel
+              control={
+                <Switch
+                  size="small"
+                  checked={choice[key]}
+                  onChange={(_, on) => {
+                    setChoice({ ...choice, [key]: on });
+                  }}
+                />
+              }
+              label={label}
+            />
+          </div>
+        ))}
+        <p aria-live="polite" data-testid="page-count">
+          {plan
+            ? `${pages} pages: ${plan.rows} rows of ${plan.columns}, and an overview with the test squares.`
+            : drawing && `One sheet, ${formatLength(drawing.width, tape)} × ${formatLength(drawing.height, tape)}.`}
+        </p>
+        {progress === undefined ? (
+          <Button variant="contained" disabled={!drawing} onClick={print}>
+            Print pieces
+          </Button>
+        ) : (
+          <>
+            <LinearProgress variant="determinate" value={progress} aria-label="Making the print" />
+            <Button
+              onClick={() => {
+                job.current?.stop();
+                setProgress(undefined);
+                setSaid('Stopped. Nothing was made.');
+              }}
+            >
+              Stop
+            </Button>
+          </>
+        )}{' '}
+        <Button
+          variant="outlined"
+          disabled={!drawing}
+          onClick={() => {
+            if (!draft) return;
+            const sheet = printDrawing(draft, work, allowances, choice, Infinity);
+            saveFile(`${name}.svg`, toSvg(sheet, work.draft.name), 'image/svg+xml');
+            setSaid(`Made ${name}.svg in true millimetres.`);
+          }}
+        >
+          Save SVG
+        </Button>
+        <p role="status">{said}</p>
+        <h3>Allowances, outside the stitching line</h3>
+        {EDGES.map(([edge, label]) => (
+          <div className="line" key={edge}>
+            <label htmlFor={`allow-${edge}`}>{label}</label>
+            <LengthField
+              id={`allow-${edge}`}
+              label={`${label} allowance`}
+              mm={allowances[edge]}
+              unit={unit}
+              onCommit={(mm) => {
+                if (mm !== undefined && mm >= 0 && mm <= MOST_ALLOWANCE) change(changeAllowance(edge, mm));
+                else
+                  setSaid(
+                    `${label} allowance must be between 0 and ${formatLength(toMm(MOST_ALLOWANCE, 'mm'), tape)}.`,
+                  );
+              }}
+            />
+          </div>
+        ))}
+        <p className="quiet">Blades cut: keep the free hand behind the cutter, and close it when you put it down.</p>
+      </aside>
+    </>
+  );
+}

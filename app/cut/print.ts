@@ -1,0 +1,69 @@
+import { proxy, wrap } from 'comlink';
+import type { Draft } from '../../core/chain/index.js';
+import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
+import { piecesOf, type Allowances } from '../../core/piece/index.js';
+import { formatLength, type Tape } from '../../core/units/index.js';
+import { setOf, type Work } from '../../core/kept/index.js';
+import { pieceSheet, type Drawing, type Paper, type SheetChoice } from '../../formats/index.js';
+import type { PdfHead } from '../../formats/pdf.js';
+import type { Printer } from '../workers/print.worker.js';
+
+/** The drawing that is printed: both pieces with their labels; the test squares go on it only where it is one sheet. */
+export function printDrawing(
+  draft: Draft,
+  work: Work,
+  allowances: Allowances,
+  choice: SheetChoice,
+  widest: number | undefined,
+): Drawing {
+  const labels = {
+    title: work.draft.name,
+    person: `${work.person.name}, measured ${setOf(work).date}`,
+    method: draft.worked.sheet.name,
+    date: work.draft.changed.slice(0, 10),
+  };
+  const pieces = piecesOf(draft.block, allowances);
+  return pieceSheet(pieces, draft.block.levels, labels, choice, widest, widest !== undefined);
+}
+
+/** What stands at the head of the overview page. */
+export function printHead(draft: Draft, work: Work, tape: Tape): PdfHead {
+  const values = setOf(work).values;
+  const four = REQUIRED_IDS.map((id) => `${measurementLabel(id).toLowerCase()} ${formatLength(values[id] ?? 0, tape)}`);
+  return {
+    title: work.draft.name,
+    lines: [`${work.person.name}, measured ${setOf(work).date}`, `${draft.worked.sheet.name}: ${four.join(', ')}`],
+    date: new Date(work.draft.changed),
+  };
+}
+
+/** A PDF in the making: its bytes to come, and the way to stop it. */
+export interface PrintJob {
+  readonly bytes: Promise<Uint8Array>;
+  readonly stop: () => void;
+}
+
+/** Has a PDF made in a worker, so that the room stays at hand meanwhile. */
+export function startPrint(
+  drawing: Drawing,
+  head: PdfHead,
+  paper: Paper | undefined,
+  onPage: (done: number, all: number) => void,
+): PrintJob {
+  const worker = new Worker(new URL('../workers/print.worker.ts', import.meta.url), { type: 'module' });
+  const printer = wrap<Printer>(worker);
+  const bytes = new Promise<Uint8Array>((done, fail) => {
+    worker.onerror = () => {
+      fail(new Error('The print could not be made'));
+    };
+    printer.pdf(drawing, head, paper, proxy(onPage)).then(done, fail);
+  }).finally(() => {
+    worker.terminate();
+  });
+  return {
+    bytes,
+    stop: () => {
+      worker.terminate();
+    },
+  };
+}

@@ -1,0 +1,80 @@
+import Dialog from '@mui/material/Dialog';
+import { useMemo, useState } from 'react';
+
+/** Something that can be found: a station, a draft, a command, a parameter. */
+export interface Findable {
+  readonly id: string;
+  readonly kind: string;
+  readonly label: string;
+  readonly go: () => void;
+}
+
+const MOST = 12;
+
+/** Finds anything by typing a part of its name; arrow keys choose, Enter goes. */
+export function FindDialog({ all, onClose }: { all: readonly Findable[]; onClose: () => void }) {
+  const [text, setText] = useState('');
+  const [at, setAt] = useState(0);
+  const found = useMemo(() => {
+    const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+    return all.filter((f) => words.every((w) => `${f.kind} ${f.label}`.toLowerCase().includes(w))).slice(0, MOST);
+  }, [all, text]);
+  const go = (f: Findable | undefined): void => {
+    if (!f) return;
+    onClose();
+    f.go();
+  };
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      fullWidth
+      maxWidth="sm"
+      aria-label="Find anything"
+      slotProps={{ paper: { sx: { position: 'absolute', top: 60, m: 0 } } }}
+    >
+      <input
+        className="find-field"
+        autoFocus
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="found"
+        aria-activedescendant={found[at] ? `found-${found[at].id}` : undefined}
+        aria-label="Find anything"
+        placeholder="A station, a draft, a parameter, a command"
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          setAt(0);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setAt(Math.min(at + 1, found.length - 1));
+          else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
+          else if (event.key === 'Enter') go(found[at]);
+          else return;
+          event.preventDefault();
+        }}
+      />
+      <ul id="found" role="listbox" aria-label="Found" className="found">
+        {found.map((f, i) => (
+          <li
+            key={f.id}
+            id={`found-${f.id}`}
+            role="option"
+            aria-selected={i === at}
+            onClick={() => {
+              go(f);
+            }}
+          >
+            <span className="quiet">{f.kind}</span> {f.label}
+          </li>
+        ))}
+        {found.length === 0 && (
+          <li role="option" aria-selected="false" aria-disabled="true">
+            Nothing goes by that name.
+          </li>
+        )}
+      </ul>
+    </Dialog>
+  );
+}

@@ -1,0 +1,117 @@
+import IconButton from '@mui/material/IconButton';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Tooltip from '@mui/material/Tooltip';
+import UndoIcon from '@mui/icons-material/Undo';
+import RedoIcon from '@mui/icons-material/Redo';
+import SearchIcon from '@mui/icons-material/Search';
+import KeyboardIcon from '@mui/icons-material/KeyboardOutlined';
+import ThemeIcon from '@mui/icons-material/Contrast';
+import MenuOpen from '@mui/icons-material/ViewSidebarOutlined';
+import { useStore } from 'zustand';
+import { sheetById } from '../../core/method/index.js';
+import type { Unit } from '../../core/units/index.js';
+import type { Autosave } from '../store/autosave.js';
+import { usePreferences } from '../store/preferences.js';
+import { useChange, useCurrentSet, useOpenWork, useUnit, useWork } from '../store/work-context.js';
+import { changePerson, renameDraft } from '../store/work-store.js';
+import { nextTheme } from './theme-choice.js';
+
+const SAVED: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Not saved', failed: 'Not saved' };
+
+/** The head of the room: whose trousers, which measurements, which method; undo, redo, unit, find, keys, theme. */
+export function Head({ autosave, onFind, onKeys }: { autosave: Autosave; onFind: () => void; onKeys: () => void }) {
+  const open = useOpenWork();
+  const history = useStore(open.history);
+  const save = useStore(autosave.state, (s) => s.save);
+  const person = useWork(({ work }) => work.person);
+  const draft = useWork(({ work }) => work.draft);
+  const set = useCurrentSet();
+  const unit = useUnit();
+  const change = useChange();
+  const preferences = usePreferences();
+  return (
+    <header className="head">
+      <span className="whose">{person.name}</span>
+      <input
+        className="head-name"
+        aria-label="Name of the draft"
+        value={draft.name}
+        onChange={(event) => {
+          change(renameDraft(event.target.value));
+        }}
+      />
+      <span className="quiet head-fact">measured {set.date}</span>
+      <span className="quiet head-fact">{sheetById(draft.method)?.name}</span>
+      <span className="spring" />
+      <span className="quiet head-fact" role="status" data-testid="saved">
+        {SAVED[save]}
+      </span>
+      <Tooltip title="Undo (Ctrl Z)">
+        <span>
+          <IconButton size="small" aria-label="Undo" disabled={history.past === 0} onClick={open.undo}>
+            <UndoIcon />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Tooltip title="Redo (Ctrl Y)">
+        <span>
+          <IconButton size="small" aria-label="Redo" disabled={history.future === 0} onClick={open.redo}>
+            <RedoIcon />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={unit}
+        aria-label="Unit"
+        onChange={(_, next: Unit | null) => {
+          if (!next) return;
+          preferences.set({ unit: next });
+          change(changePerson({ unit: next }));
+        }}
+      >
+        <ToggleButton value="cm" sx={{ py: 0.25 }}>
+          cm
+        </ToggleButton>
+        <ToggleButton value="in" sx={{ py: 0.25 }}>
+          in
+        </ToggleButton>
+      </ToggleButtonGroup>
+      <Tooltip title="Find anything (Ctrl K)">
+        <IconButton size="small" aria-label="Find anything" onClick={onFind}>
+          <SearchIcon />
+        </IconButton>
+      </Tooltip>
+      <Tooltip title="Keys (?)">
+        <IconButton size="small" aria-label="Keys" onClick={onKeys}>
+          <KeyboardIcon />
+        </IconButton>
+      </Tooltip>
+      <Tooltip title="Light, dark or as the system">
+        <IconButton
+          size="small"
+          aria-label={`Theme: ${preferences.theme}`}
+          onClick={() => {
+            preferences.set({ theme: nextTheme(preferences.theme) });
+          }}
+        >
+          <ThemeIcon />
+        </IconButton>
+      </Tooltip>
+      <Tooltip title={preferences.benchOpen ? 'Fold the bench away' : 'Bring the bench out'}>
+        <IconButton
+          size="small"
+          aria-label="Bench"
+          aria-pressed={preferences.benchOpen}
+          onClick={() => {
+            preferences.set({ benchOpen: !preferences.benchOpen });
+          }}
+        >
+          <MenuOpen />
+        </IconButton>
+      </Tooltip>
+    </header>
+  );
+}

@@ -1,0 +1,49 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['Ctrl Z, Ctrl Y', 'Undo, redo'],
+  ['Ctrl K', 'Find anything'],
+  ['1 2 3 4', 'Measure, Choose, Draft, Cut'],
+  ['F', 'Take the other piece in hand'],
+  ['B', 'Fold the bench away, bring it out'],
+  ['?', 'This sheet of keys'],
+  ['Tab', 'From handle to handle on the piece in hand'],
+  ['Arrows on a handle', 'Move it by a step of the tape; with Shift by a fine step; with Ctrl turn at constant length'],
+  ['Delete on a handle', 'Give its figures back to the sheet'],
+  ['Escape', 'Give up a drag, give back a field'],
+  ['Arrows, + − 0 on the board', 'Move, zoom, show all'],
+  ['Arrows in a field', 'A step of the tape up or down; with Shift a fine one'],
+];
+
+/** The sheet of keys. */
+export function KeysDialog({ onClose }: { onClose: () => void }) {
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="keys-title">
+      <DialogTitle id="keys-title">Keys</DialogTitle>
+      <DialogContent>
+        <table>
+          <tbody>
+            {KEYS.map(([key, does]) => (
+              <tr key={key}>
+                <th
+                  scope="row"
+                  style={{ textAlign: 'left', paddingRight: 18, verticalAlign: 'top', whiteSpace: 'nowrap' }}
+                >
+                  {key}
+                </th>
+                <td>{does}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

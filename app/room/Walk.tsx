@@ -1,0 +1,48 @@
+import Straighten from '@mui/icons-material/StraightenOutlined';
+import Tune from '@mui/icons-material/TuneOutlined';
+import Architecture from '@mui/icons-material/ArchitectureOutlined';
+import ContentCut from '@mui/icons-material/ContentCutOutlined';
+import Inventory from '@mui/icons-material/Inventory2Outlined';
+import { Link } from 'react-router';
+import { useShallow } from 'zustand/shallow';
+import { useComputed, useWork } from '../store/work-context.js';
+import type { RoomId } from '../store/rooms.js';
+import { STATE_WORDS, stationStates, STATIONS, type StationId } from './stations.js';
+
+const ICONS: Record<StationId, typeof Tune> = {
+  measure: Straighten,
+  choose: Tune,
+  draft: Architecture,
+  cut: ContentCut,
+};
+
+/** The stations in the order of work, each with how it stands; one may step anywhere at any time. */
+export function Walk({ room, draftId, here }: { room: RoomId; draftId: string; here: StationId }) {
+  const work = useWork((s) => s.work);
+  const computed = useComputed(useShallow((c) => ({ ...c })));
+  const states = stationStates(work, computed);
+  return (
+    <nav className="walk" aria-label="Stations">
+      <Link className="home" to={`/${room}`} aria-label="Keep: all drafts">
+        <Inventory fontSize="small" />
+        <span>Keep</span>
+      </Link>
+      {STATIONS.map(({ id, label }) => {
+        const Icon = ICONS[id];
+        const state = states[id];
+        const { sign, word } = STATE_WORDS[state];
+        return (
+          <Link key={id} to={`/${room}/draft/${draftId}/${id}`} aria-current={here === id ? 'page' : undefined}>
+            <Icon fontSize="small" />
+            <span>{label}</span>
+            {state !== 'untouched' && (
+              <span className="mark" data-state={state}>
+                {sign} {word}
+              </span>
+            )}
+          </Link>
+        );
+      })}
+    </nav>
+  );
+}

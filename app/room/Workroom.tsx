@@ -1,0 +1,259 @@
+import Button from '@mui/material/Button';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useStore } from 'zustand';
+import { lineLabel, sheetById } from '../../core/method/index.js';
+import type { Work } from '../../core/kept/index.js';
+import { Board } from '../board/Board.js';
+import { useBoard } from '../board/board-store.js';
+import { CheckTape } from '../board/CheckTape.js';
+import { DraftBench } from '../board/DraftBench.js';
+import { ChooseBench } from '../choose/ChooseBench.js';
+import { MeasureBench } from '../measure/MeasureBench.js';
+import { startAutosave, type Autosave } from '../store/autosave.js';
+import type { Revisions } from '../store/database.js';
+import { usePreferences } from '../store/preferences.js';
+import { useShelf } from '../store/queries.js';
+import { roomOf, type RoomId } from '../store/rooms.js';
+import { WorkProvider } from '../store/work-context.js';
+import { openWork, type OpenWork } from '../store/work-store.js';
+import { FindDialog, type Findable } from './FindDialog.js';
+import { Head } from './Head.js';
+import { KeysDialog } from './KeysDialog.js';
+import { STATIONS, stationOf, type StationId } from './stations.js';
+import { Walk } from './Walk.js';
+
+const CutStation = lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation })));
+
+const BENCHES: Record<Exclude<StationId, 'cut'>, () => React.JSX.Element> = {
+  measure: MeasureBench,
+  choose: ChooseBench,
+  draft: DraftBench,
+};
+
+/** Work that was opened stays open while the program runs, so that its undo reaches back across visits. */
+const opened = new Map<string, { open: OpenWork; autosave: Autosave }>();
+
+function openOnce(room: RoomId, work: Work, revisions: Revisions): { open: OpenWork; autosave: Autosave } {
+  const key = `${room} ${work.draft.id}`;
+  const known = opened.get(key);
+  if (known) return known;
+  const open = openWork(work);
+  const fresh = { open, autosave: startAutosave(room, open, revisions) };
+  opened.set(key, fresh);
+  return fresh;
+}
+
+/** Forgets what was open in a room, after its shelf was changed from outside the board. */
+export function closeWork(room: RoomId, draftId: string): void {
+  const key = `${room} ${draftId}`;
+  opened.get(key)?.autosave.stop();
+  opened.delete(key);
+}
+
+/** The room for one draft: walk, head, board, bench and tape. */
+export function Workroom() {
+  const { room: roomName, draftId = '', station } = useParams();
+  const room = roomOf(roomName);
+  const shelf = useShelf(room);
+  const [visit, setVisit] = useState(0);
+  const draft = shelf.data?.drafts.find((d) => d.id === draftId);
+  const person = shelf.data?.people.find((p) => p.id === draft?.value.personId);
+  const here = useMemo(() => {
+    if (!draft || !person) return undefined;
+    const known = opened.get(`${room} ${draftId}`);
+    // The shelf may have moved on while this work lay untouched: renamed, undone, opened from a file, another window.
+    const kept = known?.open.state.getState().work;
+    const strip = (w: Work): string => JSON.stringify({ ...w, draft: { ...w.draft, changed: '' } });
+    const shelved: Work = { person: person.value, draft: draft.value };
+    if (known && kept && known.autosave.state.getState().save === 'saved' && strip(kept) !== strip(shelved))
+      closeWork(room, draftId);
+    return openOnce(room, shelved, { person: person.revision, draft: draft.revision });
+    // Opened anew only for another draft or when asked: every save of this window changes the shelf as well.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [room, draftId, draft !== undefined && person !== undefined, visit]);
+
+  if (shelf.isPending) return <p className="page quiet">Opening the workroom …</p>;
+  if (!here) {
+    return (
+      <main className="page">
+        <h1>This draft is not here</h1>
+        <p>It may have been deleted, or it belongs to another workroom.</p>
+        <Button component={Link} to={`/${room}`} variant="contained">
+          All drafts
+        </Button>
+      </main>
+    );
+  }
+  return (
+    <WorkProvider value={here.open}>
+      <Room
+        key={draftId}
+        room={room}
+        draftId={draftId}
+        station={stationOf(station)}
+        autosave={here.autosave}
+        open={here.open}
+        onReload={() => {
+          closeWork(room, draftId);
+          void shelf.refetch().then(() => {
+            setVisit(visit + 1);
+          });
+        }}
+      />
+    </WorkProvider>
+  );
+}
+
+interface RoomProps {
+  readonly room: RoomId;
+  readonly draftId: string;
+  readonly station: StationId;
+  readonly autosave: Autosave;
+  readonly open: OpenWork;
+  readonly onReload: () => void;
+}
+
+function Room({ room, draftId, station, autosave, open, onReload }: RoomProps) {
+  const go = useNavigate();
+  const save = useStore(autosave.state);
+  const { benchOpen, set: prefer } = usePreferences();
+  const shelf = useShelf(room);
+  const [dialog, setDialog] = useState<'find' | 'keys'>();
+
+  useEffect(() => {
+    const keys = (event: KeyboardEvent): void => {
+      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
+      const key = event.key.toLowerCase();
+      if (event.ctrlKey || event.metaKey) {
+        if (key === 'z' && !event.shiftKey) open.undo();
+        else if (key === 'y' || (key === 'z' && event.shiftKey)) open.redo();
+        else if (key === 'k') setDialog('find');
+        else return;
+        event.preventDefault();
+        return;
+      }
+      if (typing || event.altKey) return;
+      const byNumber = STATIONS[Number(event.key) - 1];
+      if (byNumber) void go(`/${room}/draft/${draftId}/${byNumber.id}`);
+      else if (key === '?') setDialog('keys');
+      else if (key === 'f') {
+        const board = useBoard.getState();
+        board.set({ inHand: board.inHand === 'front' ? 'back' : 'front' });
+      } else if (key === 'b') prefer({ benchOpen: !usePreferences.getState().benchOpen });
+    };
+    window.addEventListener('keydown', keys);
+    return () => {
+      window.removeEventListener('keydown', keys);
+    };
+  }, [open, go, room, draftId, prefer]);
+
+  const findable = (): Findable[] => {
+    const { work } = open.state.getState();
+    const sheet = sheetById(work.draft.method);
+    const focusLine = (name: string) => (): void => {
+      const panel = name.split('.')[0];
+      if (panel === 'front' || panel === 'back') useBoard.getState().set({ inHand: panel });
+      void Promise.resolve(go(`/${room}/draft/${draftId}/draft`)).then(() => {
+        window.setTimeout(() => {
+          const line = document.querySelector(`[data-line="${name}"]`);
+          line?.closest('details')?.setAttribute('open', '');
+          line?.querySelector('input')?.focus();
+        }, 60);
+      });
+    };
+    return [
+      ...STATIONS.map((s) => ({
+        id: `station-${s.id}`,
+        kind: 'Station',
+        label: s.label,
+        go: () => void go(`/${room}/draft/${draftId}/${s.id}`),
+      })),
+      { id: 'keep', kind: 'Station', label: 'Keep: all drafts', go: () => void go(`/${room}`) },
+      { id: 'undo', kind: 'Command', label: 'Undo', go: open.undo },
+      { id: 'redo', kind: 'Command', label: 'Redo', go: open.redo },
+      {
+        id: 'keys',
+        kind: 'Command',
+        label: 'Sheet of keys',
+        go: () => {
+          setDialog('keys');
+        },
+      },
+      { id: 'print', kind: 'Command', label: 'Print pieces', go: () => void go(`/${room}/draft/${draftId}/cut`) },
+      ...(shelf.data?.drafts ?? []).map(({ value }) => ({
+        id: `draft-${value.id}`,
+        kind: 'Draft',
+        label: value.name,
+        go: () => void go(`/${room}/draft/${value.id}/draft`),
+      })),
+      ...(sheet?.lines ?? []).map((l) => ({
+        id: `line-${l.name.replace('.', '-')}`,
+        kind: 'Parameter',
+        label: lineLabel(sheet ?? ({ lines: [] as never, settings: [] } as never), l.name),
+        go: focusLine(l.name),
+      })),
+    ];
+  };
+
+  const Bench = station === 'cut' ? undefined : BENCHES[station];
+  return (
+    <div className="room">
+      <Walk room={room} draftId={draftId} here={station} />
+      <Head
+        autosave={autosave}
+        onFind={() => {
+          setDialog('find');
+        }}
+        onKeys={() => {
+          setDialog('keys');
+        }}
+      />
+      {Bench ? (
+        <>
+          <Board handles={station === 'draft'} cutShown={false} />
+          {benchOpen && (
+            <aside className="bench" aria-label={STATIONS.find((s) => s.id === station)?.label}>
+              <Bench />
+            </aside>
+          )}
+        </>
+      ) : (
+        <Suspense fallback={<p className="board quiet">Laying out the pages …</p>}>
+          <CutStation />
+        </Suspense>
+      )}
+      <CheckTape />
+      {(save.save === 'conflict' || save.save === 'failed') && (
+        <div className="save-trouble" role="alert">
+          {save.save === 'conflict'
+            ? 'This draft was changed in another window since it was opened here.'
+            : `This browser could not store the draft: ${save.reason ?? ''} Save the workbook to a file from Keep.`}{' '}
+          <Button size="small" variant="contained" onClick={autosave.keepMine}>
+            {save.save === 'conflict' ? 'Keep what is here' : 'Try again'}
+          </Button>{' '}
+          {save.save === 'conflict' && (
+            <Button size="small" variant="outlined" onClick={onReload}>
+              Take the other
+            </Button>
+          )}
+        </div>
+      )}
+      {dialog === 'find' && (
+        <FindDialog
+          all={findable()}
+          onClose={() => {
+            setDialog(undefined);
+          }}
+        />
+      )}
+      {dialog === 'keys' && (
+        <KeysDialog
+          onClose={() => {
+            setDialog(undefined);
+          }}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,49 @@
+import type { Computed } from '../store/work-store.js';
+import type { Work } from '../../core/kept/index.js';
+import { setOf } from '../../core/kept/index.js';
+import { findDoubts } from '../../core/measure/index.js';
+
+/** The stations that exist so far, in the order of work. */
+export const STATIONS = [
+  { id: 'measure', label: 'Measure' },
+  { id: 'choose', label: 'Choose' },
+  { id: 'draft', label: 'Draft' },
+  { id: 'cut', label: 'Cut' },
+] as const;
+
+/** The name of a station. */
+export type StationId = (typeof STATIONS)[number]['id'];
+
+/** The station named in an address; anything else is the draft. */
+export const stationOf = (name: string | undefined): StationId => STATIONS.find((s) => s.id === name)?.id ?? 'draft';
+
+/** How a station stands. */
+export type StationState = 'untouched' | 'under-way' | 'done' | 'needs-you';
+
+/** The words for how a station stands, with the sign that is shown. */
+export const STATE_WORDS: Record<StationState, { readonly sign: string; readonly word: string }> = {
+  untouched: { sign: '', word: 'untouched' },
+  'under-way': { sign: '✎', word: 'by hand' },
+  done: { sign: '✓', word: 'done' },
+  'needs-you': { sign: '!', word: 'needs you' },
+};
+
+/** How each station stands for the open work. */
+export function stationStates(work: Work, computed: Computed): Record<StationId, StationState> {
+  const { draft } = work;
+  const doubtful = computed.missing.length > 0 || findDoubts(setOf(work).values, work.person.unit).length > 0;
+  const refused = (fields: (field: string) => boolean): boolean => computed.refusals.some((r) => fields(r.field));
+  const out = computed.draft?.checks.some((c) => c.verdict === 'out') ?? false;
+  const chosen = Object.keys(draft.settings).length + Object.keys(draft.choices).length > 0;
+  return {
+    measure: doubtful ? 'needs-you' : 'done',
+    choose: chosen ? 'under-way' : 'untouched',
+    draft:
+      out || refused((f) => f.includes('.'))
+        ? 'needs-you'
+        : Object.keys(draft.set).length > 0
+          ? 'under-way'
+          : 'untouched',
+    cut: 'untouched',
+  };
+}

@@ -1,0 +1,131 @@
+import { memo, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { exactFigure, handStep, readLength, snapTo, type Unit } from '../../core/units/index.js';
+
+/** Where a shown value comes from. */
+export type FieldSource = 'sheet' | 'hand' | 'estimate' | 'measured';
+
+interface LengthFieldProps {
+  readonly id?: string;
+  readonly label: string;
+  /** The value in mm; nothing where the field is empty. */
+  readonly mm: number | undefined;
+  readonly unit: Unit;
+  readonly source?: FieldSource;
+  readonly allowEmpty?: boolean;
+  readonly placeholder?: string;
+  /** What is wrong with the value though it could be read. */
+  readonly problem?: string | undefined;
+  readonly describedBy?: string | undefined;
+  readonly onCommit: (mm: number | undefined) => void;
+  readonly onNext?: () => void;
+}
+
+/** Typed text is taken over after a pause of this many milliseconds. */
+const PAUSE = 800;
+
+function shown(mm: number | undefined, unit: Unit): string {
+  if (mm === undefined) return '';
+  const exact = exactFigure(mm, unit);
+  // A figure that a formula made is shown to the tape; one that was typed is shown as it was typed.
+  return exact.length <= 7 ? exact : exactFigure(snapTo(mm, unit === 'in' ? 25.4 / 64 : 0.1), unit);
+}
+
+/**
+ * The one length field: any notation in, the reader's unit out. Enter and leaving take the value over, arrow keys step
+ * by the tape (Shift: fine), Escape gives back. What cannot be read stays in the field with a sentence.
+ */
+export const LengthField = memo(function LengthField(props: LengthFieldProps) {
+  const { label, mm, unit, source, allowEmpty, placeholder, problem, describedBy, onCommit, onNext } = props;
+  const ownId = useId();
+  const id = props.id ?? ownId;
+  const [text, setText] = useState<string>();
+  const [wrong, setWrong] = useState<string>();
+  const timer = useRef<number>(undefined);
+  const value = text ?? shown(mm, unit);
+
+  useEffect(
+    () => () => {
+      window.clearTimeout(timer.current);
+    },
+    [],
+  );
+
+  const commit = (typed: string, leaving: boolean): void => {
+    window.clearTimeout(timer.current);
+    if (typed.trim() === '' && allowEmpty) {
+      setWrong(undefined);
+      setText(undefined);
+      if (mm !== undefined) onCommit(undefined);
+      return;
+    }
+    const read = readLength(typed, unit);
+    if (!read.ok) {
+      if (leaving) setWrong(`${label}: ${read.reason}. Write it as 27.3, 10 3/4 or 273mm.`);
+      return;
+    }
+    setWrong(undefined);
+    if (leaving) setText(undefined);
+    if (mm === undefined || Math.abs(read.mm - mm) > 1e-9) onCommit(read.mm);
+  };
+
+  const step = (event: KeyboardEvent<HTMLInputElement>): void => {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      commit(event.currentTarget.value, true);
+      onNext?.();
+    } else if (event.key === 'Escape' && text !== undefined) {
+      event.stopPropagation();
+      window.clearTimeout(timer.current);
+      setText(undefined);
+      setWrong(undefined);
+    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && mm !== undefined) {
+      event.preventDefault();
+      const by = handStep(unit, event.shiftKey);
+      setText(undefined);
+      setWrong(undefined);
+      onCommit(snapTo(mm + (event.key === 'ArrowUp' ? by : -by), by));
+    }
+  };
+
+  const trouble = wrong ?? problem;
+  return (
+    <>
+      <span className="field" data-source={source} data-wrong={trouble !== undefined}>
+        <input
+          id={id}
+          value={value}
+          inputMode="text"
+          autoComplete="off"
+          aria-label={props.id === undefined ? label : undefined}
+          aria-invalid={trouble !== undefined}
+          aria-describedby={trouble === undefined ? describedBy : `${id}-trouble`}
+          placeholder={placeholder}
+          onFocus={(event) => {
+            event.currentTarget.select();
+          }}
+          onChange={(event) => {
+            const typed = event.currentTarget.value;
+            setText(typed);
+            setWrong(undefined);
+            window.clearTimeout(timer.current);
+            timer.current = window.setTimeout(() => {
+              commit(typed, false);
+            }, PAUSE);
+          }}
+          onBlur={(event) => {
+            if (text !== undefined) commit(event.currentTarget.value, true);
+          }}
+          onKeyDown={step}
+        />
+        <span className="unit" aria-hidden="true">
+          {unit}
+        </span>
+      </span>
+      {trouble !== undefined && (
+        <p className="problem" id={`${id}-trouble`} role="alert">
+          {trouble}
+        </p>
+      )}
+    </>
+  );
+});

@@ -1,0 +1,46 @@
+import IconButton from '@mui/material/IconButton';
+import Tooltip from '@mui/material/Tooltip';
+import UndoOutlined from '@mui/icons-material/SettingsBackupRestoreOutlined';
+import type { FieldSource } from './LengthField.js';
+
+const WORDS: Record<FieldSource, string> = {
+  sheet: 'From the sheet',
+  hand: 'Set by hand',
+  estimate: 'Rests on an estimate',
+  measured: 'Measured',
+};
+
+const SIGNS: Record<FieldSource, string> = { sheet: '=', hand: '✎', estimate: '≈', measured: '' };
+
+/** The sign that tells where a figure comes from; for one set by hand, the way back to the sheet. */
+export function SourceMark({
+  source,
+  label,
+  onGiveBack,
+}: {
+  source: FieldSource;
+  label: string;
+  onGiveBack?: () => void;
+}) {
+  if (source === 'hand' && onGiveBack) {
+    return (
+      <Tooltip title={`${WORDS.hand}. Give it back to the sheet`}>
+        <IconButton
+          size="small"
+          sx={{ color: 'var(--hand)', width: 28, height: 28 }}
+          aria-label={`Give ${label.toLowerCase()} back to the sheet`}
+          onClick={onGiveBack}
+        >
+          <UndoOutlined fontSize="small" />
+        </IconButton>
+      </Tooltip>
+    );
+  }
+  return (
+    <Tooltip title={WORDS[source]}>
+      <span className="source" data-source={source} role="img" aria-label={WORDS[source]}>
+        {SIGNS[source]}
+      </span>
+    </Tooltip>
+  );
+}

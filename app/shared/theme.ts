@@ -1,0 +1,35 @@
+import { createTheme, type Theme } from '@mui/material/styles';
+
+/** The colours by role; the same names stand as CSS variables in `room.css`. */
+export const INKS = {
+  light: { ground: '#e8e6de', sheet: '#f7f6f1', text: '#20282b', quiet: '#566166', rule: '#cfccc0', act: '#1d4f91' },
+  dark: { ground: '#20272b', sheet: '#171c1f', text: '#e9e8e2', quiet: '#a7b0b3', rule: '#3a4449', act: '#8fb8ee' },
+} as const;
+
+/** The controls in the room's own dress: flat, thin rules, small radii, one type family with real fractions. */
+export function roomTheme(mode: 'light' | 'dark'): Theme {
+  const ink = INKS[mode];
+  return createTheme({
+    palette: {
+      mode,
+      primary: { main: ink.act },
+      background: { default: ink.ground, paper: ink.sheet },
+      text: { primary: ink.text, secondary: ink.quiet },
+      divider: ink.rule,
+    },
+    shape: { borderRadius: 3 },
+    typography: {
+      fontFamily: "'Source Sans 3', sans-serif",
+      fontSize: 14,
+      button: { textTransform: 'none', fontWeight: 600 },
+    },
+    components: {
+      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
+      MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
+      MuiDialog: { styleOverrides: { paper: { border: `1px solid ${ink.rule}` } } },
+      MuiMenu: { styleOverrides: { paper: { border: `1px solid ${ink.rule}` } } },
+      MuiTooltip: { defaultProps: { enterDelay: 400 }, styleOverrides: { tooltip: { fontSize: 13 } } },
+    },
+  });
+}

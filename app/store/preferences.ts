@@ -1,0 +1,42 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import type { Unit } from '../../core/units/index.js';
+
+/** How the pieces lie on the board. */
+export type Arrangement = 'sides' | 'creases' | 'apart';
+
+/** What a maker likes, kept in this browser and not in the workbook. */
+export interface Preferences {
+  readonly theme: 'light' | 'dark' | 'system';
+  readonly unit: Unit;
+  readonly arrangement: Arrangement;
+  readonly showCut: boolean;
+  readonly showConstruction: boolean;
+  readonly benchOpen: boolean;
+  readonly paper: 'a4' | 'letter' | 'roll';
+  readonly rollWidth: number;
+}
+
+const DEFAULTS: Preferences = {
+  theme: 'system',
+  unit: 'cm',
+  arrangement: 'sides',
+  showCut: false,
+  showConstruction: true,
+  benchOpen: true,
+  paper: 'a4',
+  rollWidth: 914,
+};
+
+/** The preferences, kept from visit to visit. */
+export const usePreferences = create<Preferences & { set: (change: Partial<Preferences>) => void }>()(
+  persist(
+    (set) => ({
+      ...DEFAULTS,
+      set: (change) => {
+        set(change);
+      },
+    }),
+    { name: 'upstride-preferences', version: 1 },
+  ),
+);

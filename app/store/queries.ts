@@ -1,0 +1,57 @@
+import { QueryClient, useMutation, useQuery, type UseMutationResult, type UseQueryResult } from '@tanstack/react-query';
+import type { KeptDraft, Person } from '../../core/kept/index.js';
+import { clearShelf, putShelf, readShelf, removeFrom, resetDemo, type Shelf } from './database.js';
+import type { RoomId } from './rooms.js';
+
+/** The one query client; everything is on this machine, so nothing waits for a network and nothing goes stale by time. */
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: { networkMode: 'always', staleTime: Infinity, retry: false },
+    mutations: { networkMode: 'always', retry: false },
+  },
+});
+
+const keyOf = (room: RoomId): readonly string[] => ['shelf', room];
+
+const channel = new BroadcastChannel('upstride');
+channel.addEventListener('message', (event: MessageEvent<{ room: RoomId }>) => {
+  void queryClient.invalidateQueries({ queryKey: keyOf(event.data.room) });
+});
+
+/** Reads a room anew here and tells the other windows to do so. */
+export async function shelfChanged(room: RoomId): Promise<void> {
+  channel.postMessage({ room });
+  await queryClient.invalidateQueries({ queryKey: keyOf(room) });
+}
+
+/** Everything kept in a room. */
+export const useShelf = (room: RoomId): UseQueryResult<Shelf> =>
+  useQuery({ queryKey: keyOf(room), queryFn: () => readShelf(room) });
+
+/** A change of the shelf: what is put there and what is taken away. */
+export interface ShelfChange {
+  readonly put?: { readonly people: readonly Person[]; readonly drafts: readonly KeptDraft[] };
+  readonly removeDrafts?: readonly string[];
+  readonly removePeople?: readonly string[];
+}
+
+/** Carries out a change of the shelf. */
+export function useShelfChange(room: RoomId): UseMutationResult<void, Error, ShelfChange> {
+  return useMutation({
+    mutationFn: async (change: ShelfChange) => {
+      if (change.removeDrafts || change.removePeople) {
+        await removeFrom(room, change.removeDrafts ?? [], change.removePeople ?? []);
+      }
+      if (change.put) await putShelf(room, change.put.people, change.put.drafts);
+    },
+    onSuccess: () => shelfChanged(room),
+  });
+}
+
+/** Empties one's own room, or puts the demo room back as it came. */
+export function useStartOver(room: RoomId): UseMutationResult<void, Error, void> {
+  return useMutation({
+    mutationFn: () => (room === 'demo' ? resetDemo() : clearShelf(room)),
+    onSuccess: () => shelfChanged(room),
+  });
+}

@@ -1,0 +1,159 @@
+import { temporal } from 'zundo';
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
+import type { MeasurementId } from '../../core/measure/index.js';
+import type { DartPlace } from '../../core/method/index.js';
+import type { Refusal } from '../../core/refusal/index.js';
+import { inputOf, setOf, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
+
+/** Lines set by hand while a handle is held: shown at once, kept only when it is let go. */
+export type HandValues = Readonly<Record<string, number | DartPlace>>;
+
+/** What is being worked on, and what a held handle would make of it. */
+export interface WorkState {
+  readonly work: Work;
+  readonly preview: HandValues | undefined;
+}
+
+/** What the work computes to. The last good draft stays when the newest input is refused. */
+export interface Computed {
+  readonly draft: Draft | undefined;
+  /** The draft before a handle was taken hold of; shown as a ghost. */
+  readonly before: Draft | undefined;
+  readonly refusals: readonly Refusal[];
+  readonly missing: readonly MeasurementId[];
+}
+
+/** One open piece of work: its state with undo without end, and what it computes to. */
+export interface OpenWork {
+  readonly state: StoreApi<WorkState>;
+  readonly computed: StoreApi<Computed>;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly history: StoreApi<{ readonly past: number; readonly future: number }>;
+}
+
+function compute({ work, preview }: WorkState, last: Computed): Computed {
+  const input = inputOf(work);
+  const missing = missingFigures(input.measured);
+  if (missing.length > 0) {
+    return { draft: undefined, before: undefined, refusals: [], missing };
+  }
+  const outcome = computeDraft(preview ? { ...input, set: { ...input.set, ...preview } } : input, setOf(work).unit);
+  const before = preview ? (last.before ?? last.draft) : undefined;
+  if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing };
+  return { draft: last.draft, before, refusals: outcome.refusals, missing };
+}
+
+/** Opens a piece of work: every change is computed at once and can be undone. */
+export function openWork(work: Work): OpenWork {
+  const state = createStore<WorkState>()(
+    temporal((): WorkState => ({ work, preview: undefined }), {
+      partialize: ({ work: kept }) => ({ work: kept }),
+      equality: (a, b) => a.work === b.work,
+    }),
+  );
+  const nothing: Computed = { draft: undefined, before: undefined, refusals: [], missing: [] };
+  const computed = createStore<Computed>()(() => compute(state.getState(), nothing));
+  const history = createStore<{ past: number; future: number }>()(() => ({ past: 0, future: 0 }));
+  state.subscribe((now) => {
+    computed.setState(compute(now, computed.getState()));
+  });
+  state.temporal.subscribe(({ pastStates, futureStates }) => {
+    history.setState({ past: pastStates.length, future: futureStates.length });
+  });
+  const step = (move: () => void) => (): void => {
+    state.setState({ preview: undefined });
+    move();
+  };
+  return {
+    state,
+    computed,
+    history,
+    undo: step(() => {
+      state.temporal.getState().undo();
+    }),
+    redo: step(() => {
+      state.temporal.getState().redo();
+    }),
+  };
+}
+
+type Change = (open: OpenWork) => void;
+
+const changeWork =
+  (make: (work: Work) => Work): Change =>
+  ({ state }) => {
+    const now = state.getState().work;
+    const next = make(now);
+    state.setState({ work: next === now ? now : next, preview: undefined });
+  };
+
+const changeDraft = (make: (draft: KeptDraft) => KeptDraft): Change =>
+  changeWork((work) => ({ ...work, draft: make(work.draft) }));
+
+function without<T>(record: Readonly<Record<string, T>>, names: readonly string[]): Record<string, T> {
+  return Object.fromEntries(Object.entries(record).filter(([name]) => !names.includes(name)));
+}
+
+/** Sets lines by hand; each stands for its formula from now on. */
+export const setByHand = (values: HandValues): Change =>
+  changeDraft((draft) => ({ ...draft, set: { ...draft.set, ...values } }));
+
+/** Gives lines back to the sheet. */
+export const giveBack = (names: readonly string[]): Change =>
+  changeDraft((draft) => ({ ...draft, set: without(draft.set, names) }));
+
+/** Sets a setting in mm, or gives it back to the sheet. */
+export const changeSetting = (name: string, mm: number | undefined): Change =>
+  changeDraft((draft) => ({
+    ...draft,
+    settings: mm === undefined ? without(draft.settings, [name]) : { ...draft.settings, [name]: mm },
+  }));
+
+/** Takes another value of a choice. */
+export const choose = (id: string, value: string): Change =>
+  changeDraft((draft) => ({ ...draft, choices: { ...draft.choices, [id]: value } }));
+
+/** Switches one of the three rules. */
+export const switchRule = (rule: keyof KeptDraft['rules'], on: boolean): Change =>
+  changeDraft((draft) => ({ ...draft, rules: { ...draft.rules, [rule]: on } }));
+
+/** Changes the width allowed at an edge, in mm. */
+export const changeAllowance = (edge: keyof KeptDraft['allowances'], mm: number): Change =>
+  changeDraft((draft) => ({ ...draft, allowances: { ...draft.allowances, [edge]: mm } }));
+
+/** Renames the draft. */
+export const renameDraft = (name: string): Change => changeDraft((draft) => ({ ...draft, name }));
+
+/** Changes what is known of the person beside their measurements. */
+export const changePerson = (facts: Partial<Pick<Person, 'name' | 'figure' | 'unit' | 'note'>>): Change =>
+  changeWork((work) => ({ ...work, person: { ...work.person, ...facts } }));
+
+/** Enters a measurement of the draft's set, in mm, or takes it out. */
+export const changeMeasurement = (id: MeasurementId, mm: number | undefined): Change =>
+  changeWork((work) => {
+    const set = setOf(work);
+    const values = { ...set.values, [id]: mm };
+    if (mm === undefined) delete values[id];
+    const sets = work.person.sets.map((s) => (s.id === set.id ? { ...s, values } : s));
+    return { ...work, person: { ...work.person, sets } };
+  });
+
+/** Changes the date, taker, unit of entry or note of the draft's set. */
+export const changeSet = (facts: Partial<Pick<ReturnType<typeof setOf>, 'date' | 'taker' | 'unit' | 'note'>>): Change =>
+  changeWork((work) => {
+    const set = setOf(work);
+    const sets = work.person.sets.map((s) => (s.id === set.id ? { ...s, ...facts } : s));
+    return { ...work, person: { ...work.person, sets } };
+  });
+
+/** Makes the draft from another set of the person. */
+export const moveToSet = (setId: string): Change => changeDraft((draft) => ({ ...draft, setId }));
+
+/** Shows what lines set by hand would give, without keeping them. */
+export const previewByHand =
+  (values: HandValues | undefined): Change =>
+  ({ state }) => {
+    state.setState({ preview: values });
+  };

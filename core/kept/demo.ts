@@ -1,0 +1,203 @@
+import { toMm, type Unit } from '../units/index.js';
+import { HOUSE_ALLOWANCES } from '../piece/index.js';
+import { HOUSE_RULES } from '../draft/index.js';
+import type { Figure, MeasurementId } from '../measure/index.js';
+import type { KeptDraft, MeasurementSet, Person, Workbook } from '../workbook/index.js';
+
+/** The demo workroom: the wardrobe of Tin Heron, a made-up puppet theatre. Every figure is invented. */
+
+type Figures = Partial<Record<MeasurementId, number>>;
+
+const taken = (id: string, date: string, unit: Unit, note: string, figures: Figures): MeasurementSet => ({
+  id,
+  date,
+  taker: 'Wardrobe',
+  unit,
+  note,
+  values: Object.fromEntries(Object.entries(figures).map(([key, value]) => [key, toMm(value, unit)])),
+});
+
+const person = (
+  id: string,
+  name: string,
+  figure: Figure,
+  unit: Unit,
+  note: string,
+  sets: MeasurementSet[],
+): Person => ({
+  id,
+  name,
+  figure,
+  unit,
+  note,
+  sets,
+});
+
+const PEOPLE: readonly Person[] = [
+  person('lead-puppeteer', 'Lead puppeteer', 'woman', 'cm', 'Works overhead all evening; wants to stretch.', [
+    taken('lead-puppeteer-1', '2026-03-02', 'cm', 'Before the spring tour.', {
+      waist: 71,
+      hip: 97,
+      crotchDepth: 26.6,
+      inseam: 77,
+      hipDepth: 20,
+      thigh: 57,
+    }),
+    taken('lead-puppeteer-2', '2026-10-05', 'cm', 'After the tour.', {
+      waist: 72.5,
+      hip: 98,
+      crotchDepth: 26.8,
+      inseam: 77,
+      hipDepth: 20,
+      thigh: 57.5,
+      frontRise: 28.5,
+      backRise: 36.2,
+      crotchLength: 64.5,
+    }),
+  ]),
+  person('bargee', 'Bargee', 'man', 'in', 'Waist larger than hip.', [
+    taken('bargee-1', '2026-04-18', 'in', '', { waist: 43.5, hip: 42.25, crotchDepth: 10.75, inseam: 30.5, heel: 14 }),
+  ]),
+  person('lamp-operator', 'Lamp operator', 'unknown', 'cm', 'Flat seat, long leg.', [
+    taken('lamp-operator-1', '2026-04-18', 'cm', '', {
+      waist: 76,
+      hip: 94,
+      crotchDepth: 26,
+      inseam: 88,
+      kneeDepth: 64.5,
+    }),
+  ]),
+  person('stage-rigger', 'Stage rigger', 'man', 'in', 'Climbs; short rise and full seat.', [
+    taken('stage-rigger-1', '2026-02-11', 'in', '', {
+      waist: 33,
+      hip: 40.5,
+      crotchDepth: 10.25,
+      inseam: 31,
+      thigh: 23.75,
+      knee: 15.5,
+    }),
+    taken('stage-rigger-2', '2026-09-20', 'in', 'Second season.', {
+      waist: 33.5,
+      hip: 41,
+      crotchDepth: 10.25,
+      inseam: 31,
+      thigh: 24,
+      knee: 15.5,
+      hipDepth: 7.75,
+    }),
+  ]),
+  person('cellist', 'Cellist', 'woman', 'cm', 'Plays seated; a wide leg that falls well from the chair.', [
+    taken('cellist-1', '2026-05-07', 'cm', '', {
+      waist: 78,
+      hip: 102,
+      crotchDepth: 27.6,
+      inseam: 79,
+      hipDepth: 20.5,
+      kneeDepth: 62,
+      thigh: 60,
+      backWaistHeight: 0.5,
+    }),
+  ]),
+  person('cook', 'Cook', 'woman', 'cm', 'Large size; stands all day.', [
+    taken('cook-1', '2026-05-07', 'cm', '', { waist: 112, hip: 128, crotchDepth: 31, inseam: 74, hipDepth: 22.5 }),
+  ]),
+  person('ticket-seller', 'Ticket seller', 'man', 'cm', 'The waist on the sheet cannot be right.', [
+    taken('ticket-seller-1', '2026-06-12', 'cm', 'Taken in a hurry.', {
+      waist: 48,
+      hip: 99,
+      crotchDepth: 27.1,
+      inseam: 80,
+    }),
+  ]),
+  person('apprentice', 'Apprentice', 'child', 'cm', 'Eight years old. Inseam still to be taken.', [
+    taken('apprentice-1', '2026-06-12', 'cm', 'Would not stand still.', { waist: 57, hip: 67, crotchDepth: 20 }),
+  ]),
+];
+
+interface DemoDraft {
+  readonly id: string;
+  readonly name: string;
+  readonly personId: string;
+  readonly setId: string;
+  readonly day: string;
+  readonly settings?: Record<string, number>;
+  readonly choices?: Record<string, string>;
+  readonly set?: KeptDraft['set'];
+}
+
+const kept = (d: DemoDraft): KeptDraft => ({
+  id: d.id,
+  name: d.name,
+  personId: d.personId,
+  setId: d.setId,
+  method: 'quarter-and-half',
+  settings: d.settings ?? {},
+  choices: d.choices ?? {},
+  rules: { ...HOUSE_RULES },
+  set: d.set ?? {},
+  allowances: { ...HOUSE_ALLOWANCES },
+  created: `${d.day}T09:00:00.000Z`,
+  changed: `${d.day}T09:30:00.000Z`,
+});
+
+const DRAFTS: readonly KeptDraft[] = [
+  kept({
+    id: 'cellist-dress',
+    name: 'Wide-legged dress trouser',
+    personId: 'cellist',
+    setId: 'cellist-1',
+    day: '2026-10-21',
+    settings: { kneeGirth: 590, hemGirth: 630 },
+    set: { 'back.extension': 132.5 },
+  }),
+  kept({
+    id: 'rigger-work',
+    name: 'Work trousers',
+    personId: 'stage-rigger',
+    setId: 'stage-rigger-1',
+    day: '2026-10-19',
+    settings: { kneeGirth: 19.5 * 25.4, hemGirth: 18 * 25.4 },
+  }),
+  kept({
+    id: 'puppeteer-black',
+    name: 'Black stage trousers',
+    personId: 'lead-puppeteer',
+    setId: 'lead-puppeteer-2',
+    day: '2026-10-12',
+    settings: { kneeGirth: 440, hemGirth: 400 },
+  }),
+  kept({
+    id: 'bargee-shorts',
+    name: 'Shorts',
+    personId: 'bargee',
+    setId: 'bargee-1',
+    day: '2026-09-30',
+    settings: { insideLength: 9 * 25.4, hemGirth: 26.5 * 25.4 },
+  }),
+  kept({
+    id: 'lamp-plain',
+    name: 'Plain trousers',
+    personId: 'lamp-operator',
+    setId: 'lamp-operator-1',
+    day: '2026-09-24',
+    choices: { variant: 'surplus-shared' },
+  }),
+  kept({
+    id: 'cook-kitchen',
+    name: 'Kitchen trousers',
+    personId: 'cook',
+    setId: 'cook-1',
+    day: '2026-09-12',
+    settings: { hipEase: 40 },
+  }),
+  kept({
+    id: 'ticket-plain',
+    name: 'Front of house trousers',
+    personId: 'ticket-seller',
+    setId: 'ticket-seller-1',
+    day: '2026-09-02',
+  }),
+];
+
+/** The demo workroom as a workbook. */
+export const DEMO_WORKBOOK: Pick<Workbook, 'people' | 'drafts'> = { people: [...PEOPLE], drafts: [...DRAFTS] };
