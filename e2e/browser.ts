@@ -45,7 +45,12 @@ export async function startBrowser(width = 1280, height = 800): Promise<Browser>
 
 /** Gives the page a viewport of exactly this size. */
 export async function resize(driver: Browser['driver'], width: number, height: number, mobile = false): Promise<void> {
-  await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile });
+  await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+    width,
+    height,
+    deviceScaleFactor: 1,
+    mobile,
+  });
 }
 
 /** What the page has complained of since the last call: errors and uncaught exceptions. */

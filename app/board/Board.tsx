@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
+import { useCallback, useMemo, useRef, useState, type PointerEvent } from 'react';
 import type { EdgeName } from '../../core/draft/index.js';
 import { edgeLengths } from '../../core/draft/index.js';
 import type { Point } from '../../core/geometry/index.js';
@@ -8,12 +8,12 @@ import { formatLength } from '../../core/units/index.js';
 import { usePreferences } from '../store/preferences.js';
 import { useComputed, useTape, useWork } from '../store/work-context.js';
 import { arrange, boardBox, toBoard } from './arrange.js';
-import { sewnTo, UNLIT, useBoard } from './board-store.js';
+import { sewnTo, UNLIT, useBoard, type TakenPoint } from './board-store.js';
 import { BoardTools } from './BoardTools.js';
 import { FrameLines } from './FrameLines.js';
 import { HandleLayer } from './HandleLayer.js';
 import { Legend } from './Legend.js';
-import { readBetween, takePoint, type TakenPoint } from './measuring.js';
+import { readBetween, takePoint } from './measuring.js';
 import { GhostOutline, PieceDrawing } from './PieceDrawing.js';
 import { Rulers } from './Rulers.js';
 import { Tag } from './Tag.js';
@@ -42,9 +42,10 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
   const allowances = useWork(({ work }) => work.draft.allowances);
   const tape = useTape();
   const { arrangement, showCut, showConstruction } = usePreferences();
-  const { inHand, lit, tool, legend, set } = useBoard();
+  const { inHand, lit, tool, taken, legend, set } = useBoard();
   const kept = useView((s) => s.view);
   const block = draft?.block;
+  const worked = draft?.worked;
   const arranged = useMemo(() => block && arrange(block, arrangement), [block, arrangement]);
   // While a value changes the board must not jump: it is fitted anew only for another size, piece of work or layout.
   const fitted = useFitted(block && arranged && size ? { block, arranged, size, arrangement } : undefined);
@@ -52,16 +53,11 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
   const navigation = useNavigation(svg, view);
   const [pointer, setPointer] = useState<Point>();
   const [panning, setPanning] = useState(false);
-  const [taken, setTaken] = useState<readonly TakenPoint[]>([]);
 
   const estimated = useMemo(
-    () => new Set(LEVELS.map(([name]) => name).filter((name) => draft?.worked.ledger.get(name)?.restsOnEstimate)),
-    [draft?.worked.ledger],
+    () => new Set(LEVELS.map(([name]) => name).filter((name) => worked?.ledger.get(name)?.restsOnEstimate)),
+    [worked],
   );
-
-  useEffect(() => {
-    if (tool === 'hand') setTaken([]);
-  }, [tool]);
 
   const point = useCallback(
     (panel: PanelName) =>
@@ -93,7 +89,7 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
     const at = screenPoint(event);
     if (tool === 'measure') {
       const next = take(at);
-      if (next) setTaken(taken.length === 1 ? [...taken, next] : [next]);
+      if (next) set({ taken: taken.length === 1 ? [...taken, next] : [next] });
       return;
     }
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -144,7 +140,7 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
         }}
         onKeyDown={(event) => {
           if (event.target !== event.currentTarget || !size) return;
-          if (event.key === 'Escape' && taken.length > 0) setTaken([]);
+          if (event.key === 'Escape' && taken.length > 0) set({ taken: [] });
           if (event.ctrlKey || event.metaKey) return;
           if (navigation.key(event.key, { x: size.width / 2, y: size.height / 2 })) event.preventDefault();
         }}

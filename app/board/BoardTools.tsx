@@ -99,7 +99,7 @@ export function BoardTools({ view, size }: { view: View | undefined; size: Scree
         label="Measure on the board"
         pressed={tool === 'measure'}
         on={() => {
-          set({ tool: tool === 'measure' ? 'hand' : 'measure' });
+          set({ tool: tool === 'measure' ? 'hand' : 'measure', taken: [] });
         }}
       >
         <Straighten />

@@ -9,7 +9,7 @@ import { UNLIT, useBoard, type Lit } from './board-store.js';
 
 const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
   in: { sign: '✓', word: 'in band' },
-  near: { sign: '≈', word: 'near its band' },
+  near: { sign: '△', word: 'near its band' },
   out: { sign: '✕', word: 'out of band' },
   unknown: { sign: '?', word: 'not known' },
 };
@@ -33,7 +33,7 @@ export function bandOf(check: Check, tape: Tape): string {
   return `${figure(check, low, tape)} to ${figure(check, high, tape)}`;
 }
 
-const WIDTH = 70;
+const WIDTH = 62;
 
 /** A band with a pointer: the band fills the middle, figures beyond it are held at the ends. */
 function Gauge({ check }: { check: Check }) {
@@ -112,15 +112,13 @@ const GaugeButton = memo(function GaugeButton({
       onBlur={dim}
       onClick={onOpen}
     >
-      <span className="name">
+      <span className="name">{check.label}</span>
+      <Gauge check={check} />
+      <span className="said" style={check.restsOnEstimate ? { fontStyle: 'italic' } : undefined}>
         <span className="verdict" data-verdict={check.verdict}>
           {sign}
         </span>
-        {check.label}
-      </span>
-      <Gauge check={check} />
-      <span className="said" style={check.restsOnEstimate ? { fontStyle: 'italic' } : undefined}>
-        {check.restsOnEstimate ? '≈ ' : ''}
+        {check.restsOnEstimate ? '≈' : ''}
         {said(check, tape) || word}
       </span>
     </button>

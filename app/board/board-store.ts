@@ -2,11 +2,18 @@ import { create } from 'zustand';
 import type { CheckId } from '../../core/check/index.js';
 import type { EdgeName } from '../../core/draft/index.js';
 import type { Levels, PanelName } from '../../core/method/index.js';
+import type { Point } from '../../core/geometry/index.js';
 
 /** An edge of a panel. */
 export interface EdgeRef {
   readonly panel: PanelName;
   readonly edge: EdgeName;
+}
+
+/** A point taken with the measuring tool: on the board, and on which seam where it lies on one. */
+export interface TakenPoint {
+  readonly at: Point;
+  readonly on: (EdgeRef & { readonly length: number }) | undefined;
 }
 
 /** What is lit on board and tape: pointed at on either side. */
@@ -22,9 +29,11 @@ interface BoardState {
   /** The piece whose handles are out. */
   readonly inHand: PanelName;
   readonly tool: 'hand' | 'measure';
+  /** The points taken with the measuring tool: none, one or two. */
+  readonly taken: readonly TakenPoint[];
   readonly legend: boolean;
   readonly lit: Lit;
-  readonly set: (change: Partial<Pick<BoardState, 'inHand' | 'tool' | 'legend' | 'lit'>>) => void;
+  readonly set: (change: Partial<Pick<BoardState, 'inHand' | 'tool' | 'taken' | 'legend' | 'lit'>>) => void;
 }
 
 /** Nothing lit. */
@@ -34,6 +43,7 @@ export const UNLIT: Lit = { edges: [] };
 export const useBoard = create<BoardState>()((set) => ({
   inHand: 'back',
   tool: 'hand',
+  taken: [],
   legend: false,
   lit: UNLIT,
   set: (change) => {

@@ -2,13 +2,7 @@ import { distance, nearestPlace, type Point } from '../../core/geometry/index.js
 import { EDGE_NAMES, type Block } from '../../core/draft/index.js';
 import { PANEL_NAMES } from '../../core/method/index.js';
 import { toBoard, toPanel, type Arranged } from './arrange.js';
-import type { EdgeRef } from './board-store.js';
-
-/** A point taken with the measuring tool: on the board, and on which seam where it lies on one. */
-export interface TakenPoint {
-  readonly at: Point;
-  readonly on: (EdgeRef & { readonly length: number }) | undefined;
-}
+import type { TakenPoint } from './board-store.js';
 
 /** What two taken points measure, in mm. */
 export interface Reading {

@@ -59,8 +59,8 @@ export const TilePreview = memo(function TilePreview({
               width={plan.stepX}
               height={plan.stepY}
               fill="none"
-              stroke="var(--quiet)"
-              strokeWidth={1}
+              stroke="var(--frame)"
+              strokeWidth={0.7}
               vectorEffect="non-scaling-stroke"
             />
             <text x={tile.box.minX + 8} y={tile.box.minY + 30} fontSize={26} fill="var(--quiet)">

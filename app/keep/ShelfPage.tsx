@@ -11,13 +11,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { sheetById } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import {
-  newDraft,
-  newPerson,
-  type KeptDraft,
-  type Person,
-  type Work,
-} from '../../core/kept/index.js';
+import { newDraft, newPerson, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
 import { saveFile } from '../shared/save-file.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf, useShelfChange, useStartOver } from '../store/queries.js';
@@ -208,9 +202,13 @@ export function ShelfPage() {
         >
           New draft
         </Button>
-        <Button variant="outlined" onClick={() => {
+        <Button
+          variant="outlined"
+          onClick={() => {
             void exportBook();
-          }} disabled={rows.length + idle.length === 0}>
+          }}
+          disabled={rows.length + idle.length === 0}
+        >
           Save workbook
         </Button>
         <Button variant="outlined" onClick={() => file.current?.click()}>

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { lineLabel, sheetById } from '../../core/method/index.js';
@@ -51,6 +51,21 @@ export function closeWork(room: RoomId, draftId: string): void {
   opened.delete(key);
 }
 
+const comparable = (work: Work): string => JSON.stringify({ ...work, draft: { ...work.draft, changed: '' } });
+
+/**
+ * Opens work from the shelf. What is still open is used as it is, unless the shelf has moved on while it lay untouched:
+ * renamed, undone, opened from a file, or changed in another window.
+ */
+function openFromShelf(room: RoomId, shelved: Work, revisions: Revisions): { open: OpenWork; autosave: Autosave } {
+  const known = opened.get(`${room} ${shelved.draft.id}`);
+  const saved = known?.autosave.state.getState().save === 'saved';
+  if (known && saved && comparable(known.open.state.getState().work) !== comparable(shelved)) {
+    closeWork(room, shelved.draft.id);
+  }
+  return openOnce(room, shelved, revisions);
+}
+
 /** The room for one draft: walk, head, board, bench and tape. */
 export function Workroom() {
   const { room: roomName, draftId = '', station } = useParams();
@@ -59,22 +74,9 @@ export function Workroom() {
   const [visit, setVisit] = useState(0);
   const draft = shelf.data?.drafts.find((d) => d.id === draftId);
   const person = shelf.data?.people.find((p) => p.id === draft?.value.personId);
-  const here = useMemo(() => {
-    if (!draft || !person) return undefined;
-    const known = opened.get(`${room} ${draftId}`);
-    // The shelf may have moved on while this work lay untouched: renamed, undone, opened from a file, another window.
-    const kept = known?.open.state.getState().work;
-    const strip = (w: Work): string => JSON.stringify({ ...w, draft: { ...w.draft, changed: '' } });
-    const shelved: Work = { person: person.value, draft: draft.value };
-    if (known && kept && known.autosave.state.getState().save === 'saved' && strip(kept) !== strip(shelved))
-      closeWork(room, draftId);
-    return openOnce(room, shelved, { person: person.revision, draft: draft.revision });
-    // Opened anew only for another draft or when asked: every save of this window changes the shelf as well.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [room, draftId, draft !== undefined && person !== undefined, visit]);
 
   if (shelf.isPending) return <p className="page quiet">Opening the workroom …</p>;
-  if (!here) {
+  if (!draft || !person) {
     return (
       <main className="page">
         <h1>This draft is not here</h1>
@@ -86,20 +88,42 @@ export function Workroom() {
     );
   }
   return (
-    <WorkProvider value={here.open}>
+    <OpenRoom
+      key={`${room} ${draftId} ${visit}`}
+      room={room}
+      shelved={{ person: person.value, draft: draft.value }}
+      revisions={{ person: person.revision, draft: draft.revision }}
+      station={stationOf(station)}
+      onReload={() => {
+        closeWork(room, draftId);
+        void shelf.refetch().then(() => {
+          setVisit(visit + 1);
+        });
+      }}
+    />
+  );
+}
+
+interface OpenRoomProps {
+  readonly room: RoomId;
+  readonly shelved: Work;
+  readonly revisions: Revisions;
+  readonly station: StationId;
+  readonly onReload: () => void;
+}
+
+/** The work is opened once: every save of this window changes the shelf as well. */
+function OpenRoom({ room, shelved, revisions, station, onReload }: OpenRoomProps) {
+  const [{ open, autosave }] = useState(() => openFromShelf(room, shelved, revisions));
+  return (
+    <WorkProvider value={open}>
       <Room
-        key={draftId}
         room={room}
-        draftId={draftId}
-        station={stationOf(station)}
-        autosave={here.autosave}
-        open={here.open}
-        onReload={() => {
-          closeWork(room, draftId);
-          void shelf.refetch().then(() => {
-            setVisit(visit + 1);
-          });
-        }}
+        draftId={shelved.draft.id}
+        station={station}
+        autosave={autosave}
+        open={open}
+        onReload={onReload}
       />
     </WorkProvider>
   );
@@ -190,7 +214,7 @@ function Room({ room, draftId, station, autosave, open, onReload }: RoomProps) {
       ...(sheet?.lines ?? []).map((l) => ({
         id: `line-${l.name.replace('.', '-')}`,
         kind: 'Parameter',
-        label: lineLabel(sheet ?? ({ lines: [] as never, settings: [] } as never), l.name),
+        label: sheet ? lineLabel(sheet, l.name) : l.name,
         go: focusLine(l.name),
       })),
     ];

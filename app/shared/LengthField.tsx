@@ -1,5 +1,5 @@
 import { memo, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
-import { exactFigure, handStep, readLength, snapTo, type Unit } from '../../core/units/index.js';
+import { exactFigure, formatFigure, handStep, readLength, snapTo, tapeFor, type Unit } from '../../core/units/index.js';
 
 /** Where a shown value comes from. */
 export type FieldSource = 'sheet' | 'hand' | 'estimate' | 'measured';
@@ -23,11 +23,12 @@ interface LengthFieldProps {
 /** Typed text is taken over after a pause of this many milliseconds. */
 const PAUSE = 800;
 
-function shown(mm: number | undefined, unit: Unit): string {
+/** A figure that was typed in this unit comes back as it was typed; any other is set to the tape. */
+function shown(mm: number | undefined, unit: Unit, source: FieldSource | undefined): string {
   if (mm === undefined) return '';
   const exact = exactFigure(mm, unit);
-  // A figure that a formula made is shown to the tape; one that was typed is shown as it was typed.
-  return exact.length <= 7 ? exact : exactFigure(snapTo(mm, unit === 'in' ? 25.4 / 64 : 0.1), unit);
+  const typed = unit === 'in' ? !exact.includes('.') : !/\.\d{3}/.test(exact);
+  return source === 'sheet' || source === 'estimate' || !typed ? formatFigure(mm, tapeFor(unit)) : exact;
 }
 
 /**
@@ -41,7 +42,7 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
   const [text, setText] = useState<string>();
   const [wrong, setWrong] = useState<string>();
   const timer = useRef<number>(undefined);
-  const value = text ?? shown(mm, unit);
+  const value = text ?? shown(mm, unit, source);
 
   useEffect(
     () => () => {

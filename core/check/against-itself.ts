@@ -211,7 +211,7 @@ export function checkAgainstItself(block: Block): Check[] {
     }),
     figured({
       id: 'inseamWalkBelow',
-      label: 'Inseam below the knee',
+      label: 'Below knee',
       kind: 'length',
       value: below(front) - below(back),
       low: -1,

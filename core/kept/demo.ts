@@ -1,5 +1,5 @@
 import { toMm, type Unit } from '../units/index.js';
-import { HOUSE_ALLOWANCES } from '../piece/index.js';
+import { houseAllowances } from '../piece/index.js';
 import { HOUSE_RULES } from '../draft/index.js';
 import type { Figure, MeasurementId } from '../measure/index.js';
 import type { KeptDraft, MeasurementSet, Person, Workbook } from '../workbook/index.js';
@@ -135,7 +135,7 @@ const kept = (d: DemoDraft): KeptDraft => ({
   choices: d.choices ?? {},
   rules: { ...HOUSE_RULES },
   set: d.set ?? {},
-  allowances: { ...HOUSE_ALLOWANCES },
+  allowances: { ...houseAllowances(PEOPLE.find((p) => p.id === d.personId)?.unit ?? 'cm') },
   created: `${d.day}T09:00:00.000Z`,
   changed: `${d.day}T09:30:00.000Z`,
 });

@@ -1,5 +1,5 @@
 import { EMPTY_INPUT, type DraftInput } from '../chain/index.js';
-import { HOUSE_ALLOWANCES } from '../piece/index.js';
+import { houseAllowances } from '../piece/index.js';
 import type { Unit } from '../units/index.js';
 import type { KeptDraft, MeasurementSet, Person } from '../workbook/index.js';
 
@@ -53,7 +53,7 @@ export function newDraft(newId: () => string, person: Person, name: string, now:
     choices: { ...choices },
     rules: { ...rules },
     set: { ...set },
-    allowances: { ...HOUSE_ALLOWANCES },
+    allowances: { ...houseAllowances(person.unit) },
     created: stamp,
     changed: stamp,
   };

@@ -16,12 +16,24 @@ import {
   type Point,
 } from '../geometry/index.js';
 import type { EdgeName, Panel } from '../draft/index.js';
+import type { Unit } from '../units/index.js';
 
 /** How much is added outside the stitching line of each edge, in mm. */
 export type Allowances = Readonly<Record<EdgeName, number>>;
 
-/** The house allowances in mm: 1.5 cm at the long seams, 1 cm at waist and rise, a hem of 4 cm. */
+/** The metric house allowances: 1.5 cm at the long seams, 1 cm at waist and rise, a hem of 4 cm. */
 export const HOUSE_ALLOWANCES: Allowances = { waist: 10, side: 15, inseam: 15, rise: 10, hem: 40 };
+
+const INCH_ALLOWANCES: Allowances = {
+  waist: 0.375 * 25.4,
+  side: 0.625 * 25.4,
+  inseam: 0.625 * 25.4,
+  rise: 0.375 * 25.4,
+  hem: 1.5 * 25.4,
+};
+
+/** The house allowances, in mm, for a maker's unit: for inches 5/8 at the long seams, 3/8 at waist and rise, a hem of 1 1/2. */
+export const houseAllowances = (unit: Unit): Allowances => (unit === 'in' ? INCH_ALLOWANCES : HOUSE_ALLOWANCES);
 
 /** A corner whose mitre would reach further than this many widths is cut off square. */
 const LONGEST_MITRE = 3;

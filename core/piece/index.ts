@@ -1,3 +1,3 @@
-export { cutLine, HOUSE_ALLOWANCES, type Allowances } from './allowance.js';
+export { cutLine, HOUSE_ALLOWANCES, houseAllowances, type Allowances } from './allowance.js';
 export { notchesOf, type Notch } from './notch.js';
 export { piecesOf, type Piece } from './piece.js';

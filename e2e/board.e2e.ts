@@ -1,0 +1,209 @@
+import { Key } from 'selenium-webdriver';
+import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from 'vitest';
+import { complaints, startBrowser, type Browser } from './browser.js';
+import { RoomPage } from './room-page.js';
+
+let browser: Browser;
+let room: RoomPage;
+
+beforeAll(async () => {
+  browser = await startBrowser();
+  room = new RoomPage(browser, inject('address'));
+});
+afterAll(() => browser.quit());
+afterEach(async () => {
+  expect(await complaints(browser.driver)).toEqual([]);
+});
+
+const cellist = '/demo/draft/cellist-dress';
+
+/** Presses a handle and moves it without letting go. */
+async function hold(handle: string, x: number, y: number): Promise<void> {
+  const grip = await room.handle(handle);
+  await room.driver.actions().move({ origin: grip }).press().move({ origin: 'pointer', x, y, duration: 60 }).perform();
+}
+const letGo = (): Promise<void> => room.driver.actions().release().perform();
+
+describe('on the board', () => {
+  it('shows figure and ghost while a handle is held, and gives the drag up on Escape', async () => {
+    await room.visit(`${cellist}/draft`);
+    await room.find('[data-handle="back.crotch"]');
+    const rise = await room.edge('back.rise');
+    const extension = await room.valueOf('Crotch extension');
+    await hold('back.crotch', 20, 0);
+    expect(await room.text('.tag')).toMatch(/crotch extension \d+(\.\d+)? cm/);
+    expect(await room.has('.ghost')).toBe(true);
+    expect(await room.edge('back.rise')).not.toBe(rise);
+    await room.keys(Key.ESCAPE);
+    await letGo();
+    expect(await room.edge('back.rise')).toBe(rise);
+    expect(await room.valueOf('Crotch extension')).toBe(extension);
+    expect(await room.has('.ghost')).toBe(false);
+  });
+
+  it('moves in steps of the tape, finer with Shift, and one drag is one undo', async () => {
+    await room.drag('back.crotch', 23, 0);
+    const coarse = Number(await room.valueOf('Crotch extension'));
+    expect((coarse * 4) % 1).toBeCloseTo(0, 9);
+    await room.driver.actions().keyDown(Key.SHIFT).perform();
+    await room.drag('back.crotch', 3, 0);
+    await room.driver.actions().keyUp(Key.SHIFT).perform();
+    const fine = Number(await room.valueOf('Crotch extension'));
+    expect((fine * 10) % 1).toBeCloseTo(0, 6);
+    expect(fine).not.toBe(coarse);
+    await room.press('Undo');
+    expect(Number(await room.valueOf('Crotch extension'))).toBe(coarse);
+    await room.press('Undo');
+    expect(await room.valueOf('Crotch extension')).toBe('13.25');
+  });
+
+  it('turns the seat line at constant length with Ctrl', async () => {
+    const reach = async (): Promise<number> => {
+      const sum = await room.text('[data-line="back.seatAngle"] .sum');
+      const [, across = '', up = ''] = /in ([\d.]+) cm over up ([\d.]+) cm/.exec(sum) ?? [];
+      return Math.hypot(Number(across), Number(up));
+    };
+    const before = await reach();
+    await room.driver.actions().keyDown(Key.CONTROL).perform();
+    await room.drag('back.seat', -25, 4);
+    await room.driver.actions().keyUp(Key.CONTROL).perform();
+    expect(Math.abs((await reach()) - before)).toBeLessThan(0.15);
+    expect((Number(await room.valueOf('Seat angle')) * 2) % 1).toBeCloseTo(0, 6);
+    await room.press('Undo');
+  });
+
+  it('moves darts by apex and leg, and centre front on the front', async () => {
+    const length = Number(await room.valueOf('Dart length'));
+    await room.drag('back.dart-0-apex', 0, 12);
+    expect(Number(await room.valueOf('Dart length'))).toBeGreaterThan(length);
+    const intake = Number(await room.valueOf('Dart intake'));
+    await room.drag('back.dart-0-sideLeg', -6, 0);
+    expect(Number(await room.valueOf('Dart intake'))).toBeGreaterThan(intake);
+    await room.keys('f');
+    const lift = Number(await room.valueOf('Centre lift'));
+    await room.drag('front.seat', 0, 8);
+    expect(Number(await room.valueOf('Centre lift'))).toBeLessThan(lift);
+    for (let i = 0; i < 3; i++) await room.press('Undo');
+  });
+
+  it('gives a line back to the sheet', async () => {
+    await room.keys('f');
+    expect(await room.sourceOf('back.extension')).toBe('hand');
+    await room.press('Give crotch extension back to the sheet');
+    expect(await room.sourceOf('back.extension')).toBe('sheet');
+    expect(await room.text('[data-line="back.extension"] .sum')).toMatch(/^back hip width [\d.]+ ÷ 2$/);
+    await room.press('Undo');
+  });
+
+  it('shows what a check is about, and which checks a seam is in', async () => {
+    const gauge = await room.find('[data-check="sideWalk"]');
+    await room.driver.actions().move({ origin: gauge }).perform();
+    expect(await (await room.find('[data-edge="front.side"]')).getAttribute('class')).toContain('lit');
+    expect(await (await room.find('[data-edge="back.side"]')).getAttribute('class')).toContain('lit');
+    const hem = await room.find('[data-edge="back.inseam"]');
+    const at = await room.driver.executeScript<{ x: number; y: number }>(
+      'const e=arguments[0];const p=e.getPointAtLength(e.getTotalLength()*0.3).matrixTransform(e.getScreenCTM());return {x:Math.round(p.x),y:Math.round(p.y)}',
+      hem,
+    );
+    await room.driver.actions().move({ x: at.x, y: at.y }).perform();
+    expect(await room.text('.tag')).toMatch(/Back inseam\n?.*\d+\.\d cm/s);
+    expect(await (await room.find('[data-edge="front.inseam"]')).getAttribute('class')).toContain('lit');
+    expect(await (await room.find('[data-check="inseamWalk"]')).getAttribute('data-lit')).toBe('true');
+  });
+
+  it('opens the page of checks with figures and bands', async () => {
+    await room.press('Open the page of checks');
+    const page = await room.text('.check-page');
+    expect(page).toContain('Against the body');
+    expect(page).toMatch(/Hip\s+104\.\d cm/);
+    await room.press('Close the page of checks');
+  });
+
+  it('measures between two points, and along a seam', async () => {
+    await room.press('Measure on the board');
+    const hem = await room.find('[data-edge="front.hem"]');
+    const ends = await room.driver.executeScript<{ x: number; y: number }[]>(
+      'const e=arguments[0];return [0.02,0.98].map(s=>{const p=e.getPointAtLength(e.getTotalLength()*s).matrixTransform(e.getScreenCTM());return {x:Math.round(p.x),y:Math.round(p.y)}})',
+      hem,
+    );
+    for (const { x, y } of ends) await room.driver.actions().move({ x, y }).click().perform();
+    const said = await room.text('.tag');
+    const straight = Number(/Straight ([\d.]+)/.exec(said)?.[1]);
+    const along = Number(/along the seam ([\d.]+)/.exec(said)?.[1]);
+    expect(straight).toBeGreaterThan(27);
+    expect(straight).toBeLessThan(31);
+    expect(along).toBeCloseTo(straight, 1);
+    await room.press('Measure on the board');
+  });
+
+  it('pans, zooms and shows all again; lays the creases on one another', async () => {
+    const place = async (): Promise<number> => (await (await room.find('[data-edge="front.hem"]')).getRect()).width;
+    const shown = await place();
+    await room.press('Zoom in');
+    expect(await place()).toBeGreaterThan(shown * 1.2);
+    await room.press('Show all');
+    expect(await place()).toBeCloseTo(shown, 0);
+    await room.press('What is shown');
+    await room.driver.findElement({ xpath: '//li[contains(., "Crease on crease")]' }).click();
+    await room.keys(Key.ESCAPE);
+    const middle = async (edge: string): Promise<number> => {
+      const box = await (await room.find(`[data-edge="${edge}"]`)).getRect();
+      return box.x + box.width / 2;
+    };
+    await room.until(
+      'the creases do not meet',
+      async () => Math.abs((await middle('front.hem')) - (await middle('back.hem'))) < 2,
+    );
+    await room.press('What is shown');
+    await room.driver.findElement({ xpath: '//li[contains(., "Side seams together")]' }).click();
+    await room.keys(Key.ESCAPE);
+  });
+});
+
+describe('bad input', () => {
+  it('keeps the last good draft and says field, value and way out', async () => {
+    await room.visit('/demo/draft/puppeteer-black/measure');
+    const rise = await room.edge('back.rise');
+    for (const [typed, part] of [
+      ['abc', 'is not a length'],
+      ['0', 'cannot be drafted'],
+      ['-5', 'cannot be drafted'],
+      ['9000', 'cannot be drafted'],
+    ] as const) {
+      await room.enter('Inseam', typed);
+      expect(await room.text('[data-line="inseam"] .problem')).toContain(part);
+      expect(await room.text('[data-line="inseam"] .problem')).toContain('Inseam');
+      expect(await room.edge('back.rise')).toBe(rise);
+      expect(await room.valueOf('Inseam')).toBe(typed);
+    }
+    await room.enter('Inseam', '77');
+    expect(await room.has('[data-line="inseam"] .problem')).toBe(false);
+  });
+
+  it('offers the figure that was meant where a unit slipped or digits were swapped', async () => {
+    await room.visit('/demo/draft/ticket-plain/measure');
+    await room.press('Change to 84.0 cm');
+    expect(await room.valueOf('Waist')).toBe('84');
+    expect(await room.has('.doubt')).toBe(false);
+    await room.press('Undo');
+  });
+
+  it('refuses a hand-set value that no piece can have', async () => {
+    await room.visit('/demo/draft/puppeteer-black/draft');
+    const rise = await room.edge('back.rise');
+    await room.enter('Crotch extension', '0.2');
+    expect(await room.text('[data-line="back.extension"] .problem')).toContain('too small');
+    expect(await room.text('.board-message')).toContain('The last good draft stays');
+    expect(await room.edge('back.rise')).toBe(rise);
+    await room.press('Give crotch extension back to the sheet');
+    expect(await room.has('.board-message')).toBe(false);
+  });
+
+  it('leaves what is missing open, and says so', async () => {
+    await room.visit('/demo');
+    await (await room.driver.findElement({ xpath: '//li[contains(., "Apprentice")]//button' })).click();
+    expect(await room.text('.board-empty')).toContain('Missing: 1');
+    await room.enter('Inseam', '52');
+    expect((await room.edge('front.rise')).length).toBeGreaterThan(20);
+  });
+});

@@ -1,0 +1,127 @@
+import { readdir, stat } from 'node:fs/promises';
+import { join } from 'node:path';
+import { By, Key, until, type WebElement } from 'selenium-webdriver';
+import type { Browser } from './browser.js';
+
+const WAIT = 10_000;
+
+/** The application in the maker's words: what one sees, types, drags and reads. */
+export class RoomPage {
+  readonly browser: Browser;
+  readonly address: string;
+
+  constructor(browser: Browser, address: string) {
+    this.browser = browser;
+    this.address = address;
+  }
+
+  get driver(): Browser['driver'] {
+    return this.browser.driver;
+  }
+
+  async visit(path: string): Promise<void> {
+    await this.driver.get(this.address + path);
+  }
+
+  find(css: string): Promise<WebElement> {
+    return this.driver.wait(until.elementLocated(By.css(css)), WAIT, `nothing matches ${css}`);
+  }
+
+  async has(css: string): Promise<boolean> {
+    return (await this.driver.findElements(By.css(css))).length > 0;
+  }
+
+  /** Waits until `test` holds, and says `what` did not come where it never does. */
+  async until(what: string, test: () => Promise<boolean>): Promise<void> {
+    await this.driver.wait(async () => test().catch(() => false), WAIT, what);
+  }
+
+  async press(label: string): Promise<void> {
+    const button = await this.driver.wait(
+      until.elementLocated(
+        By.xpath(`//*[self::button or self::a][normalize-space()="${label}" or @aria-label="${label}"]`),
+      ),
+      WAIT,
+      `no button “${label}”`,
+    );
+    await this.driver.wait(until.elementIsEnabled(button), WAIT);
+    await button.click();
+  }
+
+  async fieldFor(label: string): Promise<WebElement> {
+    const xpath = `//aside//input[@aria-label="${label}" or @id=//aside//label[normalize-space()="${label}"]/@for]`;
+    return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `no field “${label}”`);
+  }
+
+  /** Types into a field and leaves it with Enter. */
+  async enter(label: string, text: string): Promise<void> {
+    const field = await this.fieldFor(label);
+    await field.click();
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
+  }
+
+  async valueOf(label: string): Promise<string> {
+    return (await this.fieldFor(label)).getAttribute('value');
+  }
+
+  /** The text of everything that stands under a selector. */
+  async text(css: string): Promise<string> {
+    return (await this.find(css)).getText();
+  }
+
+  async keys(...keys: string[]): Promise<void> {
+    await this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  }
+
+  async chord(...keys: string[]): Promise<void> {
+    await (await this.driver.switchTo().activeElement()).sendKeys(Key.chord(...keys));
+  }
+
+  /** Takes hold of a handle, such as `back.crotch`, moves it by pixels and lets go. */
+  async drag(handle: string, x: number, y: number): Promise<void> {
+    const grip = await this.handle(handle);
+    await this.driver
+      .actions()
+      .move({ origin: grip })
+      .press()
+      .move({ origin: 'pointer', x: Math.round(x / 2), y: Math.round(y / 2), duration: 60 })
+      .move({ origin: 'pointer', x: x - Math.round(x / 2), y: y - Math.round(y / 2), duration: 60 })
+      .release()
+      .perform();
+  }
+
+  /** The middle of a handle. */
+  handle(name: string): Promise<WebElement> {
+    return this.find(`[data-handle="${name}"] .grip`);
+  }
+
+  /** The path data of an edge, such as `back.rise`, in board millimetres. */
+  async edge(name: string): Promise<string> {
+    return (await this.find(`[data-edge="${name}"]`)).getAttribute('d');
+  }
+
+  /** Where a line's figure comes from: sheet, hand or estimate. */
+  async sourceOf(line: string): Promise<string> {
+    return (await this.find(`[data-line="${line}"] .field`)).getAttribute('data-source');
+  }
+
+  async saved(): Promise<void> {
+    await this.until('the draft is not saved', async () => (await this.text('[data-testid="saved"]')) === 'Saved');
+  }
+
+  /** A file that the page has saved, once it is whole. */
+  async download(ending: string): Promise<string> {
+    let found = '';
+    await this.until(`no ${ending} was saved`, async () => {
+      const names = (await readdir(this.browser.downloads)).filter((n) => n.endsWith(ending));
+      const [name] = names;
+      if (name === undefined) return false;
+      found = join(this.browser.downloads, name);
+      return (await stat(found)).size > 0;
+    });
+    return found;
+  }
+}

@@ -1,0 +1,155 @@
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import { readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Key } from 'selenium-webdriver';
+import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from 'vitest';
+import { complaints, resize, startBrowser, type Browser } from './browser.js';
+import { RoomPage } from './room-page.js';
+
+let browser: Browser;
+let room: RoomPage;
+
+beforeAll(async () => {
+  browser = await startBrowser();
+  room = new RoomPage(browser, inject('address'));
+});
+afterAll(() => browser.quit());
+afterEach(async () => {
+  expect(await complaints(browser.driver)).toEqual([]);
+});
+
+const names = async (): Promise<string[]> =>
+  room.driver.executeScript('return [...document.querySelectorAll(".shelf [data-draft]")].map(e=>e.dataset.draft)');
+
+describe('the shelf', () => {
+  it('shows the demo workroom with pictures of the real pieces', async () => {
+    await room.visit('/demo');
+    await room.find('.shelf polygon');
+    expect(await names()).toHaveLength(7);
+    expect(await room.text('.page')).toContain('Apprentice');
+  });
+
+  it('copies, renames and deletes, and undoes each', async () => {
+    await room.press('Copy Work trousers');
+    await room.until('no copy', async () => (await names()).includes('Work trousers, copy'));
+    await room.press('Rename Work trousers, copy');
+    await room.keys(Key.chord(Key.CONTROL, 'a'), 'Climbing trousers', Key.ENTER);
+    await room.until('not renamed', async () => (await names()).includes('Climbing trousers'));
+    await room.press('Delete Climbing trousers');
+    await room.until('not deleted', async () => !(await names()).includes('Climbing trousers'));
+    for (const expected of ['Climbing trousers', 'Work trousers, copy']) {
+      await room.press('Undo');
+      await room.until(`no ${expected}`, async () => (await names()).includes(expected));
+    }
+    await room.press('Undo');
+    await room.until('the copy stays', async () => (await names()).length === 7);
+  });
+
+  it.each([
+    ['damaged.json', '{"format": "upstride-workbook", "version": 1, "people": [', 'damaged'],
+    ['foreign.json', '{"hello": 1}', 'not an Upstride workbook'],
+    ['newer.json', '{"format": "upstride-workbook", "version": 99}', 'newer Upstride'],
+    [
+      'holed.json',
+      '{"format": "upstride-workbook", "version": 1, "written": "2026-01-01T00:00:00.000Z", "people": [], "drafts": [{"id": 3}]}',
+      'drafts.0',
+    ],
+  ])('refuses %s in a sentence and changes nothing', async (name, text, part) => {
+    const before = await names();
+    const file = join(await mkdtemp(join(tmpdir(), 'upstride-')), name);
+    await writeFile(file, text);
+    await (await room.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
+    await room.until(`no word of ${part}`, async () => (await room.text('.problem')).includes(part));
+    expect(await room.text('.problem')).toContain('Nothing was changed');
+    expect(await names()).toEqual(before);
+  });
+
+  it('is put back as it came', async () => {
+    await room.press('Delete Shorts');
+    await room.until('not deleted', async () => (await names()).length === 6);
+    await room.press('Reset demo');
+    await room.until('not reset', async () => (await names()).length === 7);
+  });
+});
+
+describe('two windows', () => {
+  it('never overwrite one another unseen', async () => {
+    const first = await room.driver.getWindowHandle();
+    await room.visit('/demo/draft/lamp-plain/draft');
+    await room.find('[data-handle="back.crotch"]');
+    await room.driver.switchTo().newWindow('tab');
+    const second = await room.driver.getWindowHandle();
+    await room.visit('/demo/draft/lamp-plain/draft');
+    await room.enter('Hem width', '25');
+    await room.saved();
+    await room.driver.switchTo().window(first);
+    await room.enter('Knee width', '26');
+    expect(await room.text('.save-trouble')).toContain('changed in another window');
+    await room.press('Take the other');
+    await room.until('the other was not taken', async () => (await room.valueOf('Hem width')) === '25');
+    expect(await room.valueOf('Knee width')).not.toBe('26');
+    await room.driver.switchTo().window(second);
+    await room.driver.close();
+    await room.driver.switchTo().window(first);
+  });
+});
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+interface AxeResult {
+  readonly id: string;
+  readonly impact: string;
+  readonly nodes: readonly { readonly html: string }[];
+}
+
+const VIEWS = [
+  '/',
+  '/demo',
+  '/demo/draft/cook-kitchen/measure',
+  '/demo/draft/cook-kitchen/choose',
+  '/demo/draft/cook-kitchen/draft',
+  '/demo/draft/cook-kitchen/cut',
+];
+
+describe('for everyone', () => {
+  it.each(['light', 'dark'])('no view has a serious fault in the %s theme', async (theme) => {
+    await room.driver.executeScript(
+      `localStorage.setItem('upstride-preferences', JSON.stringify({ state: { theme: '${theme}' }, version: 1 }))`,
+    );
+    for (const view of VIEWS) {
+      await room.visit(view);
+      await room.until(
+        `${view} is empty`,
+        async () => (await room.driver.findElements({ css: 'svg polygon, svg path' })).length > 2,
+      );
+      await room.driver.executeScript(axeSource);
+      const faults = await room.driver.executeAsyncScript<AxeResult[]>('axe.run().then(r=>arguments[0](r.violations))');
+      const serious = faults.filter((f) => f.impact === 'serious' || f.impact === 'critical');
+      expect(serious.map((f) => `${view} ${f.id}: ${f.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual(
+        [],
+      );
+    }
+  });
+
+  it.each([
+    [1024, 768],
+    [768, 1024],
+    [390, 844],
+  ])('nothing runs off the side at %d × %d', async (width, height) => {
+    await resize(room.driver, width, height, width < 500);
+    for (const view of VIEWS) {
+      await room.visit(view);
+      await room.until(
+        `${view} is empty`,
+        async () => (await room.driver.findElements({ css: 'svg polygon, svg path' })).length > 2,
+      );
+      const over = await room.driver.executeScript<number>(
+        'return document.documentElement.scrollWidth - window.innerWidth',
+      );
+      expect([view, over <= 1]).toEqual([view, true]);
+    }
+    await resize(room.driver, 1280, 800);
+  });
+});
