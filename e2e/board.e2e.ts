@@ -1,4 +1,4 @@
-import { Key } from 'selenium-webdriver';
+import { Key, Origin } from 'selenium-webdriver';
 import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from 'vitest';
 import { complaints, startBrowser, type Browser } from './browser.js';
 import { RoomPage } from './room-page.js';
@@ -20,7 +20,12 @@ const cellist = '/demo/draft/cellist-dress';
 /** Presses a handle and moves it without letting go. */
 async function hold(handle: string, x: number, y: number): Promise<void> {
   const grip = await room.handle(handle);
-  await room.driver.actions().move({ origin: grip }).press().move({ origin: 'pointer', x, y, duration: 60 }).perform();
+  await room.driver
+    .actions()
+    .move({ origin: grip })
+    .press()
+    .move({ origin: Origin.POINTER, x, y, duration: 60 })
+    .perform();
 }
 const letGo = (): Promise<void> => room.driver.actions().release().perform();
 
@@ -201,7 +206,8 @@ describe('bad input', () => {
 
   it('leaves what is missing open, and says so', async () => {
     await room.visit('/demo');
-    await (await room.driver.findElement({ xpath: '//li[contains(., "Apprentice")]//button' })).click();
+    await room.find('.shelf li');
+    await room.driver.findElement({ xpath: '//li[contains(., "Apprentice")]//button' }).click();
     expect(await room.text('.board-empty')).toContain('Missing: 1');
     await room.enter('Inseam', '52');
     expect((await room.edge('front.rise')).length).toBeGreaterThan(20);

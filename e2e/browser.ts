@@ -18,7 +18,10 @@ const FLAGS = [
 
 /** A browser with a profile and a download folder of its own. */
 export interface Browser {
-  readonly driver: WebDriver & { sendDevToolsCommand: (name: string, parameters: object) => Promise<void> };
+  readonly driver: WebDriver & {
+    sendDevToolsCommand: (name: string, parameters: object) => Promise<void>;
+    sendAndGetDevToolsCommand: <T>(name: string, parameters: object) => Promise<T>;
+  };
   readonly downloads: string;
   readonly quit: () => Promise<void>;
 }

@@ -1,6 +1,6 @@
 import { readdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import { By, Key, until, type WebElement } from 'selenium-webdriver';
+import { By, Key, Origin, until, type WebElement } from 'selenium-webdriver';
 import type { Browser } from './browser.js';
 
 const WAIT = 10_000;
@@ -48,6 +48,11 @@ export class RoomPage {
     await button.click();
   }
 
+  /** Steps to a station by the walk. */
+  async goTo(station: 'measure' | 'choose' | 'draft' | 'cut'): Promise<void> {
+    await (await this.find(`.walk a[href$="/${station}"]`)).click();
+  }
+
   async fieldFor(label: string): Promise<WebElement> {
     const xpath = `//aside//input[@aria-label="${label}" or @id=//aside//label[normalize-space()="${label}"]/@for]`;
     return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `no field “${label}”`);
@@ -61,7 +66,7 @@ export class RoomPage {
   }
 
   async valueOf(label: string): Promise<string> {
-    return (await this.fieldFor(label)).getAttribute('value');
+    return (await (await this.fieldFor(label)).getAttribute('value')) ?? '';
   }
 
   /** The text of everything that stands under a selector. */
@@ -87,8 +92,8 @@ export class RoomPage {
       .actions()
       .move({ origin: grip })
       .press()
-      .move({ origin: 'pointer', x: Math.round(x / 2), y: Math.round(y / 2), duration: 60 })
-      .move({ origin: 'pointer', x: x - Math.round(x / 2), y: y - Math.round(y / 2), duration: 60 })
+      .move({ origin: Origin.POINTER, x: Math.round(x / 2), y: Math.round(y / 2), duration: 60 })
+      .move({ origin: Origin.POINTER, x: x - Math.round(x / 2), y: y - Math.round(y / 2), duration: 60 })
       .release()
       .perform();
   }
@@ -100,12 +105,12 @@ export class RoomPage {
 
   /** The path data of an edge, such as `back.rise`, in board millimetres. */
   async edge(name: string): Promise<string> {
-    return (await this.find(`[data-edge="${name}"]`)).getAttribute('d');
+    return (await (await this.find(`[data-edge="${name}"]`)).getAttribute('d')) ?? '';
   }
 
   /** Where a line's figure comes from: sheet, hand or estimate. */
   async sourceOf(line: string): Promise<string> {
-    return (await this.find(`[data-line="${line}"] .field`)).getAttribute('data-source');
+    return (await (await this.find(`[data-line="${line}"] .field`)).getAttribute('data-source')) ?? '';
   }
 
   async saved(): Promise<void> {

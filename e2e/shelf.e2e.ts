@@ -35,7 +35,7 @@ describe('the shelf', () => {
     await room.press('Copy Work trousers');
     await room.until('no copy', async () => (await names()).includes('Work trousers, copy'));
     await room.press('Rename Work trousers, copy');
-    await room.keys(Key.chord(Key.CONTROL, 'a'), 'Climbing trousers', Key.ENTER);
+    await room.driver.switchTo().activeElement().sendKeys(Key.chord(Key.CONTROL, 'a'), 'Climbing trousers', Key.ENTER);
     await room.until('not renamed', async () => (await names()).includes('Climbing trousers'));
     await room.press('Delete Climbing trousers');
     await room.until('not deleted', async () => !(await names()).includes('Climbing trousers'));
@@ -122,7 +122,7 @@ describe('for everyone', () => {
       await room.visit(view);
       await room.until(
         `${view} is empty`,
-        async () => (await room.driver.findElements({ css: 'svg polygon, svg path' })).length > 2,
+        async () => (await room.driver.findElements({ css: 'svg polygon, svg path' })).length > 0,
       );
       await room.driver.executeScript(axeSource);
       const faults = await room.driver.executeAsyncScript<AxeResult[]>('axe.run().then(r=>arguments[0](r.violations))');
@@ -143,7 +143,7 @@ describe('for everyone', () => {
       await room.visit(view);
       await room.until(
         `${view} is empty`,
-        async () => (await room.driver.findElements({ css: 'svg polygon, svg path' })).length > 2,
+        async () => (await room.driver.findElements({ css: 'svg polygon, svg path' })).length > 0,
       );
       const over = await room.driver.executeScript<number>(
         'return document.documentElement.scrollWidth - window.innerWidth',

@@ -1,7 +1,8 @@
 import { isStraight, type Path } from '../core/geometry/index.js';
 import { LINE_STYLES, type Drawing, type Mark } from './drawing.js';
 
-const number = (x: number): string => String(Number(x.toFixed(3)));
+/** A figure to 0.001 without trailing noughts. */
+const number = (x: number): string => String(Math.round(x * 1000) / 1000);
 
 /** A path in the notation of SVG path data, to 0.001 mm. Straight cubics become lines. */
 export function pathData(path: Path): string {

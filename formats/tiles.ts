@@ -1,4 +1,4 @@
-import { pathBox, type Box } from '../core/geometry/index.js';
+import { cubicLength, pathBox, pointAt, type Box, type Path, type Point } from '../core/geometry/index.js';
 import type { Drawing, Mark } from './drawing.js';
 
 /** A paper: its name and its size upright, in mm. */
@@ -56,32 +56,50 @@ export function markBox(mark: Mark): Box {
 export const boxesTouch = (a: Box, b: Box): boolean =>
   a.minX <= b.maxX && b.minX <= a.maxX && a.minY <= b.maxY && b.minY <= a.maxY;
 
-/**
- * Whether any part of a mark may fall into a box: curve by curve, so that a long outline does not fill every tile.
- * Frame lines alone are not worth a page.
- */
-function reaches(mark: Mark, box: Box): boolean {
-  if (mark.kind === 'line' && mark.role === 'construction') return false;
-  if (mark.kind === 'text') return boxesTouch(markBox(mark), box);
-  return mark.path.some((c) => boxesTouch(pathBox([c]), box));
+/** How closely lines are looked at when it is asked which tiles they cross, in mm. */
+const LOOK = 4;
+
+/** Points along a line, close enough that none of it is passed over. */
+function pointsAlong(path: Path): Point[] {
+  return path.flatMap((c) => {
+    const steps = Math.max(1, Math.ceil(cubicLength(c) / LOOK));
+    return Array.from({ length: steps + 1 }, (_, i) => pointAt(c, i / steps));
+  });
 }
 
-/** Cuts a drawing into tiles for a paper, row by row; tiles with nothing on them are left out. */
+/** The places that make a page worth printing: all lines but those of the frame, and the texts. */
+const placesOf = (drawing: Drawing): Point[] =>
+  drawing.marks.flatMap((mark) => {
+    if (mark.kind === 'line') return mark.role === 'construction' ? [] : pointsAlong(mark.path);
+    const { minX, minY, maxX, maxY } = markBox(mark);
+    return [
+      { x: minX, y: minY },
+      { x: maxX, y: maxY },
+    ];
+  });
+
+/**
+ * Cuts a drawing into tiles for a paper, row by row. Each place of the drawing belongs to one tile, the overlap to the
+ * tile before; a tile to which nothing belongs is left out.
+ */
 export function planTiles(drawing: Drawing, paper: Paper, tiling: Tiling = HOUSE_TILING): TilePlan {
   const stepX = paper.width - 2 * tiling.margin - tiling.overlap;
   const stepY = paper.height - 2 * tiling.margin - tiling.overlap;
   const count = (size: number, step: number): number => Math.max(1, Math.ceil((size - tiling.overlap) / step));
   const columns = count(drawing.width, stepX);
   const rows = count(drawing.height, stepY);
-  const tiles: Tile[] = [];
-  for (let row = 0; row < rows; row++) {
-    for (let column = 0; column < columns; column++) {
+  const cell = (at: number, step: number, most: number): number =>
+    Math.min(most - 1, Math.max(0, Math.floor(at / step)));
+  const used = new Set(placesOf(drawing).map((p) => cell(p.y, stepY, rows) * columns + cell(p.x, stepX, columns)));
+  const tiles = [...used]
+    .sort((a, b) => a - b)
+    .map((index): Tile => {
+      const row = Math.floor(index / columns);
+      const column = index % columns;
       const minX = column * stepX;
       const minY = row * stepY;
       const box = { minX, minY, maxX: minX + stepX + tiling.overlap, maxY: minY + stepY + tiling.overlap };
-      const carries = drawing.marks.some((m) => reaches(m, box));
-      if (carries) tiles.push({ row, column, mark: `${rowLetter(row)}${column + 1}`, box });
-    }
-  }
+      return { row, column, mark: `${rowLetter(row)}${column + 1}`, box };
+    });
   return { rows, columns, stepX, stepY, tiles };
 }

@@ -55,7 +55,10 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
   const [panning, setPanning] = useState(false);
 
   const estimated = useMemo(
-    () => new Set(LEVELS.map(([name]) => name).filter((name) => worked?.ledger.get(name)?.restsOnEstimate)),
+    () =>
+      LEVELS.map(([name]) => name)
+        .filter((name) => worked?.ledger.get(name)?.restsOnEstimate)
+        .join(' '),
     [worked],
   );
 

@@ -10,7 +10,7 @@ import Straighten from '@mui/icons-material/StraightenOutlined';
 import Layers from '@mui/icons-material/LayersOutlined';
 import Help from '@mui/icons-material/InfoOutlined';
 import Check from '@mui/icons-material/Check';
-import { useState, type ReactNode } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import { usePreferences, type Arrangement } from '../store/preferences.js';
 import { useBoard } from './board-store.js';
 import { useView, zoomView, type ScreenSize, type View } from './view.js';
@@ -55,7 +55,13 @@ function Tool({
 }
 
 /** What is done with the board as a whole: zoom, show all, measure, what is shown, legend. */
-export function BoardTools({ view, size }: { view: View | undefined; size: ScreenSize | undefined }) {
+export const BoardTools = memo(function BoardTools({
+  view,
+  size,
+}: {
+  view: View | undefined;
+  size: ScreenSize | undefined;
+}) {
   const setView = useView((s) => s.setView);
   const { tool, legend, set } = useBoard();
   const preferences = usePreferences();
@@ -138,4 +144,4 @@ export function BoardTools({ view, size }: { view: View | undefined; size: Scree
       </Menu>
     </div>
   );
-}
+});

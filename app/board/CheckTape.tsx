@@ -1,7 +1,7 @@
 import IconButton from '@mui/material/IconButton';
 import ExpandLess from '@mui/icons-material/ExpandLess';
 import ExpandMore from '@mui/icons-material/ExpandMore';
-import { memo, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { worstFirst, type Check, type Verdict } from '../../core/check/index.js';
 import { formatFigure, formatLength, type Tape } from '../../core/units/index.js';
 import { useComputed, useTape } from '../store/work-context.js';
@@ -77,17 +77,25 @@ const litBy = (check: Check): Lit => ({
   check: check.id,
 });
 
-const GaugeButton = memo(function GaugeButton({
-  check,
-  tape,
-  lit,
-  onOpen,
-}: {
-  check: Check;
-  tape: Tape;
-  lit: boolean;
-  onOpen: () => void;
-}) {
+interface GaugeProps {
+  readonly check: Check;
+  readonly tape: Tape;
+  readonly lit: boolean;
+  readonly onOpen: () => void;
+}
+
+const sameGauge = (a: GaugeProps, b: GaugeProps): boolean =>
+  a.lit === b.lit &&
+  a.tape === b.tape &&
+  a.onOpen === b.onOpen &&
+  a.check.id === b.check.id &&
+  a.check.verdict === b.check.verdict &&
+  a.check.low === b.check.low &&
+  a.check.high === b.check.high &&
+  a.check.restsOnEstimate === b.check.restsOnEstimate &&
+  said(a.check, a.tape) === said(b.check, b.tape);
+
+const GaugeButton = memo(function GaugeButton({ check, tape, lit, onOpen }: GaugeProps) {
   const set = useBoard((s) => s.set);
   const light = (): void => {
     set({ lit: litBy(check) });
@@ -104,7 +112,6 @@ const GaugeButton = memo(function GaugeButton({
       data-check={check.id}
       data-verdict={check.verdict}
       data-lit={lit}
-      aria-label={`${check.label}: ${word}, ${said(check, tape)}${band ? `; band ${band}` : ''}`}
       title={`${check.compares}${check.restsOnEstimate ? ' Rests on an estimate.' : ''}`}
       onPointerEnter={light}
       onPointerLeave={dim}
@@ -115,15 +122,19 @@ const GaugeButton = memo(function GaugeButton({
       <span className="name">{check.label}</span>
       <Gauge check={check} />
       <span className="said" style={check.restsOnEstimate ? { fontStyle: 'italic' } : undefined}>
-        <span className="verdict" data-verdict={check.verdict}>
+        <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
           {sign}
         </span>
         {check.restsOnEstimate ? '≈' : ''}
         {said(check, tape) || word}
+        <span className="visually-hidden">
+          , {word}
+          {band && `; band ${band}`}
+        </span>
       </span>
     </button>
   );
-});
+}, sameGauge);
 
 /** The tape at the foot of the room: every check as a gauge, worst first; it opens upward to the full page of checks. */
 export function CheckTape() {
@@ -132,36 +143,35 @@ export function CheckTape() {
   const lit = useBoard((s) => s.lit);
   const [open, setOpen] = useState(false);
   const sorted = useMemo(() => worstFirst(checks ?? []), [checks]);
+  const toggle = useCallback(() => {
+    setOpen((was) => !was);
+  }, []);
   if (!checks) return null;
   return (
     <footer className="tape" aria-label="Checks">
       {open && <CheckPage checks={sorted} tape={tape} />}
       <div className="gauges">
         {sorted.map((check) => (
-          <GaugeButton
-            key={check.id}
-            check={check}
-            tape={tape}
-            lit={isAbout(check, lit)}
-            onOpen={() => {
-              setOpen(!open);
-            }}
-          />
+          <GaugeButton key={check.id} check={check} tape={tape} lit={isAbout(check, lit)} onOpen={toggle} />
         ))}
-        <IconButton
-          aria-label={open ? 'Close the page of checks' : 'Open the page of checks'}
-          aria-expanded={open}
-          sx={{ borderRadius: 0, position: 'sticky', right: 0, background: 'var(--sheet)' }}
-          onClick={() => {
-            setOpen(!open);
-          }}
-        >
-          {open ? <ExpandMore /> : <ExpandLess />}
-        </IconButton>
+        <OpenButton open={open} toggle={toggle} />
       </div>
     </footer>
   );
 }
+
+const OpenButton = memo(function OpenButton({ open, toggle }: { open: boolean; toggle: () => void }) {
+  return (
+    <IconButton
+      aria-label={open ? 'Close the page of checks' : 'Open the page of checks'}
+      aria-expanded={open}
+      sx={{ borderRadius: 0, position: 'sticky', right: 0, background: 'var(--sheet)' }}
+      onClick={toggle}
+    >
+      {open ? <ExpandMore /> : <ExpandLess />}
+    </IconButton>
+  );
+});
 
 function CheckPage({ checks, tape }: { checks: readonly Check[]; tape: Tape }) {
   const group = (against: Check['against'], title: string) => (

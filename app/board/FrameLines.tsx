@@ -6,20 +6,24 @@ import type { ScreenSize, View } from './view.js';
 
 const LINE_HEIGHT = 15;
 
+interface FrameLinesProps {
+  readonly levels: Levels;
+  readonly view: View;
+  readonly size: ScreenSize;
+  readonly tape: Tape;
+  /** Names of the levels that rest on an estimate, with blanks between. */
+  readonly estimated: string;
+}
+
+const sameFrame = (a: FrameLinesProps, b: FrameLinesProps): boolean =>
+  LEVELS.every(([name]) => a.levels[name] === b.levels[name]) &&
+  a.view === b.view &&
+  a.size === b.size &&
+  a.tape === b.tape &&
+  a.estimated === b.estimated;
+
 /** The frame's levels as hairlines across the board, named and figured at its left edge. Names give way to one another. */
-export const FrameLines = memo(function FrameLines({
-  levels,
-  view,
-  size,
-  tape,
-  estimated,
-}: {
-  levels: Levels;
-  view: View;
-  size: ScreenSize;
-  tape: Tape;
-  estimated: ReadonlySet<string>;
-}) {
+export const FrameLines = memo(function FrameLines({ levels, view, size, tape, estimated }: FrameLinesProps) {
   let last = -Infinity;
   const lines = [['waistLevel', 'Waist line'] as const, ...LEVELS].map(([name, label]) => {
     const mm = name === 'waistLevel' ? 0 : levels[name as keyof Levels];
@@ -34,10 +38,10 @@ export const FrameLines = memo(function FrameLines({
         <g key={name}>
           <line className="frame-line" x1={RULER} x2={size.width} y1={y} y2={y} />
           <text className="frame-name halo" x={RULER + 6} y={textY}>
-            {label} {name === 'waistLevel' ? '' : (estimated.has(name) ? '≈ ' : '') + formatLength(mm, tape)}
+            {label} {name === 'waistLevel' ? '' : (estimated.includes(name) ? '≈ ' : '') + formatLength(mm, tape)}
           </text>
         </g>
       ))}
     </g>
   );
-});
+}, sameFrame);

@@ -1,6 +1,6 @@
 import FormControl from '@mui/material/FormControl';
 import NativeSelect from '@mui/material/NativeSelect';
-import { memo, useId } from 'react';
+import { memo, useCallback, useId } from 'react';
 import {
   lineLabel,
   lineKind,
@@ -38,12 +38,15 @@ const Line = memo(function Line({ name, label, value, source, sum, unit, problem
   const change = useChange();
   const id = useId();
   const kind = lineKind(name);
-  const back = (): void => {
+  const back = useCallback((): void => {
     change(giveBack([name]));
-  };
-  const put = (next: number | DartPlace | undefined): void => {
-    if (next !== undefined) change(setByHand({ [name]: next }));
-  };
+  }, [change, name]);
+  const put = useCallback(
+    (next: number | DartPlace | undefined): void => {
+      if (next !== undefined) change(setByHand({ [name]: next }));
+    },
+    [change, name],
+  );
   return (
     <div className="line" data-line={name} data-source={source}>
       <label htmlFor={id}>{label}</label>
@@ -95,7 +98,7 @@ export function sourceOf(worked: Worked, name: string): FieldSource {
 }
 
 /** One line of the ledger on the bench: its figure, where it comes from, its sum, and the way back to the sheet. */
-export function ParameterLine({ name, label }: { name: string; label?: string }) {
+export const ParameterLine = memo(function ParameterLine({ name, label }: { name: string; label?: string }) {
   const worked = useComputed((c) => c.draft?.worked);
   const entered = useWork(({ work, preview }) => preview?.[name] ?? work.draft.set[name]);
   const refusal = useComputed((c) => c.refusals.find((r: Refusal) => r.field === name));
@@ -117,4 +120,4 @@ export function ParameterLine({ name, label }: { name: string; label?: string })
       problem={refusal && refusalSentence(refusal)}
     />
   );
-}
+});

@@ -13,6 +13,7 @@ import { showSum } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatFigure } from '../../core/units/index.js';
 import { LengthField } from '../shared/LengthField.js';
+import { NameField } from '../shared/NameField.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { useChange, useComputed, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeMeasurement, changePerson, changeSet, moveToSet } from '../store/work-store.js';
@@ -94,13 +95,13 @@ export function MeasureBench() {
     <>
       <div className="line">
         <label htmlFor={nameId}>Person or role</label>
-        <input
+        <NameField
           id={nameId}
-          className="text-field"
-          style={{ gridColumn: '2 / -1' }}
+          label="Person or role"
+          className="text-field wide"
           value={person.name}
-          onChange={(event) => {
-            change(changePerson({ name: event.target.value }));
+          onCommit={(name) => {
+            change(changePerson({ name }));
           }}
         />
       </div>

@@ -15,6 +15,7 @@ import type { Autosave } from '../store/autosave.js';
 import { usePreferences } from '../store/preferences.js';
 import { useChange, useCurrentSet, useOpenWork, useUnit, useWork } from '../store/work-context.js';
 import { changePerson, renameDraft } from '../store/work-store.js';
+import { NameField } from '../shared/NameField.js';
 import { nextTheme } from './theme-choice.js';
 
 const SAVED: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Not saved', failed: 'Not saved' };
@@ -30,18 +31,22 @@ export function Head({ autosave, onFind, onKeys }: { autosave: Autosave; onFind:
   const unit = useUnit();
   const change = useChange();
   const preferences = usePreferences();
+  const newer = person.sets.find((s) => s.date > set.date);
   return (
     <header className="head">
       <span className="whose">{person.name}</span>
-      <input
+      <NameField
         className="head-name"
-        aria-label="Name of the draft"
+        label="Name of the draft"
         value={draft.name}
-        onChange={(event) => {
-          change(renameDraft(event.target.value));
+        onCommit={(name) => {
+          change(renameDraft(name));
         }}
       />
-      <span className="quiet head-fact">measured {set.date}</span>
+      <span className="quiet head-fact">
+        measured {set.date}
+        {newer && ` · a newer set: ${newer.date}`}
+      </span>
       <span className="quiet head-fact">{sheetById(draft.method)?.name}</span>
       <span className="spring" />
       <span className="quiet head-fact" role="status" data-testid="saved">

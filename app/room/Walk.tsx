@@ -19,8 +19,7 @@ const ICONS: Record<StationId, typeof Tune> = {
 /** The stations in the order of work, each with how it stands; one may step anywhere at any time. */
 export function Walk({ room, draftId, here }: { room: RoomId; draftId: string; here: StationId }) {
   const work = useWork((s) => s.work);
-  const computed = useComputed(useShallow((c) => ({ ...c })));
-  const states = stationStates(work, computed);
+  const states = useComputed(useShallow((c) => stationStates(work, c)));
   return (
     <nav className="walk" aria-label="Stations">
       <Link className="home" to={`/${room}`} aria-label="Keep: all drafts">

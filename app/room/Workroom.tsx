@@ -44,6 +44,15 @@ function openOnce(room: RoomId, work: Work, revisions: Revisions): { open: OpenW
   return fresh;
 }
 
+/** Puts the cursor into a line of the bench, opening its group first where it lies in one. */
+function focusOn(name: string): void {
+  const field = (): HTMLInputElement | null => document.querySelector(`[data-line="${name}"] input`);
+  if (!field()) document.querySelectorAll('.bench details').forEach((group) => group.setAttribute('open', ''));
+  window.setTimeout(() => {
+    field()?.focus();
+  }, 60);
+}
+
 /** Forgets what was open in a room, after its shelf was changed from outside the board. */
 export function closeWork(room: RoomId, draftId: string): void {
   const key = `${room} ${draftId}`;
@@ -180,9 +189,7 @@ function Room({ room, draftId, station, autosave, open, onReload }: RoomProps) {
       if (panel === 'front' || panel === 'back') useBoard.getState().set({ inHand: panel });
       void Promise.resolve(go(`/${room}/draft/${draftId}/draft`)).then(() => {
         window.setTimeout(() => {
-          const line = document.querySelector(`[data-line="${name}"]`);
-          line?.closest('details')?.setAttribute('open', '');
-          line?.querySelector('input')?.focus();
+          focusOn(name);
         }, 60);
       });
     };

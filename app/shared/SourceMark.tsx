@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import UndoOutlined from '@mui/icons-material/SettingsBackupRestoreOutlined';
@@ -13,7 +14,7 @@ const WORDS: Record<FieldSource, string> = {
 const SIGNS: Record<FieldSource, string> = { sheet: '=', hand: '✎', estimate: '≈', measured: '' };
 
 /** The sign that tells where a figure comes from; for one set by hand, the way back to the sheet. */
-export function SourceMark({
+export const SourceMark = memo(function SourceMark({
   source,
   label,
   onGiveBack,
@@ -43,4 +44,4 @@ export function SourceMark({
       </span>
     </Tooltip>
   );
-}
+});

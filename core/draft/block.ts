@@ -4,7 +4,7 @@ import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { exactFigure, formatLength, readLength, tapeFor, type Unit } from '../units/index.js';
 import { completePanel, drawSeams, refuseLevels, UNMOVED, type PanelSetting } from './draw-panel.js';
 import type { EdgeName, Panel } from './panel.js';
-import { stretchesOf, trueBack } from './true-seams.js';
+import { stretchesOf, trueBack, type SeamStretches } from './true-seams.js';
 
 /** The three rules that hold for every sheet and may be switched off (handbook 2, section 5). */
 export interface DraftRules {
@@ -55,8 +55,43 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
     halfSpan: span ? span.mm / 2 : undefined,
     hipKept: rules.hipKept,
     waistPlan: rules.waistPlan,
-    isByHand: (parameter) => worked.byHand.has(`${name}.${parameter}`),
+    byHand: new Set([...worked.byHand].filter((n) => n.startsWith(`${name}.`)).map((n) => n.slice(name.length + 1))),
   };
+}
+
+/** A panel drawn by itself, with its seams' lengths for the other to be trued to. */
+interface DrawnFront {
+  readonly panel: Panel;
+  readonly stretches: SeamStretches;
+}
+
+const sameRecord = (a: object, b: object): boolean => {
+  const [p, q] = [Object.entries(a), b as Record<string, unknown>];
+  return p.every(([key, value]) => q[key] === value);
+};
+
+const sameSetting = (a: PanelSetting, b: PanelSetting): boolean =>
+  sameRecord(a.parameters, b.parameters) &&
+  sameRecord(a.levels, b.levels) &&
+  a.halfSpan === b.halfSpan &&
+  a.hipKept === b.hipKept &&
+  a.waistPlan === b.waistPlan &&
+  a.byHand.size === b.byHand.size &&
+  [...a.byHand].every((name) => b.byHand.has(name));
+
+let lastFront: { readonly setting: PanelSetting; readonly drawn: Outcome<DrawnFront> } | undefined;
+
+/** The front does not depend on the back: while the back is dragged, the same front is given again. */
+function drawFront(setting: PanelSetting): Outcome<DrawnFront> {
+  if (lastFront && sameSetting(lastFront.setting, setting)) return lastFront.drawn;
+  const seams = drawSeams(setting, UNMOVED);
+  const panel = seams.ok ? completePanel(setting, UNMOVED, seams.value) : seams;
+  const drawn =
+    seams.ok && panel.ok
+      ? good({ panel: panel.value, stretches: stretchesOf(seams.value) })
+      : (panel as Outcome<never>);
+  lastFront = { setting, drawn };
+  return drawn;
 }
 
 /**
@@ -66,20 +101,15 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
 export function drawBlock(worked: Worked, rules: DraftRules = HOUSE_RULES): Outcome<Block> {
   const levels = refuseLevels(worked.levels, (name) => worked.byHand.has(name));
   if (levels) return refused(levels);
-  const frontSetting = setting(worked, rules, 'front');
-  const frontSeams = drawSeams(frontSetting, UNMOVED);
-  if (!frontSeams.ok) return frontSeams;
-  const front = completePanel(frontSetting, UNMOVED, frontSeams.value);
+  const front = drawFront(setting(worked, rules, 'front'));
   if (!front.ok) return front;
 
   const backSetting = setting(worked, rules, 'back');
-  const drawn = rules.trueSeams
-    ? trueBack(backSetting, stretchesOf(frontSeams.value))
-    : plain(drawSeams(backSetting, UNMOVED));
+  const drawn = rules.trueSeams ? trueBack(backSetting, front.value.stretches) : plain(drawSeams(backSetting, UNMOVED));
   if (!drawn.ok) return drawn;
   const back = completePanel(backSetting, drawn.value.shift, drawn.value.seams);
   if (!back.ok) return back;
-  return good({ levels: worked.levels, front: front.value, back: back.value });
+  return good({ levels: worked.levels, front: front.value.panel, back: back.value });
 }
 
 function plain<T>(seams: Outcome<T>): Outcome<{ seams: T; shift: typeof UNMOVED }> {

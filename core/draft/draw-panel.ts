@@ -31,7 +31,8 @@ export interface PanelSetting {
   readonly hipKept: boolean;
   /** The surplus decides the darts. */
   readonly waistPlan: boolean;
-  readonly isByHand: (parameter: keyof PanelParameters) => boolean;
+  /** Names of this panel's parameters that a hand has set. */
+  readonly byHand: ReadonlySet<string>;
 }
 
 /** How far truing has moved the back, in mm. */
@@ -72,8 +73,8 @@ function refusePanel(
   wayOut: string,
 ): Refusal {
   const field =
-    fields.find((f) => setting.isByHand(f)) ??
-    PARAMETER_NAMES.find((f) => setting.isByHand(f)) ??
+    fields.find((f) => setting.byHand.has(f)) ??
+    PARAMETER_NAMES.find((f) => setting.byHand.has(f)) ??
     fields[0] ??
     'hipWidth';
   return { field: `${setting.name}.${field}`, value: String(setting.parameters[field]), reason, wayOut };
@@ -170,12 +171,12 @@ export function drawSeams(setting: PanelSetting, shift: Shift): Outcome<PanelSea
 
   const sideLevel = -(p.sideLift + shift.sideWaist);
   const first = layOut(0);
-  const planned = setting.waistPlan && !setting.isByHand('dartIntake') && !setting.isByHand('dartCount');
+  const planned = setting.waistPlan && !setting.byHand.has('dartIntake') && !setting.byHand.has('dartCount');
   const rise = sideLevel - first.seat.waistEnd.y;
   const undarted = first.seat.waistEnd.x - Math.sqrt(Math.max(0, p.waistWidth ** 2 - rise ** 2)) - first.sideHip.x;
   const asked: WaistPlan = { dartCount: p.dartCount, dartIntake: p.dartIntake, centreIn: 0, told: [] };
   const full = planned ? planWaist(undarted, p.dartCount, p.dartIntake) : asked;
-  const plan = setting.isByHand('centreIn') ? { ...full, centreIn: 0 } : full;
+  const plan = setting.byHand.has('centreIn') ? { ...full, centreIn: 0 } : full;
   const laid = plan.centreIn > 0 ? layOut(plan.centreIn) : first;
 
   const crotchPoint = point(p.hipWidth + p.extension, levels.crotchLevel + p.crotchDrop + shift.crotchPoint);

@@ -37,11 +37,11 @@ export function trueBack(back: PanelSetting, front: SeamStretches): Outcome<{ se
     if (!drawn.ok) return drawn;
     const now = stretchesOf(drawn.value);
     const next: Shift = {
-      crotchPoint: back.isByHand('crotchDrop')
+      crotchPoint: back.byHand.has('crotchDrop')
         ? 0
         : held(shift.crotchPoint + now.inseamToKnee - (front.inseamToKnee - INSEAM_STRETCH)),
       sideHip: held(shift.sideHip + now.hipToKnee - front.hipToKnee),
-      sideWaist: back.isByHand('sideLift') ? 0 : held(shift.sideWaist + front.waistToHip - now.waistToHip),
+      sideWaist: back.byHand.has('sideLift') ? 0 : held(shift.sideWaist + front.waistToHip - now.waistToHip),
     };
     const moved = Math.max(
       Math.abs(next.crotchPoint - shift.crotchPoint),

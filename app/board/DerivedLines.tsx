@@ -1,0 +1,90 @@
+import { memo, useCallback } from 'react';
+import type { PanelName } from '../../core/method/index.js';
+import { formatLength } from '../../core/units/index.js';
+import { LengthField } from '../shared/LengthField.js';
+import { PlainField } from '../shared/PlainField.js';
+import { SourceMark } from '../shared/SourceMark.js';
+import { useChange, useComputed, useTape, useUnit } from '../store/work-context.js';
+import { giveBack, setByHand } from '../store/work-store.js';
+import { sourceOf } from './ParameterLine.js';
+import { anglePlaced } from './seat-angle.js';
+
+interface DerivedLineProps {
+  readonly panelName: PanelName;
+}
+
+/** The seat angle as an angle and as in and up; typing one sets centre in and centre lift at constant length. */
+export const SeatAngleLine = memo(function SeatAngleLine({ panelName }: DerivedLineProps) {
+  const change = useChange();
+  const tape = useTape();
+  const worked = useComputed((c) => c.draft?.worked);
+  const panel = useComputed((c) => c.draft?.block[panelName]);
+  const back = useCallback(() => {
+    change(giveBack([`${panelName}.centreIn`, `${panelName}.centreLift`]));
+  }, [change, panelName]);
+  if (!worked || !panel) return null;
+  const sources = (['centreIn', 'centreLift'] as const).map((p) => sourceOf(worked, `${panelName}.${p}`));
+  const source = sources.includes('hand') ? 'hand' : sources.includes('estimate') ? 'estimate' : 'sheet';
+  const { tiltPoint, centreWaist } = panel.points;
+  const label = panelName === 'back' ? 'Seat angle' : 'Front rise angle';
+  return (
+    <div className="line" data-line={`${panelName}.seatAngle`}>
+      <span className="label">{label}</span>
+      <PlainField
+        label={label}
+        value={(panel.seatAngle * 180) / Math.PI}
+        places={1}
+        suffix="°"
+        step={0.5}
+        source={source}
+        onCommit={(degrees) => {
+          change(setByHand(anglePlaced(panel, degrees)));
+        }}
+      />
+      <SourceMark source={source} label={label} onGiveBack={back} />
+      <div className="sum">
+        in {formatLength(tiltPoint.x - centreWaist.x, tape)} over up {formatLength(tiltPoint.y - centreWaist.y, tape)}
+      </div>
+    </div>
+  );
+});
+
+/** The hollow as the length that makers measure; typing one sets its share of the diagonal. */
+export const HollowLine = memo(function HollowLine({ panelName }: DerivedLineProps) {
+  const change = useChange();
+  const tape = useTape();
+  const unit = useUnit();
+  const worked = useComputed((c) => c.draft?.worked);
+  const panel = useComputed((c) => c.draft?.block[panelName]);
+  const name = `${panelName}.depth`;
+  const back = useCallback(() => {
+    change(giveBack([name]));
+  }, [change, name]);
+  const diagonal = panel?.diagonal ?? 1;
+  const put = useCallback(
+    (mm: number | undefined) => {
+      if (mm !== undefined) change(setByHand({ [name]: Math.round((mm / diagonal) * 1e6) / 1e6 }));
+    },
+    [change, name, diagonal],
+  );
+  if (!worked || !panel) return null;
+  const source = sourceOf(worked, name);
+  const id = `hollow-${panelName}`;
+  return (
+    <div className="line" data-line={name} data-source={source}>
+      <label htmlFor={id}>Hollow</label>
+      <LengthField
+        id={id}
+        label="Hollow"
+        mm={Math.round(panel.hollow * 100) / 100}
+        unit={unit}
+        source={source}
+        onCommit={put}
+      />
+      <SourceMark source={source} label="Hollow" onGiveBack={back} />
+      <div className="sum">
+        {Number(panel.parameters.depth.toFixed(3))} of the diagonal, {formatLength(panel.diagonal, tape)}
+      </div>
+    </div>
+  );
+});
