@@ -33,7 +33,7 @@ export function bandOf(check: Check, tape: Tape): string {
   return `${figure(check, low, tape)} to ${figure(check, high, tape)}`;
 }
 
-const WIDTH = 62;
+const WIDTH = 50;
 
 /** A band with a pointer: the band fills the middle, figures beyond it are held at the ends. */
 function Gauge({ check }: { check: Check }) {
@@ -120,11 +120,13 @@ const GaugeButton = memo(function GaugeButton({ check, tape, lit, onOpen }: Gaug
       onClick={onOpen}
     >
       <span className="name">{check.label}</span>
-      <Gauge check={check} />
-      <span className="said" style={check.restsOnEstimate ? { fontStyle: 'italic' } : undefined}>
+      <span className="name">
+        <Gauge check={check} />
         <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
           {sign}
         </span>
+      </span>
+      <span className="said" style={check.restsOnEstimate ? { fontStyle: 'italic' } : undefined}>
         {check.restsOnEstimate ? '≈' : ''}
         {said(check, tape) || word}
         <span className="visually-hidden">

@@ -1,56 +1,17 @@
 import Button from '@mui/material/Button';
-import { useMemo, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { computeDraft, EMPTY_INPUT } from '../../core/chain/index.js';
-import { outlineOf } from '../../core/draft/index.js';
-import { boxOf, flatten } from '../../core/geometry/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { newDraft, newPerson } from '../../core/kept/index.js';
+import { PiecePicture } from '../shared/PiecePicture.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelfChange } from '../store/queries.js';
 
 const newId = (): string => crypto.randomUUID();
 
 /** A pair drawn from the middle of the range, real like any other. */
-function SamplePair() {
-  const drawn = useMemo(() => {
-    const outcome = computeDraft({
-      ...EMPTY_INPUT,
-      measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 },
-    });
-    if (!outcome.ok) return undefined;
-    const { front, back } = outcome.value.block;
-    const left = flatten(outlineOf(front), 0.5).map((p) => ({ x: -p.x - 30, y: p.y }));
-    const right = flatten(outlineOf(back), 0.5).map((p) => ({ x: p.x + 30, y: p.y }));
-    return { left, right, box: boxOf([...left, ...right]) };
-  }, []);
-  if (!drawn) return null;
-  const { box } = drawn;
-  const list = (points: readonly { x: number; y: number }[]): string =>
-    points.map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ');
-  return (
-    <svg
-      viewBox={`${box.minX - 10} ${box.minY - 10} ${box.maxX - box.minX + 20} ${box.maxY - box.minY + 20}`}
-      role="img"
-      aria-label="A front and a back piece"
-    >
-      <polygon
-        points={list(drawn.left)}
-        fill="var(--front-fill)"
-        stroke="var(--front)"
-        strokeWidth={2}
-        vectorEffect="non-scaling-stroke"
-      />
-      <polygon
-        points={list(drawn.right)}
-        fill="var(--back-fill)"
-        stroke="var(--back)"
-        strokeWidth={2}
-        vectorEffect="non-scaling-stroke"
-      />
-    </svg>
-  );
-}
+const SAMPLE = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });
 
 /** The first minutes: start from four measurements, look round the demo, or open a workbook. */
 export function Welcome() {
@@ -124,7 +85,7 @@ export function Welcome() {
         )}
         <p className="quiet">Everything stays in this browser and in files that you save. Nothing is sent anywhere.</p>
       </div>
-      <SamplePair />
+      {SAMPLE.ok && <PiecePicture block={SAMPLE.value.block} label="A front and a back piece" weight={2} />}
     </main>
   );
 }

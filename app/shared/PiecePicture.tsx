@@ -1,0 +1,42 @@
+import { memo, useMemo } from 'react';
+import { outlineOf, type Block } from '../../core/draft/index.js';
+import { mapPath, pathBox, type Path } from '../../core/geometry/index.js';
+import { pathData } from '../../formats/index.js';
+
+/** Half the room between the pieces, and the room about them, in mm. */
+const GAP = 35;
+const MARGIN = 16;
+
+/** A picture of both pieces, side seams together, drawn from their real curves. */
+export const PiecePicture = memo(function PiecePicture({
+  block,
+  label,
+  weight,
+}: {
+  block: Block;
+  label: string;
+  weight: number;
+}) {
+  const drawn = useMemo(() => {
+    const front = mapPath(outlineOf(block.front), (p) => ({ x: -p.x - GAP, y: p.y }));
+    const back = mapPath(outlineOf(block.back), (p) => ({ x: p.x + GAP, y: p.y }));
+    const box = pathBox([...front, ...back]);
+    const [width, height] = [box.maxX - box.minX + 2 * MARGIN, box.maxY - box.minY + 2 * MARGIN];
+    return { front, back, view: `${box.minX - MARGIN} ${box.minY - MARGIN} ${width} ${height}` };
+  }, [block]);
+  const piece = (name: 'front' | 'back', path: Path) => (
+    <path
+      d={`${pathData(path)}Z`}
+      fill={`var(--${name}-fill)`}
+      stroke={`var(--${name})`}
+      strokeWidth={weight}
+      vectorEffect="non-scaling-stroke"
+    />
+  );
+  return (
+    <svg className="picture" viewBox={drawn.view} role="img" aria-label={label}>
+      {piece('front', drawn.front)}
+      {piece('back', drawn.back)}
+    </svg>
+  );
+});
