@@ -1,0 +1,140 @@
+import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT, type Draft } from '../../core/chain/index.js';
+import { distance, point } from '../../core/geometry/index.js';
+import type { PanelName } from '../../core/method/index.js';
+import { seeded } from '../../bench/random-body.js';
+import { arrange, boardBox, toBoard, toPanel } from './arrange.js';
+import { handlesOf, type Handle } from './handles.js';
+import { readBetween, takePoint } from './measuring.js';
+import { anglePlaced } from './seat-angle.js';
+import { fitView, fromScreen, toScreen, zoomView } from './view.js';
+
+const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+
+function draft(set: Record<string, number | 'crease' | 'midway' | 'apexSpan'> = {}): Draft {
+  const outcome = computeDraft({ ...EMPTY_INPUT, measured, set });
+  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason ?? 'refused');
+  return outcome.value;
+}
+
+const handleOf = (d: Draft, panel: PanelName, id: string): Handle => {
+  const found = handlesOf(d.block[panel], d.block.levels).find((h) => h.id === id);
+  if (!found) throw new Error(`no handle ${id}`);
+  return found;
+};
+
+describe('handles', () => {
+  it('do nothing while they are not moved by half a step', () => {
+    const d = draft();
+    for (const panel of ['front', 'back'] as const) {
+      for (const handle of handlesOf(d.block[panel], d.block.levels)) {
+        expect(handle.drag(handle.at, { step: 2.5, arc: false })).toEqual({});
+      }
+    }
+  });
+
+  it('come to lie where they were dragged, to half a step of the tape', () => {
+    const d = draft();
+    const random = seeded(3);
+    for (const panel of ['front', 'back'] as const) {
+      for (const id of ['crotch', 'seat', 'knee-side', 'knee-inseam', 'hem-side', 'hem-inseam']) {
+        for (let i = 0; i < 10; i++) {
+          const handle = handleOf(d, panel, id);
+          const across = handle.does === 'across';
+          const to = point(handle.at.x + (random() - 0.5) * 20, handle.at.y + (across ? 0 : (random() - 0.5) * 12));
+          const after = draft(handle.drag(to, { step: 1, arc: false }));
+          // The knee and hem are gripped at corners that also follow the crease, so they are held to it.
+          const moved = handleOf(after, panel, id).at;
+          expect(Math.abs(moved.x - to.x)).toBeLessThan(0.6);
+          // Truing may carry an untouched crotch point down or up with the leg; a touched one stays where it was put.
+          expect(Math.abs(moved.y - to.y)).toBeLessThan(1.1);
+        }
+      }
+    }
+  });
+
+  it('turn the seat line about its tilt point with its length kept', () => {
+    const d = draft();
+    const handle = handleOf(d, 'back', 'seat');
+    const { tiltPoint, centreWaist } = d.block.back.points;
+    const after = draft(handle.drag(point(handle.at.x - 20, handle.at.y + 3), { step: 2.5, arc: true })).block.back;
+    expect(distance(after.points.tiltPoint, after.points.centreWaist)).toBeCloseTo(distance(tiltPoint, centreWaist), 6);
+    const degrees = (after.seatAngle * 180) / Math.PI;
+    expect((degrees * 2) % 1).toBeCloseTo(0, 6);
+  });
+
+  it('set a typed angle exactly, in front and behind', () => {
+    for (const panel of ['front', 'back'] as const) {
+      for (const degrees of panel === 'front' ? [0, 3.5, 9] : [0, 3.5, 12, 20]) {
+        const after = draft(anglePlaced(draft().block[panel], degrees)).block[panel];
+        expect((after.seatAngle * 180) / Math.PI).toBeCloseTo(degrees, 6);
+      }
+    }
+  });
+
+  it('move a dart by its apex and widen it by its legs, keeping the number that the plan took', () => {
+    const outcome = computeDraft({ ...EMPTY_INPUT, measured: { ...measured, waist: 640 } });
+    if (!outcome.ok) throw new Error('must draft');
+    const leg = handleOf(outcome.value, 'back', 'dart-0-sideLeg');
+    const values = leg.drag(point(leg.at.x - 3, leg.at.y), { step: 1, arc: false });
+    expect(values['back.dartCount']).toBe(2);
+    const d = draft();
+    const apex = handleOf(d, 'back', 'dart-0-apex');
+    const after = draft(apex.drag(point(apex.at.x - 20, apex.at.y + 15), { step: 1, arc: false })).block.back;
+    expect(distance(after.darts[0]?.apex ?? apex.at, point(apex.at.x - 20, apex.at.y + 15))).toBeLessThan(3);
+  });
+});
+
+describe('the board', () => {
+  const { block } = draft();
+
+  it('lays pieces side to side, crease on crease, and apart', () => {
+    const sides = arrange(block, 'sides');
+    const frontHip = toBoard(block.front.points.sideHip, sides.front);
+    const backHip = toBoard(block.back.points.sideHip, sides.back);
+    expect(frontHip.x).toBeLessThan(backHip.x);
+    expect(toBoard(block.front.points.crotchPoint, sides.front).x).toBeLessThan(frontHip.x);
+    const creases = arrange(block, 'creases');
+    expect(toBoard(point(block.front.crease, 0), creases.front).x).toBeCloseTo(
+      toBoard(point(block.back.crease, 0), creases.back).x,
+      9,
+    );
+    const apart = boardBox(block, arrange(block, 'apart'));
+    const together = boardBox(block, sides);
+    expect(apart.maxX - apart.minX).toBeGreaterThan(together.maxX - together.minX + 150);
+    for (const place of [sides.front, sides.back, creases.back]) {
+      expect(toPanel(toBoard(point(12, 34), place), place)).toEqual(point(12, 34));
+    }
+  });
+
+  it('shows all of both pieces, and zooms about the place pointed at', () => {
+    const size = { width: 860, height: 690 };
+    const box = boardBox(block, arrange(block, 'sides'));
+    const view = fitView(box, size);
+    for (const corner of [point(box.minX, box.minY), point(box.maxX, box.maxY)]) {
+      const at = toScreen(corner, view);
+      expect(at.x).toBeGreaterThan(0);
+      expect(at.x).toBeLessThan(size.width);
+      expect(at.y).toBeGreaterThan(0);
+      expect(at.y).toBeLessThan(size.height);
+    }
+    const spot = point(300, 200);
+    const before = fromScreen(spot, view);
+    const after = fromScreen(spot, zoomView(view, 1.7, spot));
+    expect(distance(before, after)).toBeLessThan(1e-9);
+  });
+
+  it('measures straight and along a seam', () => {
+    const sides = arrange(block, 'sides');
+    const at = (p: { x: number; y: number }): ReturnType<typeof takePoint> =>
+      takePoint(block, sides, toBoard(p, sides.back), 5);
+    const a = at(block.back.points.sideHem);
+    const b = at(block.back.points.inseamHem);
+    const reading = readBetween(a, b);
+    expect(reading.straight).toBeCloseTo(block.back.parameters.hemWidth, 3);
+    expect(takePoint(block, sides, point(0, 500), 5).on).toBeUndefined();
+    const knee = at({ x: block.back.points.sideKnee.x, y: block.back.points.sideKnee.y + 40 });
+    const low = at({ x: block.back.points.sideHem.x, y: block.back.points.sideHem.y - 40 });
+    expect(readBetween(knee, low).alongSeam).toBeCloseTo(readBetween(knee, low).straight, 3);
+  });
+});

@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest';
+import { DEMO_WORKBOOK, setOf, type Work } from '../../core/kept/index.js';
+import {
+  changeMeasurement,
+  changeSetting,
+  choose,
+  giveBack,
+  openWork,
+  previewByHand,
+  renameDraft,
+  setByHand,
+  switchRule,
+} from './work-store.js';
+
+function cellist(): Work {
+  const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === 'cellist-dress');
+  const person = DEMO_WORKBOOK.people.find((p) => p.id === 'cellist');
+  if (!draft || !person) throw new Error('The demo has no cellist');
+  return { draft, person };
+}
+
+describe('the open work', () => {
+  it('computes at every change, and undoes and redoes without end', () => {
+    const open = openWork(cellist());
+    const extension = (): unknown => open.computed.getState().draft?.worked.back.extension;
+    for (let i = 1; i <= 150; i++) setByHand({ 'back.extension': 100 + i / 10 })(open);
+    expect(extension()).toBe(115);
+    expect(open.history.getState()).toEqual({ past: 150, future: 0 });
+    for (let i = 0; i < 150; i++) open.undo();
+    expect(extension()).toBe(132.5);
+    for (let i = 0; i < 150; i++) open.redo();
+    expect(extension()).toBe(115);
+  });
+
+  it('shows a held handle at once, keeps what was before, and forgets it when it is given up', () => {
+    const open = openWork(cellist());
+    const before = open.computed.getState().draft;
+    previewByHand({ 'back.extension': 90 })(open);
+    previewByHand({ 'back.extension': 95 })(open);
+    expect(open.computed.getState().draft?.worked.back.extension).toBe(95);
+    expect(open.computed.getState().before).toBe(before);
+    previewByHand(undefined)(open);
+    expect(open.computed.getState().draft?.worked.back.extension).toBe(132.5);
+    expect(open.computed.getState().before).toBeUndefined();
+    expect(open.history.getState().past).toBe(0);
+  });
+
+  it('keeps the last good draft while the newest input is refused', () => {
+    const open = openWork(cellist());
+    const good = open.computed.getState().draft;
+    setByHand({ 'back.extension': 1 })(open);
+    expect(open.computed.getState().draft).toBe(good);
+    expect(open.computed.getState().refusals[0]?.field).toBe('back.extension');
+    giveBack(['back.extension'])(open);
+    expect(open.computed.getState().refusals).toEqual([]);
+    expect(open.computed.getState().draft?.worked.back.extension).toBeCloseTo((255 + 12.7) / 2, 6);
+  });
+
+  it('carries every kind of change, one step of undo each', () => {
+    const open = openWork(cellist());
+    const work = (): Work => open.state.getState().work;
+    changeMeasurement('hip', 1010)(open);
+    changeSetting('hipEase', 30)(open);
+    choose('variant', 'surplus-shared')(open);
+    switchRule('trueSeams', false)(open);
+    renameDraft('Recital trouser')(open);
+    expect(setOf(work()).values.hip).toBe(1010);
+    expect(work().draft).toMatchObject({
+      name: 'Recital trouser',
+      choices: { variant: 'surplus-shared' },
+      rules: { trueSeams: false },
+    });
+    expect(work().draft.settings['hipEase']).toBe(30);
+    expect(open.history.getState().past).toBe(5);
+    changeSetting('hipEase', undefined)(open);
+    expect(work().draft.settings['hipEase']).toBeUndefined();
+    changeMeasurement('hip', undefined)(open);
+    expect(open.computed.getState().missing).toEqual(['hip']);
+    for (let i = 0; i < 7; i++) open.undo();
+    expect(work()).toEqual(cellist());
+  });
+});

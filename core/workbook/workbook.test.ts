@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { computeDraft } from '../chain/index.js';
+import { DEMO_WORKBOOK, inputOf, newDraft, newPerson, setOf } from '../kept/index.js';
+import { findDoubts } from '../measure/index.js';
+import { readWorkbook, workbookSchema, writeWorkbook } from './index.js';
+
+const now = new Date('2026-11-23T10:00:00.000Z');
+const text = writeWorkbook(DEMO_WORKBOOK, now);
+const works = DEMO_WORKBOOK.drafts.map((draft) => {
+  const person = DEMO_WORKBOOK.people.find((p) => p.id === draft.personId);
+  if (!person) throw new Error(`${draft.name} belongs to nobody`);
+  return { person, draft };
+});
+
+describe('the workbook file', () => {
+  it('comes back whole, and again the same', () => {
+    const read = readWorkbook(text);
+    expect(read).toMatchObject({ ok: true, value: { people: DEMO_WORKBOOK.people, drafts: DEMO_WORKBOOK.drafts } });
+    if (read.ok) expect(readWorkbook(writeWorkbook(read.value, now))).toEqual(read);
+  });
+
+  it('holds inputs only: no outline, no ledger, no check', () => {
+    expect(text).not.toMatch(/outline|ledger|verdict|crotchPoint/);
+  });
+
+  it('is refused wherever it is cut off, and with any part of it broken', () => {
+    for (let i = 0; i < text.length - 2; i += 97) expect(readWorkbook(text.slice(0, i)).ok).toBe(false);
+    const broken: [string, string][] = [
+      ['"waist": 780', '"waist": "wide"'],
+      ['"figure": "woman"', '"figure": "giant"'],
+      ['"personId": "cellist"', '"personId": "nobody"'],
+      ['"setId": "cellist-1"', '"setId": "cellist-9"'],
+      ['"version": 1', '"version": "one"'],
+      ['"id": "cook-kitchen"', '"id": "cellist-dress"'],
+    ];
+    for (const [part, instead] of broken) {
+      expect(text).toContain(part);
+      const read = readWorkbook(text.replace(part, instead));
+      expect(read.ok).toBe(false);
+      if (!read.ok) expect(read.refusals[0]?.reason.length).toBeGreaterThan(20);
+    }
+  });
+
+  it('says so when it was written by a newer program', () => {
+    const read = readWorkbook(text.replace('"version": 1', '"version": 2'));
+    expect(read.ok ? '' : read.refusals[0]?.reason).toContain('newer Upstride');
+  });
+
+  it('has its published schema in step with the program', () => {
+    const published = JSON.parse(readFileSync('docs/workbook.schema.json', 'utf8')) as unknown;
+    expect(published).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(workbookSchema))));
+  });
+});
+
+describe('the demo workroom', () => {
+  it('has eight people by role and a draft for each adult', () => {
+    expect(DEMO_WORKBOOK.people).toHaveLength(8);
+    const adults = DEMO_WORKBOOK.people.filter((p) => p.figure !== 'child');
+    for (const adult of adults) expect(works.some((w) => w.person.id === adult.id)).toBe(true);
+    expect(new Set(DEMO_WORKBOOK.people.map((p) => p.unit))).toEqual(new Set(['cm', 'in']));
+    expect(DEMO_WORKBOOK.people.some((p) => p.sets.length > 1)).toBe(true);
+  });
+
+  it('drafts with every check in or near its band, but for the slip that is there to be found', () => {
+    for (const work of works) {
+      const outcome = computeDraft(inputOf(work));
+      expect([work.draft.id, outcome.ok]).toEqual([work.draft.id, true]);
+      const doubts = findDoubts(setOf(work).values, work.person.unit);
+      if (work.person.id === 'ticket-seller') {
+        expect(doubts[0]?.correction?.mm).toBe(840);
+        continue;
+      }
+      expect(doubts).toEqual([]);
+      if (outcome.ok) {
+        const out = outcome.value.checks.filter((c) => c.verdict === 'out').map((c) => [work.draft.id, c.id, c.value]);
+        expect(out).toEqual([]);
+      }
+    }
+  });
+});
+
+describe('a new draft', () => {
+  it('is made from the newest set, with the allowances of the maker’s unit', () => {
+    let n = 0;
+    const id = (): string => `id-${++n}`;
+    const person = newPerson(id, 'Somebody', 'in', now);
+    expect(person.sets[0]).toMatchObject({ date: '2026-11-23', unit: 'in', values: {} });
+    const later = {
+      ...person,
+      sets: [
+        ...person.sets,
+        { ...setOf({ person, draft: newDraft(id, person, 'x', now) }), id: 'late', date: '2026-12-01' },
+      ],
+    };
+    const draft = newDraft(id, later, 'Trousers', now);
+    expect(draft.setId).toBe('late');
+    expect(draft.allowances.side).toBeCloseTo(15.875, 9);
+    const book = readWorkbook(writeWorkbook({ people: [later], drafts: [draft] }, now));
+    expect(book.ok).toBe(true);
+  });
+});
