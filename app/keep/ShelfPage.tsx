@@ -2,21 +2,17 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Snackbar from '@mui/material/Snackbar';
 import Tooltip from '@mui/material/Tooltip';
-import ContentCopy from '@mui/icons-material/ContentCopyOutlined';
-import DeleteOutlined from '@mui/icons-material/DeleteOutlined';
-import EditOutlined from '@mui/icons-material/EditOutlined';
 import UndoIcon from '@mui/icons-material/Undo';
 import RedoIcon from '@mui/icons-material/Redo';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { sheetById } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { newDraft, newPerson, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
 import { saveFile } from '../shared/save-file.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf, useShelfChange, useStartOver } from '../store/queries.js';
 import { ROOM_LABELS, roomOf } from '../store/rooms.js';
-import { DraftPicture } from './DraftPicture.js';
+import { ShelfRow } from './ShelfRow.js';
 import { putAct, removeAct, replaceAct, useShelfHistory, type ShelfAct } from './shelf-history.js';
 
 const newId = (): string => crypto.randomUUID();
@@ -39,7 +35,6 @@ export function ShelfPage() {
   const file = useRef<HTMLInputElement>(null);
   const [message, setMessage] = useState<{ words: string; undo: boolean }>();
   const [problem, setProblem] = useState<string>();
-  const [renaming, setRenaming] = useState<string>();
 
   const rows = useMemo((): Row[] => {
     const people = new Map(shelf.data?.people.map((p) => [p.id, p.value]));
@@ -103,13 +98,6 @@ export function ShelfPage() {
         false,
       ),
     );
-  };
-
-  const rename = (draft: KeptDraft, name: string): void => {
-    setRenaming(undefined);
-    const wanted = name.trim();
-    if (wanted !== '' && wanted !== draft.name)
-      void act(replaceAct(`Renamed “${draft.name}”`, draft, { ...draft, name: wanted }));
   };
 
   const exportBook = async (): Promise<void> => {
@@ -255,66 +243,20 @@ export function ShelfPage() {
       )}
       <ul className="shelf">
         {rows.map((row) => (
-          <li key={row.draft.id} data-draft={row.draft.name}>
-            <DraftPicture work={row.work} />
-            <div>
-              {renaming === row.draft.id ? (
-                <input
-                  className="rename"
-                  aria-label="Name of the draft"
-                  defaultValue={row.draft.name}
-                  autoFocus
-                  onBlur={(event) => {
-                    rename(row.draft, event.target.value);
-                  }}
-                  onKeyDown={(event) => {
-                    if (event.key === 'Enter') rename(row.draft, event.currentTarget.value);
-                    if (event.key === 'Escape') setRenaming(undefined);
-                  }}
-                />
-              ) : (
-                <Link className="name" to={`/${room}/draft/${row.draft.id}/draft`}>
-                  {row.draft.name}
-                </Link>
-              )}
-              <div>{row.person.name}</div>
-              <div className="quiet">
-                {sheetById(row.draft.method)?.name ?? row.draft.method} · changed {row.draft.changed.slice(0, 10)}
-              </div>
-            </div>
-            <div className="acts">
-              <Tooltip title="Rename">
-                <IconButton
-                  aria-label={`Rename ${row.draft.name}`}
-                  onClick={() => {
-                    setRenaming(row.draft.id);
-                  }}
-                >
-                  <EditOutlined />
-                </IconButton>
-              </Tooltip>
-              <Tooltip title="Copy">
-                <IconButton
-                  aria-label={`Copy ${row.draft.name}`}
-                  onClick={() => {
-                    void copy(row);
-                  }}
-                >
-                  <ContentCopy />
-                </IconButton>
-              </Tooltip>
-              <Tooltip title="Delete">
-                <IconButton
-                  aria-label={`Delete ${row.draft.name}`}
-                  onClick={() => {
-                    void act(removeAct(row.draft));
-                  }}
-                >
-                  <DeleteOutlined />
-                </IconButton>
-              </Tooltip>
-            </div>
-          </li>
+          <ShelfRow
+            key={row.draft.id}
+            work={row.work}
+            to={`/${room}/draft/${row.draft.id}/draft`}
+            onRename={(name) => {
+              void act(replaceAct(`Renamed “${row.draft.name}”`, row.draft, { ...row.draft, name }));
+            }}
+            onCopy={() => {
+              void copy(row);
+            }}
+            onDelete={() => {
+              void act(removeAct(row.draft));
+            }}
+          />
         ))}
       </ul>
       {idle.length > 0 && (

@@ -8,7 +8,7 @@ let n = 0;
 const id = (): string => `id-${++n}`;
 
 /** The store afresh, as a window that is opened anew meets it. */
-async function store(): Promise<typeof import('./database.js')> {
+async function store() {
   vi.resetModules();
   return import('./database.js');
 }

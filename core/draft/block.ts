@@ -2,7 +2,8 @@ import { pathLength } from '../geometry/index.js';
 import { lineLabel, PANEL_PARAMETERS, type Levels, type PanelName, type Worked } from '../method/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { exactFigure, formatLength, readLength, tapeFor, type Unit } from '../units/index.js';
-import { completePanel, drawSeams, refuseLevels, UNMOVED, type PanelSetting } from './draw-panel.js';
+import { completePanel, drawSeams, UNMOVED } from './draw-panel.js';
+import { refuseLevels, type PanelSetting } from './panel-setting.js';
 import type { EdgeName, Panel } from './panel.js';
 import { stretchesOf, trueBack, type SeamStretches } from './true-seams.js';
 

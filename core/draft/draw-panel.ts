@@ -11,29 +11,15 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import { PARAMETER_NAMES, type Levels, type PanelName, type PanelParameters } from '../method/index.js';
-import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
+import { good, refused, type Outcome } from '../refusal/index.js';
 import { drawRise } from './crotch-curve.js';
 import { legOf, lowerLeg, upperInseam, type Leg } from './leg.js';
 import { outlineOf, type Panel } from './panel.js';
+import { refusePanel, refuseSizes, type PanelSetting } from './panel-setting.js';
 import { seatLine, squareOffCentre, type SeatLine } from './seat-line.js';
 import { sideSeam } from './side-seam.js';
 import { drawWaist, type WaistLine } from './waist.js';
 import { planWaist, type WaistPlan } from './waist-plan.js';
-
-/** What a panel is drawn from beside its parameters. */
-export interface PanelSetting {
-  readonly name: PanelName;
-  readonly parameters: PanelParameters;
-  readonly levels: Levels;
-  readonly halfSpan: number | undefined;
-  /** Hip width is kept square to the centre line. */
-  readonly hipKept: boolean;
-  /** The surplus decides the darts. */
-  readonly waistPlan: boolean;
-  /** Names of this panel's parameters that a hand has set. */
-  readonly byHand: ReadonlySet<string>;
-}
 
 /** How far truing has moved the back, in mm. */
 export interface Shift {
@@ -58,99 +44,6 @@ export interface PanelSeams {
   readonly inseam: Path;
   readonly waist: WaistLine;
   readonly plan: WaistPlan;
-}
-
-const WORDS: Record<PanelName, string> = { front: 'front', back: 'back' };
-
-/**
- * The refusal of a panel, on the first of `fields` that a hand has set; failing that on whatever a hand has set in
- * this panel, since the sheet's own values go together; failing that on the first of `fields`.
- */
-function refusePanel(
-  setting: PanelSetting,
-  fields: readonly (keyof PanelParameters)[],
-  reason: string,
-  wayOut: string,
-): Refusal {
-  const field =
-    fields.find((f) => setting.byHand.has(f)) ??
-    PARAMETER_NAMES.find((f) => setting.byHand.has(f)) ??
-    fields[0] ??
-    'hipWidth';
-  return { field: `${setting.name}.${field}`, value: String(setting.parameters[field]), reason, wayOut };
-}
-
-function refuseSizes(setting: PanelSetting): Refusal | undefined {
-  const { parameters: p, levels } = setting;
-  const panel = WORDS[setting.name];
-  const positive: readonly (readonly [keyof PanelParameters, number, string])[] = [
-    ['hipWidth', 40, 'hip width'],
-    ['extension', 5, 'crotch extension'],
-    ['waistWidth', 40, 'waist width'],
-    ['kneeWidth', 40, 'knee width'],
-    ['hemWidth', 30, 'hem width'],
-    ['dartLength', 10, 'dart length'],
-  ];
-  for (const [field, least, label] of positive) {
-    if ((p[field] as number) < least) {
-      return refusePanel(
-        setting,
-        [field],
-        `The ${panel} ${label} is too small to draw a piece.`,
-        `Give it at least ${least / 10} cm.`,
-      );
-    }
-  }
-  if (p.dartIntake < 0)
-    return refusePanel(setting, ['dartIntake'], `The ${panel} dart intake is below nothing.`, 'Give it 0 or more.');
-  if (p.tiltFrom < -1 || p.tiltFrom > levels.crotchLevel * 0.9) {
-    return refusePanel(
-      setting,
-      ['tiltFrom'],
-      `The ${panel} seat line cannot tilt from there.`,
-      'Give a height between the crotch line and just below the waist line.',
-    );
-  }
-  if (p.curveRise < 10 || p.curveRise > levels.crotchLevel + p.centreLift - 5) {
-    return refusePanel(
-      setting,
-      ['curveRise', 'centreLift'],
-      `The ${panel} crotch curve would start outside the centre line.`,
-      'Let it start between the crotch line and the waist.',
-    );
-  }
-  if (p.centreLift < 0.2 * -levels.hipLevel || p.centreLift > 0.6 * levels.crotchLevel) {
-    return refusePanel(
-      setting,
-      ['centreLift'],
-      `The ${panel} centre lift puts the waist where no piece can be drawn.`,
-      'Give a smaller lift or drop.',
-    );
-  }
-  return undefined;
-}
-
-/** The order of the frame: each level below the one before, with room for a seam between. */
-export function refuseLevels(levels: Levels, isByHand: (name: string) => boolean): Refusal | undefined {
-  const order: readonly (readonly [keyof Levels, keyof Levels | undefined, number, string])[] = [
-    ['hipLevel', undefined, 30, 'The hip line must lie at least 3 cm below the waist line.'],
-    ['crotchLevel', 'hipLevel', 5, 'The crotch line must lie below the hip line.'],
-    ['kneeLevel', 'crotchLevel', 40, 'The knee line must lie at least 4 cm below the crotch line.'],
-    ['hemLevel', 'crotchLevel', 40, 'The hem line must lie at least 4 cm below the crotch line.'],
-  ];
-  for (const [name, above, gap, reason] of order) {
-    const upper = above === undefined ? 0 : levels[above];
-    if (!(levels[name] >= upper + gap)) {
-      const field = isByHand(name) || above === undefined ? name : isByHand(above) ? above : name;
-      return {
-        field,
-        value: String(levels[name]),
-        reason,
-        wayOut: 'Check the measurements of depth, or give the level back to the sheet.',
-      };
-    }
-  }
-  return undefined;
 }
 
 /** Draws a panel's seams but for the rise, truing shifts included. */
@@ -185,19 +78,14 @@ export function drawSeams(setting: PanelSetting, shift: Shift): Outcome<PanelSea
     laid.sideCrotch.y < laid.sideHip.y + 2 ||
     laid.leg.sideKnee.y < laid.sideCrotch.y + 20
   ) {
-    const words = `The ${WORDS[name]} side seam has no room between waist, hip, crotch and knee.`;
+    const words = `The ${name} side seam has no room between waist, hip, crotch and knee.`;
     return refused(
       refusePanel(setting, ['sideLift'], words, 'Check the depths, or give the side lift back to the sheet.'),
     );
   }
   if (crotchPoint.y > laid.leg.inseamKnee.y - 30) {
     return refused(
-      refusePanel(
-        setting,
-        ['crotchDrop'],
-        `The ${WORDS[name]} crotch point lies at the knee.`,
-        'Give a smaller crotch drop.',
-      ),
+      refusePanel(setting, ['crotchDrop'], `The ${name} crotch point lies at the knee.`, 'Give a smaller crotch drop.'),
     );
   }
   const waist = drawWaist({
@@ -214,7 +102,7 @@ export function drawSeams(setting: PanelSetting, shift: Shift): Outcome<PanelSea
     sideFor: (end) => sideSeam(end, laid.sideHip, laid.sideCrotch, laid.leg),
   });
   if (waist === 'darts') {
-    const words = `The ${WORDS[name]} darts have no room on the waist.`;
+    const words = `The ${name} darts have no room on the waist.`;
     return refused(
       refusePanel(
         setting,
@@ -225,7 +113,7 @@ export function drawSeams(setting: PanelSetting, shift: Shift): Outcome<PanelSea
     );
   }
   if (waist === 'short' || !isFinitePoint(waist.sideWaist)) {
-    const words = `The ${WORDS[name]} waist does not reach from the centre to the side.`;
+    const words = `The ${name} waist does not reach from the centre to the side.`;
     return refused(
       refusePanel(
         setting,
@@ -249,7 +137,7 @@ export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelS
       refusePanel(
         setting,
         ['extension', 'centreIn', 'curveRise', 'crotchDrop', 'kneeWidth'],
-        `The ${WORDS[name]} crotch curve cannot run from the centre line to the crotch point without turning back.`,
+        `The ${name} crotch curve cannot run from the centre line to the crotch point without turning back.`,
         'Give a longer extension, less centre in, or let the curve start higher.',
       ),
     );
@@ -307,7 +195,7 @@ export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelS
 /** A panel whose outline is finite and does not cross itself, or the refusal. */
 function proven(setting: PanelSetting, panel: Panel): Outcome<Panel> {
   const points = flatten(outlineOf(panel), 0.2);
-  const words = `The ${WORDS[panel.name]} piece would cross itself.`;
+  const words = `The ${panel.name} piece would cross itself.`;
   const way = 'Take back the last change, or give a value set by hand back to the sheet.';
   if (!points.every(isFinitePoint) || pathLength(panel.edges.rise) > 5000 || selfCrossing(points)) {
     return refused(refusePanel(setting, ['extension'], words, way));
@@ -318,7 +206,7 @@ function proven(setting: PanelSetting, panel: Panel): Outcome<Panel> {
       refusePanel(
         setting,
         ['dartLength', 'dartAt', 'dartIntake'],
-        `A ${WORDS[panel.name]} dart points outside its piece.`,
+        `A ${panel.name} dart points outside its piece.`,
         'Give a shorter dart, or another place.',
       ),
     );

@@ -1,6 +1,7 @@
 import { pathLength } from '../geometry/index.js';
 import { good, type Outcome } from '../refusal/index.js';
-import { drawSeams, UNMOVED, type PanelSeams, type PanelSetting, type Shift } from './draw-panel.js';
+import { drawSeams, UNMOVED, type PanelSeams, type Shift } from './draw-panel.js';
+import type { PanelSetting } from './panel-setting.js';
 
 /** The most that truing may move a point, in mm (handbook 2, section 5). */
 export const MOST_SHIFT = 12;

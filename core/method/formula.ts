@@ -54,7 +54,8 @@ const NAME = /^[A-Za-z][A-Za-z0-9]*(?:\.[A-Za-z][A-Za-z0-9]*)?/;
 const LONGEST = 500;
 const DEEPEST = 60;
 
-class FormulaFault extends Error {
+/** A mistake in a formula on its way to becoming a sentence; it never leaves this folder. */
+export class FormulaFault extends Error {
   readonly at: number;
   constructor(at: number, sentence: string) {
     super(sentence);
@@ -199,130 +200,5 @@ export function parseFormula(text: string): ParsedFormula {
   } catch (fault) {
     if (fault instanceof FormulaFault) return { ok: false, error: { at: fault.at, sentence: fault.message } };
     throw fault;
-  }
-}
-
-/** The names a formula uses, each once, in order of appearance. */
-export function namesIn(node: Node): string[] {
-  const found = new Set<string>();
-  const visit = (n: Node): void => {
-    if (n.type === 'name') found.add(n.name);
-    else if (n.type === 'sum') [n.left, n.right].forEach(visit);
-    else if (n.type === 'call') n.args.forEach(visit);
-    else if (n.type !== 'literal') visit(n.of);
-  };
-  visit(node);
-  return [...found];
-}
-
-/** A formula checked: the kind of its result, or what is wrong. */
-export type CheckedFormula =
-  { readonly ok: true; readonly kind: Kind } | { readonly ok: false; readonly error: FormulaError };
-
-/** Dimension by counting lengths: 0 a number, 1 a length, others allowed only on the way. */
-function dimensionOf(node: Node, kindOf: (name: string) => Kind | undefined): number {
-  switch (node.type) {
-    case 'literal':
-      return node.kind === 'length' ? 1 : 0;
-    case 'name': {
-      const kind = kindOf(node.name);
-      if (!kind) throw new FormulaFault(node.at, `“${node.name}” is not known here.`);
-      return kind === 'length' ? 1 : 0;
-    }
-    case 'minus':
-    case 'percent':
-    case 'group':
-      return dimensionOf(node.of, kindOf);
-    case 'sum': {
-      const left = dimensionOf(node.left, kindOf);
-      const right = dimensionOf(node.right, kindOf);
-      if (node.op === '*') return left + right;
-      if (node.op === '/') return left - right;
-      if (left !== right) {
-        throw new FormulaFault(
-          node.at,
-          `“${node.op}” joins a length and a plain number: give the number a unit, such as “3 cm” or “1/2 in”.`,
-        );
-      }
-      return left;
-    }
-    case 'call': {
-      const dimensions = node.args.map((a) => dimensionOf(a, kindOf));
-      if (dimensions.some((d) => d !== dimensions[0])) {
-        throw new FormulaFault(node.at, `“${node.name}” mixes lengths and plain numbers: give each a unit, or none.`);
-      }
-      return dimensions[0] ?? 0;
-    }
-  }
-}
-
-/** Checks names and units of a formula; `kindOf` tells what a name is, or nothing where it is unknown. */
-export function checkFormula(node: Node, kindOf: (name: string) => Kind | undefined): CheckedFormula {
-  try {
-    const dimension = dimensionOf(node, kindOf);
-    if (dimension === 0) return { ok: true, kind: 'number' };
-    if (dimension === 1) return { ok: true, kind: 'length' };
-    return { ok: false, error: { at: 0, sentence: 'The result is neither a length nor a plain number.' } };
-  } catch (fault) {
-    if (fault instanceof FormulaFault) return { ok: false, error: { at: fault.at, sentence: fault.message } };
-    throw fault;
-  }
-}
-
-/** The value of a checked formula: mm for lengths. Unknown names give NaN, a division by nothing gives ±Infinity. */
-export function evaluate(node: Node, valueOf: (name: string) => number | undefined): number {
-  switch (node.type) {
-    case 'literal':
-      return node.value;
-    case 'name':
-      return valueOf(node.name) ?? NaN;
-    case 'minus':
-      return -evaluate(node.of, valueOf);
-    case 'percent':
-      return evaluate(node.of, valueOf) / 100;
-    case 'group':
-      return evaluate(node.of, valueOf);
-    case 'sum': {
-      const left = evaluate(node.left, valueOf);
-      const right = evaluate(node.right, valueOf);
-      return node.op === '+'
-        ? left + right
-        : node.op === '-'
-          ? left - right
-          : node.op === '*'
-            ? left * right
-            : left / right;
-    }
-    case 'call': {
-      const [first = NaN, second = NaN, third = NaN] = node.args.map((a) => evaluate(a, valueOf));
-      if (node.name === 'clamp') return Math.min(Math.max(first, second), third);
-      if (node.name === 'round') return Math.round(first / second) * second;
-      const all = node.args.map((a) => evaluate(a, valueOf));
-      return node.name === 'min' ? Math.min(...all) : Math.max(...all);
-    }
-  }
-}
-
-const SIGNS = { '+': '+', '-': '−', '*': '×', '/': '÷' } as const;
-
-/**
- * A formula set in type: `×`, `÷` and `−`, with names and literals as `set` gives them.
- * Used both for the formula itself and for the formula with its numbers put in.
- */
-export function typeset(node: Node, set: (leaf: Extract<Node, { type: 'literal' | 'name' }>) => string): string {
-  switch (node.type) {
-    case 'literal':
-    case 'name':
-      return set(node);
-    case 'minus':
-      return `−${typeset(node.of, set)}`;
-    case 'percent':
-      return `${typeset(node.of, set)} %`;
-    case 'group':
-      return `(${typeset(node.of, set)})`;
-    case 'sum':
-      return `${typeset(node.left, set)} ${SIGNS[node.op]} ${typeset(node.right, set)}`;
-    case 'call':
-      return `${node.name}(${node.args.map((a) => typeset(a, set)).join(', ')})`;
   }
 }

@@ -1,5 +1,6 @@
 export * from './panel-parameters.js';
-export { parseFormula, checkFormula, evaluate, namesIn, typeset, type Node, type FormulaError } from './formula.js';
+export { parseFormula, type Node, type FormulaError } from './formula.js';
+export { checkFormula, evaluate, namesIn, typeset } from './formula-value.js';
 export {
   checkSheet,
   formulaFor,
@@ -10,14 +11,6 @@ export {
   type Choice,
   type SheetFault,
 } from './sheet.js';
-export {
-  workOut,
-  showSum,
-  lineLabel,
-  type MethodInput,
-  type LedgerLine,
-  type Source,
-  type Sum,
-  type Worked,
-} from './ledger.js';
+export { workOut, lineLabel, type MethodInput, type LedgerLine, type Source, type Worked } from './ledger.js';
 export { SHEETS, sheetById } from './sheets/index.js';
+export { showSum, type Sum } from './show-sum.js';

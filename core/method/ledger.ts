@@ -1,7 +1,6 @@
 import {
   completeBody,
   measurementLabel,
-  ESTIMATES,
   type Body,
   type Figure,
   type Measured,
@@ -9,8 +8,10 @@ import {
   type Required,
 } from '../measure/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
-import { exactFigure, formatLength, fromMm, tapeFor, type Unit } from '../units/index.js';
-import { evaluate, parseFormula, typeset, type Node } from './formula.js';
+import { exactFigure, formatLength, tapeFor } from '../units/index.js';
+import { parseFormula, type Node } from './formula.js';
+import { evaluate } from './formula-value.js';
+import { refuseHand } from './hand-value.js';
 import {
   isDartPlace,
   LEVELS,
@@ -88,30 +89,6 @@ export function lineLabel(sheet: Sheet, name: string): string {
     sheet.settings.find((s) => s.name === name)?.label ??
     measurementLabel(name as MeasurementId)
   );
-}
-
-const LIMITS: Record<Exclude<ParameterKind, 'place'>, { least: number; most: number; wayOut: string }> = {
-  length: { least: -3000, most: 3000, wayOut: 'Enter a length under 3 m.' },
-  share: { least: 0.05, most: 0.95, wayOut: 'Enter a share between 0.05 and 0.95.' },
-  count: { least: 0, most: 3, wayOut: 'Enter 0, 1, 2 or 3.' },
-};
-
-function refuseHand(sheet: Sheet, name: string, kind: ParameterKind, value: number | DartPlace): Refusal | undefined {
-  const label = lineLabel(sheet, name);
-  if (kind === 'place') {
-    if (isDartPlace(value) || (typeof value === 'number' && value > 0 && value < 2000)) return undefined;
-    return {
-      field: name,
-      value: String(value),
-      reason: `${label} cannot be ${String(value)}.`,
-      wayOut: 'Choose crease, midway or apexSpan, or give a distance from the centre.',
-    };
-  }
-  const limits = LIMITS[kind];
-  if (typeof value === 'number' && Number.isFinite(value) && value >= limits.least && value <= limits.most) {
-    if (kind !== 'count' || Number.isInteger(value)) return undefined;
-  }
-  return { field: name, value: String(value), reason: `${label} cannot be ${String(value)}.`, wayOut: limits.wayOut };
 }
 
 function rangeWarnings(sheet: Sheet, m: Required): string[] {
@@ -194,7 +171,7 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     }
     const value = hand ?? sheetValue;
     if (hand !== undefined) {
-      const refusal = refuseHand(sheet, name, kind, hand);
+      const refusal = refuseHand(name, lineLabel(sheet, name), kind, hand);
       if (refusal) refusals.push(refusal);
     } else if (kind !== 'place' && !Number.isFinite(value)) {
       refusals.push({
@@ -277,53 +254,4 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     byHand: new Set(Object.keys(input.set)),
     warnings: rangeWarnings(sheet, input.measured),
   });
-}
-
-/** A length inside a sum: the shortest decimal to 0.01 cm or 0.1 mm, or a fraction of an inch to 1/16. */
-function sumFigure(mm: number, unit: Unit): string {
-  if (unit === 'in') return exactFigure(Math.round(fromMm(mm, 'in') * 16) * (25.4 / 16), 'in');
-  return String(Number(fromMm(mm, unit).toFixed(unit === 'cm' ? 2 : 1)));
-}
-
-/** A line's sum in words and figures: the formula, and the formula with its numbers put in, in the reader's unit. */
-export interface Sum {
-  readonly formula: string;
-  readonly with: string;
-  /** Names and numbers together: `hip 100 ÷ 16`. */
-  readonly told: string;
-}
-
-/** The names of a formula as a maker says them: `hip`, `front hip width`. */
-const said = (sheet: Sheet, name: string): string => lineLabel(sheet, name).toLowerCase();
-
-/**
- * "Show the sum" (handbook 1): how a ledger line came about, set in type in `unit`. Lines that are plain words
- * or literals have the same text twice. Throws for a name that is not in the ledger, since that is a bug.
- */
-export function showSum(worked: Worked, name: string, unit: Unit): Sum {
-  const line = worked.ledger.get(name);
-  if (!line) throw new Error(`No line ${name} in the ledger`);
-  if (line.source === 'estimate') {
-    const rule = ESTIMATES.find((e) => e.id === name);
-    const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
-    const four = { waist: mm('waist'), hip: mm('hip'), crotchDepth: mm('crotchDepth'), inseam: mm('inseam') };
-    const numbers = rule ? rule.sum(four, (x) => sumFigure(x, unit)) : line.formula;
-    return { formula: line.formula, with: numbers, told: `${line.formula} = ${numbers}` };
-  }
-  if (!line.node) return { formula: line.formula, with: line.formula, told: line.formula };
-  const literal = (node: { readonly text: string; readonly value: number; readonly kind: string }): string =>
-    node.kind === 'length' ? sumFigure(node.value, unit) : node.text;
-  const figure = (name: string): string => {
-    const from = worked.ledger.get(name);
-    const value = from?.value ?? worked.body.get(name as MeasurementId)?.mm;
-    if (typeof value !== 'number') return String(value);
-    return from === undefined || from.kind === 'length' ? sumFigure(value, unit) : String(value);
-  };
-  return {
-    formula: typeset(line.node, (leaf) => (leaf.type === 'literal' ? leaf.text : said(worked.sheet, leaf.name))),
-    with: typeset(line.node, (leaf) => (leaf.type === 'literal' ? literal(leaf) : figure(leaf.name))),
-    told: typeset(line.node, (leaf) =>
-      leaf.type === 'literal' ? leaf.text : `${said(worked.sheet, leaf.name)} ${figure(leaf.name)}`,
-    ),
-  };
 }

@@ -1,5 +1,6 @@
 import { MEASUREMENT_IDS } from '../measure/index.js';
-import { checkFormula, parseFormula, type Kind } from './formula.js';
+import { parseFormula, type Kind } from './formula.js';
+import { checkFormula } from './formula-value.js';
 import {
   isDartPlace,
   LEVELS,

@@ -1,0 +1,91 @@
+import IconButton from '@mui/material/IconButton';
+import Tooltip from '@mui/material/Tooltip';
+import ContentCopy from '@mui/icons-material/ContentCopyOutlined';
+import DeleteOutlined from '@mui/icons-material/DeleteOutlined';
+import EditOutlined from '@mui/icons-material/EditOutlined';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Work } from '../../core/kept/index.js';
+import { sheetById } from '../../core/method/index.js';
+import { DraftPicture } from './DraftPicture.js';
+
+interface ShelfRowProps {
+  readonly work: Work;
+  readonly to: string;
+  readonly onRename: (name: string) => void;
+  readonly onCopy: () => void;
+  readonly onDelete: () => void;
+}
+
+/** One draft on the shelf: its picture, whose it is, and what can be done with it. */
+export function ShelfRow({ work, to, onRename, onCopy, onDelete }: ShelfRowProps) {
+  const { draft, person } = work;
+  const [renaming, setRenaming] = useState(false);
+  const rename = (name: string): void => {
+    setRenaming(false);
+    const wanted = name.trim();
+    if (wanted !== '' && wanted !== draft.name) onRename(wanted);
+  };
+  return (
+    <li data-draft={draft.name}>
+      <DraftPicture work={work} />
+      <div>
+        {renaming ? (
+          <input
+            className="rename"
+            aria-label="Name of the draft"
+            defaultValue={draft.name}
+            autoFocus
+            onBlur={(event) => {
+              rename(event.target.value);
+            }}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') rename(event.currentTarget.value);
+              if (event.key === 'Escape') setRenaming(false);
+            }}
+          />
+        ) : (
+          <Link className="name" to={to}>
+            {draft.name}
+          </Link>
+        )}
+        <div>{person.name}</div>
+        <div className="quiet">
+          {sheetById(draft.method)?.name ?? draft.method} · changed {draft.changed.slice(0, 10)}
+        </div>
+      </div>
+      <div className="acts">
+        <Tooltip title="Rename">
+          <IconButton
+            aria-label={`Rename ${draft.name}`}
+            onClick={() => {
+              setRenaming(true);
+            }}
+          >
+            <EditOutlined />
+          </IconButton>
+        </Tooltip>
+        <Tooltip title="Copy">
+          <IconButton
+            aria-label={`Copy ${draft.name}`}
+            onClick={() => {
+              onCopy();
+            }}
+          >
+            <ContentCopy />
+          </IconButton>
+        </Tooltip>
+        <Tooltip title="Delete">
+          <IconButton
+            aria-label={`Delete ${draft.name}`}
+            onClick={() => {
+              onDelete();
+            }}
+          >
+            <DeleteOutlined />
+          </IconButton>
+        </Tooltip>
+      </div>
+    </li>
+  );
+}
