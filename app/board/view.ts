@@ -18,16 +18,20 @@ const LEAST_SCALE = 0.05;
 const MOST_SCALE = 20;
 /** Room kept free about the pieces when all is shown: level names at the left, tapes at left and top. */
 const PADDING = { left: 128, right: 64, top: 48, bottom: 26 };
+/** On a telephone the board's tools lie along its foot. */
+const NARROW = 520;
+const NARROW_PADDING = { left: 124, right: 12, top: 40, bottom: 60 };
 
 /** The view that shows a whole box. */
 export function fitView(box: Box, size: ScreenSize): View {
-  const width = Math.max(60, size.width - PADDING.left - PADDING.right);
-  const height = Math.max(60, size.height - PADDING.top - PADDING.bottom);
+  const padding = size.width < NARROW ? NARROW_PADDING : PADDING;
+  const width = Math.max(60, size.width - padding.left - padding.right);
+  const height = Math.max(60, size.height - padding.top - padding.bottom);
   const scale = Math.min(width / (box.maxX - box.minX), height / (box.maxY - box.minY));
   return {
     scale,
-    x: PADDING.left + (width - scale * (box.maxX - box.minX)) / 2 - scale * box.minX,
-    y: PADDING.top + (height - scale * (box.maxY - box.minY)) / 2 - scale * box.minY,
+    x: padding.left + (width - scale * (box.maxX - box.minX)) / 2 - scale * box.minX,
+    y: padding.top + (height - scale * (box.maxY - box.minY)) / 2 - scale * box.minY,
   };
 }
 
