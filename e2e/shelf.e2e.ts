@@ -26,7 +26,7 @@ const names = async (): Promise<string[]> =>
 describe('the shelf', () => {
   it('shows the demo workroom with pictures of the real pieces', async () => {
     await room.visit('/demo');
-    await room.find('.shelf polygon');
+    await room.find('.shelf .picture path');
     expect(await names()).toHaveLength(7);
     expect(await room.text('.page')).toContain('Apprentice');
   });

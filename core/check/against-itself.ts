@@ -4,17 +4,14 @@ import {
   directionAt,
   distance,
   endDirection,
-  flatten,
-  isClosed,
   isStraight,
   pathLength,
   quarterTurn,
   scale,
-  selfCrossing,
   startDirection,
   type Path,
 } from '../geometry/index.js';
-import { edgeLengths, LEAST_CROTCH_RADIUS, outlineOf, type Block, type Panel } from '../draft/index.js';
+import { edgeLengths, isSound, LEAST_CROTCH_RADIUS, type Block, type Panel } from '../draft/index.js';
 import { verdictOf, type About, type Check, type CheckId } from './check.js';
 
 const DEGREES = 180 / Math.PI;
@@ -152,10 +149,7 @@ function curveCheck(block: Block): Check {
 }
 
 function outlineCheck(block: Block): Check {
-  const sound = [block.front, block.back].every((panel) => {
-    const path = outlineOf(panel);
-    return isClosed(path, 1e-4) && !selfCrossing(flatten(path, 0.2));
-  });
+  const sound = isSound(block.front) && isSound(block.back);
   return {
     id: 'outline',
     label: 'Outline',

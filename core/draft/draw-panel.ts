@@ -4,17 +4,15 @@ import {
   flatten,
   isFinitePoint,
   line,
-  pathLength,
   point,
   reversePath,
-  selfCrossing,
   type Path,
   type Point,
 } from '../geometry/index.js';
 import { good, refused, type Outcome } from '../refusal/index.js';
 import { drawRise } from './crotch-curve.js';
 import { legOf, lowerLeg, upperInseam, type Leg } from './leg.js';
-import { outlineOf, type Panel } from './panel.js';
+import { isSound, outlineOf, type Panel } from './panel.js';
 import { refusePanel, refuseSizes, type PanelSetting } from './panel-setting.js';
 import { seatLine, squareOffCentre, type SeatLine } from './seat-line.js';
 import { sideSeam } from './side-seam.js';
@@ -194,12 +192,12 @@ export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelS
 
 /** A panel whose outline is finite and does not cross itself, or the refusal. */
 function proven(setting: PanelSetting, panel: Panel): Outcome<Panel> {
-  const points = flatten(outlineOf(panel), 0.2);
   const words = `The ${panel.name} piece would cross itself.`;
   const way = 'Take back the last change, or give a value set by hand back to the sheet.';
-  if (!points.every(isFinitePoint) || pathLength(panel.edges.rise) > 5000 || selfCrossing(points)) {
+  if (!isSound(panel)) {
     return refused(refusePanel(setting, ['extension'], words, way));
   }
+  const points = panel.darts.length > 0 ? flatten(outlineOf(panel), 1) : [];
   const loose = panel.darts.find((d) => !contains(points, d.apex));
   if (loose) {
     return refused(

@@ -1,6 +1,7 @@
 export {
   EDGE_NAMES,
   outlineOf,
+  isSound,
   type Panel,
   type PanelPoints,
   type EdgeName,

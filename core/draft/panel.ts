@@ -1,4 +1,4 @@
-import type { Path, Point } from '../geometry/index.js';
+import { flatten, isClosed, isFinitePoint, selfCrossing, type Path, type Point } from '../geometry/index.js';
 import type { PanelName, PanelParameters } from '../method/index.js';
 
 /** The edges of a panel, in the order in which the outline runs: from centre waist over the side, round to the rise. */
@@ -91,3 +91,17 @@ export interface Panel {
 
 /** The closed net outline, waist first (dart mouths peaked), as one path. */
 export const outlineOf = (panel: Panel): Path => EDGE_NAMES.flatMap((name) => panel.edges[name]);
+
+const soundness = new WeakMap<Panel['edges'], boolean>();
+
+/** True where a panel's outline is finite, closed and does not cross itself. Looked at once for each set of edges. */
+export function isSound(panel: Panel): boolean {
+  let sound = soundness.get(panel.edges);
+  if (sound === undefined) {
+    const path = outlineOf(panel);
+    const points = flatten(path, 0.2);
+    sound = isClosed(path, 1e-4) && points.every(isFinitePoint) && !selfCrossing(points);
+    soundness.set(panel.edges, sound);
+  }
+  return sound;
+}

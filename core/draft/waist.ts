@@ -17,6 +17,7 @@ import {
   subtract,
   turn,
   unit,
+  velocityAt,
   type Cubic,
   type Path,
   type Point,
@@ -108,19 +109,16 @@ function open(p: Point, darts: readonly FlatDart[], count: number): Point {
   return q;
 }
 
-/** The parameter at which a curve crosses the ray from `from` through `through`, by bisection. */
+/** The parameter at which a curve crosses the line from `from` through `through` (Newton's method, kept in 0..1). */
 function crossingParameter(c: Cubic, from: Point, through: Point): number {
   const ray = subtract(through, from);
-  const off = (t: number): number => cross(ray, subtract(pointAt(c, t), from));
-  let low = 0;
-  let high = 1;
-  const sign = off(0) > 0 ? 1 : -1;
-  for (let i = 0; i < 50; i++) {
-    const middle = (low + high) / 2;
-    if (off(middle) * sign > 0) low = middle;
-    else high = middle;
+  let t = 0.5;
+  for (let i = 0; i < 12; i++) {
+    const step = cross(ray, subtract(pointAt(c, t), from)) / cross(ray, velocityAt(c, t));
+    t = Math.min(1, Math.max(0, t - step));
+    if (Math.abs(step) < 1e-12) break;
   }
-  return (low + high) / 2;
+  return t;
 }
 
 /** The tip between the legs: the waist on the centre's side, folded back over the leg, meets the dart's fold there. */

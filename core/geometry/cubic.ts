@@ -1,4 +1,4 @@
-import { add, between, cross, distance, norm, point, scale, subtract, unit, type Point } from './point.js';
+import { add, between, cross, distance, dot, norm, point, scale, subtract, unit, type Point } from './point.js';
 
 /** A cubic Bézier curve by its four control points, in mm. Straight lines are cubics too (see `line`). */
 export interface Cubic {
@@ -126,17 +126,31 @@ function gaussLength(c: Cubic, from: number, to: number): number {
   return sum * half;
 }
 
-function adaptiveLength(c: Cubic, from: number, to: number, whole: number, depth: number): number {
+/** Halves are always taken down to `forced` levels, then until they agree with the whole. */
+function adaptiveLength(c: Cubic, from: number, to: number, whole: number, level: number, forced: number): number {
   const middle = (from + to) / 2;
   const left = gaussLength(c, from, middle);
   const right = gaussLength(c, middle, to);
-  if (depth === 0 || Math.abs(left + right - whole) < 1e-7) return left + right;
-  return adaptiveLength(c, from, middle, left, depth - 1) + adaptiveLength(c, middle, to, right, depth - 1);
+  if (level >= DEEPEST || (level >= forced && Math.abs(left + right - whole) < 1e-7)) return left + right;
+  return (
+    adaptiveLength(c, from, middle, left, level + 1, forced) + adaptiveLength(c, middle, to, right, level + 1, forced)
+  );
 }
 
-/** Length in mm of the curve between two parameters, to 1e-6 mm (adaptive Gauss-Legendre quadrature). */
+const DEEPEST = 16;
+
+/** True where a curve may come nearly to a stop and turn round on itself: its control legs do not all run forward. */
+function mayTurnRound({ p0, p1, p2, p3 }: Cubic): boolean {
+  const [a, b, c] = [subtract(p1, p0), subtract(p2, p1), subtract(p3, p2)];
+  return dot(a, b) <= 0 || dot(b, c) <= 0 || dot(a, c) <= 0;
+}
+
+/**
+ * Length in mm of the curve between two parameters, to 1e-6 mm; to 0.01 mm where it has a cusp (adaptive
+ * Gauss-Legendre quadrature).
+ */
 export function cubicLength(c: Cubic, from = 0, to = 1): number {
-  return adaptiveLength(c, from, to, gaussLength(c, from, to), 12);
+  return adaptiveLength(c, from, to, gaussLength(c, from, to), 0, mayTurnRound(c) ? 5 : 0);
 }
 
 /** The parameter at which the curve has run `length` mm; held to 0..1 beyond the ends. */

@@ -9,22 +9,29 @@ import { point, type Point } from './point.js';
  */
 export function splineDown(points: readonly Point[], endSlope: number): Path {
   const n = points.length - 1;
-  const h = (i: number): number => (points[i + 1]?.y ?? 0) - (points[i]?.y ?? 0);
-  const chord = (i: number): number => ((points[i + 1]?.x ?? 0) - (points[i]?.x ?? 0)) / h(i);
+  const gaps: number[] = [];
+  const chords: number[] = [];
+  for (let i = 0; i < n; i++) {
+    const a = points[i];
+    const b = points[i + 1];
+    if (!a || !b) continue;
+    gaps.push(b.y - a.y);
+    chords.push((b.x - a.x) / (b.y - a.y));
+  }
   // Thomas algorithm on the slopes m[0..n-1]; m[n] is given.
   const upper: number[] = [];
   const right: number[] = [];
   for (let i = 0; i < n; i++) {
-    const lower = i === 0 ? 0 : 1 / h(i - 1);
-    const middle = i === 0 ? 2 / h(0) : 2 / h(i - 1) + 2 / h(i);
-    const above = 1 / h(i);
-    let rhs = i === 0 ? (3 * chord(0)) / h(0) : (3 * chord(i - 1)) / h(i - 1) + (3 * chord(i)) / h(i);
-    if (i === n - 1) rhs -= above * endSlope;
-    const pivot = middle - lower * (upper[i - 1] ?? 0);
-    upper.push(i === n - 1 ? 0 : above / pivot);
-    right.push((rhs - lower * (right[i - 1] ?? 0)) / pivot);
+    const here = 1 / (gaps[i] ?? NaN);
+    const before = i === 0 ? 0 : 1 / (gaps[i - 1] ?? NaN);
+    let rhs = 3 * (chords[i] ?? NaN) * here + (i === 0 ? 0 : 3 * (chords[i - 1] ?? NaN) * before);
+    if (i === n - 1) rhs -= here * endSlope;
+    const pivot = 2 * (before + here) - before * (upper[i - 1] ?? 0);
+    upper.push(i === n - 1 ? 0 : here / pivot);
+    right.push((rhs - before * (right[i - 1] ?? 0)) / pivot);
   }
-  const slopes: number[] = Array.from({ length: n + 1 }, () => endSlope);
+  const slopes: number[] = [];
+  slopes[n] = endSlope;
   for (let i = n - 1; i >= 0; i--) slopes[i] = (right[i] ?? 0) - (upper[i] ?? 0) * (slopes[i + 1] ?? 0);
   return splineWithSlopes(points, slopes);
 }

@@ -67,15 +67,12 @@ export interface SheetFault {
   readonly sentence: string;
 }
 
+const PARAMETER_KINDS = new Map<string, ParameterKind>(
+  PANEL_NAMES.flatMap((panel) => PARAMETER_NAMES.map((p) => [`${panel}.${p}`, PANEL_PARAMETERS[p].kind] as const)),
+);
+
 /** How a line's result counts: by its parameter, or a length for levels and settings. */
-export function lineKind(name: string): ParameterKind {
-  const [panel, parameter] = name.split('.');
-  if (parameter !== undefined && (panel === 'front' || panel === 'back')) {
-    const found = PARAMETER_NAMES.find((p) => p === parameter);
-    if (found) return PANEL_PARAMETERS[found].kind;
-  }
-  return 'length';
-}
+export const lineKind = (name: string): ParameterKind => PARAMETER_KINDS.get(name) ?? 'length';
 
 /** The formula that holds under the chosen values; nothing where the choice has none. */
 export function formulaFor(text: FormulaText, choices: Readonly<Record<string, string>>): string | undefined {

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { DEMO_WORKBOOK, type Work } from '../../core/kept/index.js';
+import { openWork, setByHand } from '../store/work-store.js';
+import { STATIONS, stationOf, stationStates } from './stations.js';
+
+function work(draftId: string): Work {
+  const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === draftId);
+  const person = DEMO_WORKBOOK.people.find((p) => p.id === draft?.personId);
+  if (!draft || !person) throw new Error('not in the demo');
+  return { draft, person };
+}
+
+const states = (id: string, change?: Parameters<typeof setByHand>[0]): ReturnType<typeof stationStates> => {
+  const open = openWork(work(id));
+  if (change) setByHand(change)(open);
+  return stationStates(open.state.getState().work, open.computed.getState());
+};
+
+describe('stations', () => {
+  it('need the maker where a measurement looks wrong or a check is out', () => {
+    expect(states('ticket-plain').measure).toBe('needs-you');
+    expect(states('cellist-dress').measure).toBe('done');
+    expect(states('puppeteer-black', { 'front.waistWidth': 230 }).draft).toBe('needs-you');
+    expect(states('puppeteer-black', { 'back.extension': 1 }).draft).toBe('needs-you');
+  });
+  it('tell what was set by hand from what was left alone', () => {
+    expect(states('cellist-dress')).toMatchObject({ choose: 'under-way', draft: 'under-way' });
+    expect(states('ticket-plain')).toMatchObject({ choose: 'untouched', draft: 'untouched' });
+  });
+  it('are found by their name in an address', () => {
+    for (const s of STATIONS) expect(stationOf(s.id)).toBe(s.id);
+    expect(stationOf('nowhere')).toBe('draft');
+  });
+});

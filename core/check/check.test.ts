@@ -1,0 +1,227 @@
+import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
+import { edgeLengths, type Block, type Panel } from '../draft/index.js';
+import { cubic, line, mapPath, point, turn, type Path } from '../geometry/index.js';
+import {
+  bendOf,
+  checkAgainstBody,
+  checkAgainstItself,
+  classByExtensions,
+  fitClass,
+  FIT_CLASSES,
+  hipWidthOf,
+  sharpestCorner,
+  sideStretches,
+  verdictOf,
+  worstFirst,
+  type Check,
+  type CheckId,
+} from './index.js';
+
+const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+
+function draft(more: Partial<DraftInput> = {}): Draft {
+  const outcome = computeDraft({ ...EMPTY_INPUT, measured, ...more });
+  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason ?? 'refused');
+  return outcome.value;
+}
+
+const { block, worked } = draft();
+const find = (checks: readonly Check[], id: CheckId): Check => {
+  const found = checks.find((c) => c.id === id);
+  if (!found) throw new Error(`no check ${id}`);
+  return found;
+};
+
+/** The block with one panel spoilt by hand, to see that the check notices. */
+const spoil = (panel: 'front' | 'back', change: Partial<Panel>): Block => ({
+  ...block,
+  [panel]: { ...block[panel], ...change },
+});
+const spoilEdge = (panel: 'front' | 'back', edge: keyof Panel['edges'], path: Path): Block =>
+  spoil(panel, { edges: { ...block[panel].edges, [edge]: path } });
+const moved = (path: Path, by: number): Path => mapPath(path, (p) => ({ x: p.x, y: p.y * by }));
+
+describe('verdicts', () => {
+  it('are in on the edges of the band, near within a quarter of it, and out beyond', () => {
+    expect(verdictOf(10, 10, 18)).toBe('in');
+    expect(verdictOf(18, 10, 18)).toBe('in');
+    expect(verdictOf(19.9, 10, 18)).toBe('near');
+    expect(verdictOf(8.1, 10, 18)).toBe('near');
+    expect(verdictOf(20.1, 10, 18)).toBe('out');
+    expect(verdictOf(NaN, 10, 18)).toBe('out');
+  });
+
+  it('never call a figure near that is more than a centimetre out', () => {
+    expect(verdictOf(1111, 1000, 1100)).toBe('out');
+    expect(verdictOf(1109, 1000, 1100)).toBe('near');
+    expect(verdictOf(331, 340, Infinity)).toBe('near');
+    expect(verdictOf(329, 340, Infinity)).toBe('out');
+    expect(verdictOf(9000, 340, Infinity)).toBe('in');
+  });
+
+  it('are shown worst first and otherwise in their order', () => {
+    const checks = draft({ settings: { hemGirth: 200 } }).checks;
+    const sorted = worstFirst(checks);
+    expect(sorted[0]?.id).toBe('hem');
+    expect(sorted.at(-1)?.verdict).toBe('unknown');
+    expect(sorted.filter((c) => c.verdict === 'in').map((c) => c.id)).toEqual(
+      checks.filter((c) => c.verdict === 'in').map((c) => c.id),
+    );
+  });
+});
+
+describe('against the body', () => {
+  it('the finished waist is both panels twice, against the waist and its ease', () => {
+    const waist = find(checkAgainstBody(worked, block), 'waist');
+    expect(waist.value).toBeCloseTo(780 + 10, 2);
+    expect([waist.low, waist.high]).toEqual([790, 796]);
+    const wide = draft({ set: { 'front.waistWidth': 215 } }).checks;
+    expect(find(wide, 'waist')).toMatchObject({ verdict: 'out' });
+  });
+
+  it('the hip is measured square to the tilted centre line', () => {
+    const { back } = block;
+    const angle = back.seatAngle;
+    const { sideHip, tiltPoint } = back.points;
+    // By hand: the distance of the hip point from the line through the tilt point at the seat angle.
+    const byHand = (tiltPoint.x - sideHip.x) * Math.cos(angle) - (tiltPoint.y - sideHip.y) * Math.sin(angle);
+    expect(hipWidthOf(back)).toBeCloseTo(byHand, 9);
+    expect(find(checkAgainstBody(worked, block), 'hip').value).toBeCloseTo(1000 + 25.4, 6);
+  });
+
+  it('the thigh is both crotch widths against the thigh with 15 to 25 % of ease', () => {
+    const thigh = find(checkAgainstBody(worked, block), 'thigh');
+    expect(thigh.low).toBeCloseTo(580 * 1.15, 9);
+    expect(thigh.high).toBeCloseTo(580 * 1.25, 9);
+    expect(thigh.value).toBeCloseTo(block.front.crotchWidth + block.back.crotchWidth, 9);
+    expect(thigh.restsOnEstimate).toBe(true);
+    const taken = draft({ measured: { ...measured, thigh: 600 } }).checks;
+    expect(find(taken, 'thigh')).toMatchObject({ restsOnEstimate: false, low: 690 });
+  });
+
+  it('a rise that was not measured is not known, and says what to measure', () => {
+    const back = find(checkAgainstBody(worked, block), 'backRise');
+    expect(back).toMatchObject({ verdict: 'unknown', wants: 'back rise', low: undefined });
+    expect(back.value).toBeCloseTo(edgeLengths(block.back).rise, 9);
+    expect(find(checkAgainstBody(worked, block), 'wholeRise').verdict).toBe('unknown');
+  });
+
+  it('the hem must pass over the heel with a centimetre', () => {
+    const hem = (girth: number): Check => find(draft({ settings: { hemGirth: girth }, figure: 'man' }).checks, 'hem');
+    expect(hem(360).verdict).toBe('in');
+    expect(hem(359).verdict).toBe('near');
+    expect(hem(340).verdict).toBe('out');
+  });
+});
+
+describe('the fit class that a draft is', () => {
+  const at = (front: number, back: number): string =>
+    classByExtensions({
+      frontExtension: front,
+      backExtension: back,
+      frontHipWidth: 250,
+      backHipWidth: 260,
+      hip: 1000,
+    });
+  it('follows from the extensions by the handbook’s limits', () => {
+    expect(at(54, 99)).toBe('close');
+    expect(at(54, 101)).toBe('regular');
+    expect(at(56, 99)).toBe('regular');
+    expect(at(60, 100)).toBe('loose');
+    expect(at(62.5, 125)).toBe('loose');
+    expect(at(100, 104)).toBe('skirt-like');
+    expect(at(100, 103)).toBe('loose');
+  });
+
+  it('has bands that go from close to wide, and a class for any name', () => {
+    for (const [i, c] of FIT_CLASSES.slice(1).entries()) {
+      expect(c.thighEase[0]).toBeGreaterThan(FIT_CLASSES[i]?.thighEase[0] ?? 0);
+    }
+    expect(fitClass('regular').hipEase).toEqual([20, 50]);
+    expect(fitClass('no such class').id).toBe('loose');
+  });
+
+  it('says both where the thigh says otherwise', () => {
+    const tight = draft({ measured: { ...measured, thigh: 660 } }).checks;
+    expect(find(tight, 'fitClass')).toMatchObject({ value: 'Loose; by the thigh close, relaxed', verdict: 'near' });
+  });
+});
+
+describe('against itself', () => {
+  const verdict = (spoilt: Block, id: CheckId): string => find(checkAgainstItself(spoilt), id).verdict;
+
+  it('a sound draft passes all', () => {
+    for (const check of checkAgainstItself(block)) expect([check.id, check.verdict]).toEqual([check.id, 'in']);
+  });
+
+  it('seams of different length are found, above and below the knee', () => {
+    const [lower, upper] = block.back.edges.inseam;
+    if (!lower || !upper) throw new Error('an inseam has two stretches');
+    expect(verdict(spoilEdge('back', 'inseam', [lower, ...moved([upper], 0.95)]), 'inseamWalk')).toBe('out');
+    expect(verdict(spoilEdge('back', 'inseam', [...moved([lower], 0.99), upper]), 'inseamWalkBelow')).toBe('out');
+    expect(verdict(spoilEdge('back', 'side', moved(block.back.edges.side, 0.99)), 'sideWalk')).toBe('out');
+    const stretches = sideStretches(block.front);
+    expect(stretches.waistToHip + stretches.hipToKnee + stretches.kneeToHem).toBeCloseTo(
+      edgeLengths(block.front).side,
+      6,
+    );
+  });
+
+  it('a waist out of square, and a corner at a closed dart, are found', () => {
+    const tilted = mapPath(block.front.closedWaist, (p) => turn(p, 0.06, block.front.points.centreWaist));
+    expect(verdict(spoil('front', { closedWaist: tilted }), 'waistRun')).toBe('out');
+    const [first, second] = block.back.waistSections;
+    if (!first || !second) throw new Error('the back has a dart');
+    const dart = block.back.darts[0]?.sideLeg ?? point(0, 0);
+    const bent = second.map((c) => ({ p0: c.p0, p1: turn(c.p1, 0.06, dart), p2: turn(c.p2, 0.06, dart), p3: c.p3 }));
+    expect(verdict(spoil('back', { waistSections: [first, bent] }), 'waistRun')).toBe('out');
+  });
+
+  it('rises that do not run into one another are found', () => {
+    const { crotchPoint } = block.back.points;
+    const turned = mapPath(block.back.edges.rise, (p) => turn(p, 0.08, crotchPoint));
+    expect(verdict(spoilEdge('back', 'rise', turned), 'crotchJoin')).toBe('out');
+  });
+
+  it('a kink, a turn back and a tight bend in a rise are found', () => {
+    const { crotchPoint: c, centreWaist: w, curveStart: s } = block.front.points;
+    const kinked: Path = [line(c, point(s.x, c.y - 40)), line(point(s.x, c.y - 40), w)];
+    expect(sharpestCorner(kinked)).toBeGreaterThan(20);
+    expect(verdict(spoilEdge('front', 'rise', kinked), 'curve')).toBe('out');
+    const wavy: Path = [cubic(c, point(c.x + 60, c.y - 60), point(s.x - 60, s.y + 40), s), line(s, w)];
+    expect(bendOf(wavy).changesSign).toBe(true);
+    expect(verdict(spoilEdge('front', 'rise', wavy), 'curve')).toBe('out');
+    const arc = cubic(point(s.x + 8, c.y), point(s.x + 3.6, c.y), point(s.x, c.y - 3.6), point(s.x, c.y - 8));
+    const tight: Path = [line(c, arc.p0), arc, line(arc.p3, w)];
+    expect(bendOf(tight).leastRadius).toBeLessThan(12);
+    expect(verdict(spoilEdge('front', 'rise', tight), 'curve')).not.toBe('in');
+  });
+
+  it('unequal dart legs, a deep dart and a wide one are found', () => {
+    const [dart] = block.back.darts;
+    if (!dart) throw new Error('the back has a dart');
+    const uneven = { ...dart, sideLeg: point(dart.sideLeg.x, dart.sideLeg.y - 2) };
+    expect(verdict(spoil('back', { darts: [uneven] }), 'darts')).toBe('out');
+    expect(find(draft({ set: { 'back.dartLength': 215 } }).checks, 'darts').verdict).toBe('near');
+    expect(find(draft({ set: { 'back.dartIntake': 45 } }).checks, 'darts').verdict).toBe('near');
+  });
+
+  it('an open or crossing outline is found', () => {
+    expect(verdict(spoilEdge('front', 'hem', []), 'outline')).toBe('out');
+    const { sideHem: a, inseamHem: b } = block.front.points;
+    const crossing: Path = [
+      line(a, point(a.x, a.y - 700)),
+      line(point(a.x, a.y - 700), point(b.x + 300, a.y - 300)),
+      line(point(b.x + 300, a.y - 300), b),
+    ];
+    expect(verdict(spoilEdge('front', 'hem', crossing), 'outline')).toBe('out');
+  });
+
+  it('every check says what it is about, so that the board can show it', () => {
+    for (const check of [...checkAgainstBody(worked, block), ...checkAgainstItself(block)]) {
+      expect(check.compares.length).toBeGreaterThan(20);
+      expect(check.about.edges.length > 0 || check.about.level !== undefined || check.id === 'outline').toBe(true);
+    }
+  });
+});

@@ -1,0 +1,143 @@
+import { readFile } from 'node:fs/promises';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { Key } from 'selenium-webdriver';
+import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from 'vitest';
+import { complaints, startBrowser, type Browser } from './browser.js';
+import { RoomPage } from './room-page.js';
+
+let browser: Browser;
+let room: RoomPage;
+
+beforeAll(async () => {
+  browser = await startBrowser();
+  room = new RoomPage(browser, inject('address'));
+});
+afterAll(() => browser.quit());
+afterEach(async () => {
+  expect(await complaints(browser.driver)).toEqual([]);
+});
+
+describe('choosing', () => {
+  it('changes the variant, and the pieces and their sums with it', async () => {
+    await room.visit('/demo/draft/lamp-plain/choose');
+    const waist = await room.edge('front.waist');
+    await (await room.find('input[type=radio][value=even]')).click();
+    expect(await room.edge('front.waist')).not.toBe(waist);
+    expect(await room.valueOf('Hip ease')).toBe('2.5');
+    await (await room.find('input[type=radio][value=surplus-shared]')).click();
+    expect(await room.valueOf('Hip ease')).toBe('0.0');
+    expect(await room.edge('front.waist')).toBe(waist);
+  });
+
+  it('takes a leg width and a length by hand, and gives them back', async () => {
+    const hem = await room.edge('back.hem');
+    await room.enter('Hem girth', '50');
+    expect(await room.sourceOf('hemGirth')).toBe('hand');
+    expect(await room.edge('back.hem')).not.toBe(hem);
+    await room.enter('Inside length', '60 cm');
+    expect(await room.text('.drawing')).toContain('Hem line 86.0 cm');
+    await room.press('Give inside length back to the sheet');
+    await room.press('Give hem girth back to the sheet');
+    expect(await room.edge('back.hem')).toBe(hem);
+  });
+
+  it('switches a rule of the house off and on', async () => {
+    await room.goTo('draft');
+    expect(await room.text('.notes')).toContain('to true the seams');
+    await room.goTo('choose');
+    const rule = await room.driver.findElement({ xpath: '//label[contains(., "True the seams")]' });
+    await rule.click();
+    await room.until(
+      'the walk stays in band',
+      async () => ((await (await room.find('[data-check="inseamWalk"]')).getAttribute('data-verdict')) ?? '') !== 'in',
+    );
+    await rule.click();
+    await room.until(
+      'the walk stays out',
+      async () => ((await (await room.find('[data-check="inseamWalk"]')).getAttribute('data-verdict')) ?? '') === 'in',
+    );
+  });
+
+  it('refuses an ease that no trouser has, in a sentence', async () => {
+    await room.enter('Hip ease', '90');
+    expect(await room.text('[data-line="hipEase"] .problem')).toMatch(/Hip ease 90 cm cannot be drafted.*Enter/);
+    await room.press('Undo');
+    expect(await room.has('.problem')).toBe(false);
+  });
+});
+
+describe('measuring', () => {
+  it('puts a measured figure in the place of its estimate, and takes it out again', async () => {
+    await room.visit('/demo/draft/cook-kitchen/measure');
+    expect(await room.sourceOf('kneeDepth')).toBe('estimate');
+    expect(await room.text('.drawing')).toContain('Knee line ≈ 63.0 cm');
+    await room.enter('Knee depth', '60');
+    expect(await room.sourceOf('kneeDepth')).toBe('measured');
+    expect(await room.text('.drawing')).toContain('Knee line 60.0 cm');
+    await room.enter('Knee depth', Key.DELETE);
+    expect(await room.text('.drawing')).toContain('Knee line ≈ 63.0 cm');
+  });
+
+  it('shows every figure in the unit that is asked for, and computes with none of the rounding', async () => {
+    const rise = await room.edge('back.rise');
+    await room.press('in');
+    expect(await room.valueOf('Hip')).toBe('50 3/8');
+    expect(await room.text('.gauges')).toMatch(/\d+ \d+\/\d+ in/);
+    expect(await room.edge('back.rise')).toBe(rise);
+    await room.press('cm');
+    expect(await room.valueOf('Hip')).toBe('128');
+  });
+
+  it('steps a field by the tape with arrow keys', async () => {
+    const field = await room.fieldFor('Hip');
+    await field.sendKeys(Key.ARROW_UP);
+    expect(await room.valueOf('Hip')).toBe('128.25');
+    await field.sendKeys(Key.chord(Key.SHIFT, Key.ARROW_DOWN));
+    expect(await room.valueOf('Hip')).toBe('128.2');
+    await room.press('Undo');
+    await room.press('Undo');
+    expect(await room.valueOf('Hip')).toBe('128');
+  });
+
+  it('says that a newer set exists, and moves to it', async () => {
+    await room.visit('/demo/draft/rigger-work/measure');
+    expect(await room.text('.head')).toContain('a newer set: 2026-09-20');
+    const set = await room.driver.findElement({ xpath: '//label[.="Taken on"]/following::select[1]' });
+    await set.sendKeys('2026-09-20');
+    await room.until('the hip stays', async () => (await room.valueOf('Hip')) === '41');
+    expect(await room.text('.head')).not.toContain('newer set');
+  });
+});
+
+describe('cutting', () => {
+  it('counts the pages for each paper, and measures the roll', async () => {
+    await room.visit('/demo/draft/cellist-dress/cut');
+    const pages = async (): Promise<string> => room.text('[data-testid="page-count"]');
+    expect(await pages()).toMatch(/^\d+ pages/);
+    await (await room.find('#paper option[value=letter]')).click();
+    expect(await pages()).toMatch(/^\d+ pages: \d rows of \d/);
+    await (await room.find('#paper option[value=roll]')).click();
+    expect(await pages()).toMatch(/^One sheet, [\d.]+ cm × [\d.]+ cm/);
+    await room.enter('Roll width', '50');
+    expect(await pages()).toMatch(/× 2\d\d\.\d cm/);
+    await room.enter('Roll width', '91.4');
+    await room.press('Print pieces');
+    const pdf = await getDocument({ data: new Uint8Array(await readFile(await room.download('.pdf'))), verbosity: 0 })
+      .promise;
+    expect(pdf.numPages).toBe(1);
+    const [, , width = 0] = (await pdf.getPage(1)).view;
+    expect((width / 72) * 2.54).toBeCloseTo(Number(/One sheet, ([\d.]+)/.exec(await pages())?.[1]), 0);
+  });
+
+  it('takes allowances that the cut line follows, and refuses one that is too wide', async () => {
+    const outline = async (): Promise<string> =>
+      (await (await room.find('.tile-preview path[stroke-dasharray="6 3"]')).getAttribute('d')) ?? '';
+    const before = await outline();
+    await room.enter('Side', '2.5');
+    expect(await outline()).not.toBe(before);
+    await room.enter('Hem', '30');
+    expect(await room.text('aside [role=status]')).toContain('Hem allowance must be between 0 and 12.0 cm');
+    await room.press('Undo');
+    expect(await outline()).toBe(before);
+  });
+});
