@@ -181,8 +181,24 @@ describe('bad input', () => {
       expect(await room.edge('back.rise')).toBe(rise);
       expect(await room.valueOf('Inseam')).toBe(typed);
     }
+    await room.enter('Inseam', Key.DELETE);
+    expect(await room.text('[data-line="inseam"] .problem')).toContain('Inseam is missing. Enter the inseam');
+    expect(await room.edge('back.rise')).toBe(rise);
     await room.enter('Inseam', '77');
     expect(await room.has('[data-line="inseam"] .problem')).toBe(false);
+  });
+
+  it('lets what was typed give way to undo, while the cursor is still in the field', async () => {
+    const field = await room.fieldFor('Hip');
+    const before = await room.valueOf('Hip');
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), '101');
+    await room.until('the pause did not take the figure over', async () =>
+      (await room.text('.gauges')).includes('103.5'),
+    );
+    await field.sendKeys(Key.chord(Key.CONTROL, 'z'));
+    expect(await room.valueOf('Hip')).toBe(before);
+    await field.sendKeys(Key.TAB);
+    expect(await room.valueOf('Hip')).toBe(before);
   });
 
   it('offers the figure that was meant where a unit slipped or digits were swapped', async () => {

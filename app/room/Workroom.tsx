@@ -60,17 +60,15 @@ export function closeWork(room: RoomId, draftId: string): void {
   opened.delete(key);
 }
 
-const comparable = (work: Work): string => JSON.stringify({ ...work, draft: { ...work.draft, changed: '' } });
-
 /**
- * Opens work from the shelf. What is still open is used as it is, unless the shelf has moved on while it lay untouched:
- * renamed, undone, opened from a file, or changed in another window.
+ * Opens work from the shelf. What is still open is used as it is, with its undo, unless the shelf has moved on while it
+ * lay untouched: renamed, undone, opened from a file, or changed in another window.
  */
 function openFromShelf(room: RoomId, shelved: Work, revisions: Revisions): { open: OpenWork; autosave: Autosave } {
   const known = opened.get(`${room} ${shelved.draft.id}`);
-  const saved = known?.autosave.state.getState().save === 'saved';
-  if (known && saved && comparable(known.open.state.getState().work) !== comparable(shelved)) {
-    closeWork(room, shelved.draft.id);
+  if (known?.autosave.state.getState().save === 'saved') {
+    const last = known.autosave.revisions();
+    if (revisions.draft > last.draft || revisions.person > last.person) closeWork(room, shelved.draft.id);
   }
   return openOnce(room, shelved, revisions);
 }

@@ -31,6 +31,12 @@ function shown(mm: number | undefined, unit: Unit, source: FieldSource | undefin
   return source === 'sheet' || source === 'estimate' || !typed ? formatFigure(mm, tapeFor(unit)) : exact;
 }
 
+/** True where a text reads as exactly this length. */
+function means(text: string, unit: Unit, mm: number | undefined): boolean {
+  const read = readLength(text, unit);
+  return read.ok && mm !== undefined && Math.abs(read.mm - mm) < 1e-9;
+}
+
 /**
  * The one length field: any notation in, the reader's unit out. Enter and leaving take the value over, arrow keys step
  * by the tape (Shift: fine), Escape gives back. What cannot be read stays in the field with a sentence.
@@ -39,10 +45,15 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
   const { label, mm, unit, source, allowEmpty, placeholder, problem, describedBy, onCommit, onNext } = props;
   const ownId = useId();
   const id = props.id ?? ownId;
-  const [text, setText] = useState<string>();
+  const [entry, setEntry] = useState<{ readonly text: string; readonly over: number | undefined }>();
   const [wrong, setWrong] = useState<string>();
   const timer = useRef<number>(undefined);
+  // What was typed gives way when the value changes elsewhere: by undo, on the piece, by another field.
+  const text = entry && (entry.over === mm || means(entry.text, unit, mm)) ? entry.text : undefined;
   const value = text ?? shown(mm, unit, source);
+  const setText = (typed: string | undefined): void => {
+    setEntry(typed === undefined ? undefined : { text: typed, over: mm });
+  };
 
   useEffect(
     () => () => {
@@ -67,6 +78,7 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
     setWrong(undefined);
     if (leaving) setText(undefined);
     if (mm === undefined || Math.abs(read.mm - mm) > 1e-9) onCommit(read.mm);
+    if (!leaving) setEntry({ text: typed, over: read.mm });
   };
 
   const step = (event: KeyboardEvent<HTMLInputElement>): void => {

@@ -13,6 +13,8 @@ export interface Autosave {
   readonly state: StoreApi<{ readonly save: SaveState; readonly reason?: string }>;
   /** Keeps what is here over what another window wrote. */
   readonly keepMine: () => void;
+  /** The revisions of the last save, or of what was read. */
+  readonly revisions: () => Revisions;
   readonly stop: () => void;
 }
 
@@ -23,6 +25,7 @@ export interface Autosave {
 export function startAutosave(room: RoomId, open: OpenWork, read: Revisions): Autosave {
   const state = createStore<{ save: SaveState; reason?: string }>()(() => ({ save: 'saved' }));
   let known: Revisions | undefined = read;
+  let latest = read;
   let saved: Work = open.state.getState().work;
   let running = false;
 
@@ -41,6 +44,7 @@ export function startAutosave(room: RoomId, open: OpenWork, read: Revisions): Au
           return;
         }
         known = outcome.revisions;
+        latest = outcome.revisions;
         saved = work;
       }
       state.setState({ save: 'saved' });
@@ -58,6 +62,7 @@ export function startAutosave(room: RoomId, open: OpenWork, read: Revisions): Au
   return {
     state,
     stop,
+    revisions: () => latest,
     keepMine: () => {
       known = undefined;
       state.setState({ save: 'saving' });

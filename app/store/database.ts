@@ -2,7 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { DEMO_WORKBOOK, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
 import type { RoomId } from './rooms.js';
 
-/** A record with the number of times it was written, so that two windows never overwrite one another unseen. */
+/** A record with a mark that grows at every write, so that two windows never overwrite one another unseen. */
 export interface Versioned<T> {
   readonly id: string;
   readonly revision: number;
@@ -53,15 +53,21 @@ function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
   return found;
 }
 
+/** A mark later than `before` and than any that was deleted: the clock, held to grow. */
+const nextRevision = (before: number): number => Math.max(before + 1, Date.now());
+
 async function fill(room: RoomId, book: typeof DEMO_WORKBOOK, clear: boolean): Promise<void> {
   const db = await database(room);
   const tx = db.transaction(['people', 'drafts', 'meta'], 'readwrite');
   const people = tx.objectStore('people');
   const drafts = tx.objectStore('drafts');
+  const [peopleBefore, draftsBefore] = await Promise.all([people.getAll(), drafts.getAll()]);
+  const later = (list: readonly Versioned<unknown>[], id: string): number =>
+    nextRevision(list.find((r) => r.id === id)?.revision ?? 0);
   if (clear) await Promise.all([people.clear(), drafts.clear()]);
   await Promise.all([
-    ...book.people.map((value) => people.put({ id: value.id, revision: 1, value })),
-    ...book.drafts.map((value) => drafts.put({ id: value.id, revision: 1, value })),
+    ...book.people.map((value) => people.put({ id: value.id, revision: later(peopleBefore, value.id), value })),
+    ...book.drafts.map((value) => drafts.put({ id: value.id, revision: later(draftsBefore, value.id), value })),
     tx.objectStore('meta').put('yes', 'filled'),
     tx.done,
   ]);
@@ -117,7 +123,10 @@ export async function saveWork(room: RoomId, work: Work, known: Revisions | unde
     return { ok: false };
   }
   const samePerson = person && JSON.stringify(person.value) === JSON.stringify(work.person);
-  const revisions = { person: (person?.revision ?? 0) + (samePerson ? 0 : 1), draft: (draft?.revision ?? 0) + 1 };
+  const revisions = {
+    person: samePerson ? person.revision : nextRevision(person?.revision ?? 0),
+    draft: nextRevision(draft?.revision ?? 0),
+  };
   await Promise.all([
     people.put({ id: work.person.id, revision: revisions.person, value: work.person }),
     drafts.put({ id: work.draft.id, revision: revisions.draft, value: work.draft }),

@@ -76,6 +76,8 @@ describe('the open work', () => {
     expect(work().draft.settings['hipEase']).toBeUndefined();
     changeMeasurement('hip', undefined)(open);
     expect(open.computed.getState().missing).toEqual(['hip']);
+    expect(open.computed.getState().draft).toBeDefined();
+    expect(open.computed.getState().refusals[0]?.reason).toBe('Hip is missing.');
     for (let i = 0; i < 7; i++) open.undo();
     expect(work()).toEqual(cellist());
   });

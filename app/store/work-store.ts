@@ -36,13 +36,13 @@ export interface OpenWork {
 function compute({ work, preview }: WorkState, last: Computed): Computed {
   const input = inputOf(work);
   const missing = missingFigures(input.measured);
-  if (missing.length > 0) {
-    return { draft: undefined, before: undefined, refusals: [], missing };
-  }
   const outcome = computeDraft(preview ? { ...input, set: { ...input.set, ...preview } } : input, setOf(work).unit);
   const before = preview ? (last.before ?? last.draft) : undefined;
   if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing };
-  return { draft: last.draft, before, refusals: outcome.refusals, missing };
+  // Before the four are in there is nothing to refuse: the room asks for them.
+  const asking = last.draft === undefined && missing.length > 0;
+  const refusals = asking ? outcome.refusals.filter((r) => r.value !== '') : outcome.refusals;
+  return { draft: last.draft, before, refusals, missing };
 }
 
 /** Opens a piece of work: every change is computed at once and can be undone. */
