@@ -1,19 +1,8 @@
 import { Key, Origin } from 'selenium-webdriver';
-import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from 'vitest';
-import { complaints, startBrowser, type Browser } from './browser.js';
-import { RoomPage } from './room-page.js';
+import { describe, expect, it } from 'vitest';
+import { inRoom } from './harness.js';
 
-let browser: Browser;
-let room: RoomPage;
-
-beforeAll(async () => {
-  browser = await startBrowser();
-  room = new RoomPage(browser, inject('address'));
-});
-afterAll(() => browser.quit());
-afterEach(async () => {
-  expect(await complaints(browser.driver)).toEqual([]);
-});
+const room = inRoom();
 
 const cellist = '/demo/draft/cellist-dress';
 

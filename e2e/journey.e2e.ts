@@ -1,21 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { Key } from 'selenium-webdriver';
-import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from 'vitest';
-import { complaints, startBrowser, type Browser } from './browser.js';
-import { RoomPage } from './room-page.js';
+import { describe, expect, it } from 'vitest';
+import { inRoom } from './harness.js';
 
-let browser: Browser;
-let room: RoomPage;
-
-beforeAll(async () => {
-  browser = await startBrowser();
-  room = new RoomPage(browser, inject('address'));
-});
-afterAll(() => browser.quit());
-afterEach(async () => {
-  expect(await complaints(browser.driver)).toEqual([]);
-});
+const room = inRoom();
 
 /** The figure before the unit in running text, in inches: `5 3/16` is 5.1875. */
 const inches = (text: string): number => {

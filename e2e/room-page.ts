@@ -7,12 +7,20 @@ const WAIT = 10_000;
 
 /** The application in the maker's words: what one sees, types, drags and reads. */
 export class RoomPage {
-  readonly browser: Browser;
-  readonly address: string;
+  private opened: { readonly browser: Browser; readonly address: string } | undefined;
 
-  constructor(browser: Browser, address: string) {
-    this.browser = browser;
-    this.address = address;
+  /** Takes a browser and the address at which the application is served. */
+  enterWith(browser: Browser, address: string): void {
+    this.opened = { browser, address };
+  }
+
+  private get here(): { readonly browser: Browser; readonly address: string } {
+    if (!this.opened) throw new Error('The page has no browser yet');
+    return this.opened;
+  }
+
+  get browser(): Browser {
+    return this.here.browser;
   }
 
   get driver(): Browser['driver'] {
@@ -20,7 +28,7 @@ export class RoomPage {
   }
 
   async visit(path: string): Promise<void> {
-    await this.driver.get(this.address + path);
+    await this.driver.get(this.here.address + path);
   }
 
   find(css: string): Promise<WebElement> {

@@ -11,7 +11,8 @@ const root = resolve(import.meta.dirname, '..');
 const server = createApp(resolve(root, 'dist')).listen(0, '127.0.0.1');
 await new Promise((ready) => server.once('listening', ready));
 const browser = await startBrowser();
-const room = new RoomPage(browser, `http://localhost:${(server.address() as AddressInfo).port}`);
+const room = new RoomPage();
+room.enterWith(browser, `http://localhost:${(server.address() as AddressInfo).port}`);
 const { driver } = browser;
 
 async function picture(name: string, path: string, ready: string, before?: () => Promise<void>): Promise<void> {

@@ -4,21 +4,11 @@ import { readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
-import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from 'vitest';
-import { complaints, resize, startBrowser, type Browser } from './browser.js';
-import { RoomPage } from './room-page.js';
+import { describe, expect, it } from 'vitest';
+import { resize } from './browser.js';
+import { inRoom } from './harness.js';
 
-let browser: Browser;
-let room: RoomPage;
-
-beforeAll(async () => {
-  browser = await startBrowser();
-  room = new RoomPage(browser, inject('address'));
-});
-afterAll(() => browser.quit());
-afterEach(async () => {
-  expect(await complaints(browser.driver)).toEqual([]);
-});
+const room = inRoom();
 
 const names = async (): Promise<string[]> =>
   room.driver.executeScript('return [...document.querySelectorAll(".shelf [data-draft]")].map(e=>e.dataset.draft)');

@@ -1,13 +1,10 @@
 import Button from '@mui/material/Button';
-import IconButton from '@mui/material/IconButton';
 import Snackbar from '@mui/material/Snackbar';
-import Tooltip from '@mui/material/Tooltip';
-import UndoIcon from '@mui/icons-material/Undo';
-import RedoIcon from '@mui/icons-material/Redo';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { refusalSentence } from '../../core/refusal/index.js';
-import { newDraft, newPerson, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
+import { newDraft, newPerson, type KeptDraft, type Workbook, type Person, type Work } from '../../core/kept/index.js';
+import { OpenWorkbook } from '../shared/OpenWorkbook.js';
+import { UndoRedo } from '../shared/UndoRedo.js';
 import { saveFile } from '../shared/save-file.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf, useShelfChange, useStartOver } from '../store/queries.js';
@@ -32,7 +29,6 @@ export function ShelfPage() {
   const history = useShelfHistory();
   const unit = usePreferences((p) => p.unit);
   const go = useNavigate();
-  const file = useRef<HTMLInputElement>(null);
   const [message, setMessage] = useState<{ words: string; undo: boolean }>();
   const [problem, setProblem] = useState<string>();
 
@@ -110,15 +106,7 @@ export function ShelfPage() {
     saveFile(`${room}-${now.toISOString().slice(0, 10)}.upstride.json`, writeWorkbook(book, now), 'application/json');
   };
 
-  const importBook = async (chosen: File): Promise<void> => {
-    setProblem(undefined);
-    const { readWorkbook } = await import('../../core/workbook/index.js');
-    const read = readWorkbook(await chosen.text());
-    if (!read.ok) {
-      setProblem(read.refusals.map(refusalSentence).join(' '));
-      return;
-    }
-    const { people, drafts } = read.value;
+  const importBook = async ({ people, drafts }: Workbook): Promise<void> => {
     const before = {
       people: shelf.data?.people.map((p) => p.value).filter((p) => people.some((q) => q.id === p.id)) ?? [],
       drafts: shelf.data?.drafts.map((d) => d.value).filter((d) => drafts.some((q) => q.id === d.id)) ?? [],
@@ -156,32 +144,16 @@ export function ShelfPage() {
       <div className="page-head">
         <h1>{ROOM_LABELS[room]}</h1>
         <span className="spring" />
-        <Tooltip title="Undo (Ctrl Z)">
-          <span>
-            <IconButton
-              aria-label="Undo"
-              disabled={history.past[room].length === 0}
-              onClick={() => {
-                step('takeBack');
-              }}
-            >
-              <UndoIcon />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <Tooltip title="Redo (Ctrl Y)">
-          <span>
-            <IconButton
-              aria-label="Redo"
-              disabled={history.future[room].length === 0}
-              onClick={() => {
-                step('takeAgain');
-              }}
-            >
-              <RedoIcon />
-            </IconButton>
-          </span>
-        </Tooltip>
+        <UndoRedo
+          canUndo={history.past[room].length > 0}
+          canRedo={history.future[room].length > 0}
+          onUndo={() => {
+            step('takeBack');
+          }}
+          onRedo={() => {
+            step('takeAgain');
+          }}
+        />
         <Button
           variant="contained"
           onClick={() => {
@@ -199,21 +171,7 @@ export function ShelfPage() {
         >
           Save workbook
         </Button>
-        <Button variant="outlined" onClick={() => file.current?.click()}>
-          Open workbook
-        </Button>
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          hidden
-          aria-label="Workbook file"
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            if (chosen) void importBook(chosen);
-            event.target.value = '';
-          }}
-        />
+        <OpenWorkbook label="Open workbook" onOpen={importBook} onRefuse={setProblem} />
         <Button
           onClick={() => {
             void clear();
@@ -228,7 +186,7 @@ export function ShelfPage() {
       </div>
       {problem !== undefined && (
         <p className="problem" role="alert">
-          {problem} Nothing was changed.
+          {problem}
         </p>
       )}
       {shelf.isError && (

@@ -2,8 +2,6 @@ import IconButton from '@mui/material/IconButton';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
-import UndoIcon from '@mui/icons-material/Undo';
-import RedoIcon from '@mui/icons-material/Redo';
 import SearchIcon from '@mui/icons-material/Search';
 import KeyboardIcon from '@mui/icons-material/KeyboardOutlined';
 import ThemeIcon from '@mui/icons-material/Contrast';
@@ -16,6 +14,7 @@ import { usePreferences } from '../store/preferences.js';
 import { useChange, useCurrentSet, useOpenWork, useUnit, useWork } from '../store/work-context.js';
 import { changePerson, renameDraft } from '../store/work-store.js';
 import { NameField } from '../shared/NameField.js';
+import { UndoRedo } from '../shared/UndoRedo.js';
 import { nextTheme } from './theme-choice.js';
 
 const SAVED: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Not saved', failed: 'Not saved' };
@@ -52,20 +51,7 @@ export function Head({ autosave, onFind, onKeys }: { autosave: Autosave; onFind:
       <span className="quiet head-fact" role="status" data-testid="saved">
         {SAVED[save]}
       </span>
-      <Tooltip title="Undo (Ctrl Z)">
-        <span>
-          <IconButton size="small" aria-label="Undo" disabled={history.past === 0} onClick={open.undo}>
-            <UndoIcon />
-          </IconButton>
-        </span>
-      </Tooltip>
-      <Tooltip title="Redo (Ctrl Y)">
-        <span>
-          <IconButton size="small" aria-label="Redo" disabled={history.future === 0} onClick={open.redo}>
-            <RedoIcon />
-          </IconButton>
-        </span>
-      </Tooltip>
+      <UndoRedo canUndo={history.past > 0} canRedo={history.future > 0} onUndo={open.undo} onRedo={open.redo} />
       <ToggleButtonGroup
         exclusive
         size="small"

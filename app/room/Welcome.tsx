@@ -1,9 +1,9 @@
 import Button from '@mui/material/Button';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { computeDraft, EMPTY_INPUT } from '../../core/chain/index.js';
-import { refusalSentence } from '../../core/refusal/index.js';
-import { newDraft, newPerson } from '../../core/kept/index.js';
+import { newDraft, newPerson, type Workbook } from '../../core/kept/index.js';
+import { OpenWorkbook } from '../shared/OpenWorkbook.js';
 import { PiecePicture } from '../shared/PiecePicture.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelfChange } from '../store/queries.js';
@@ -18,7 +18,6 @@ export function Welcome() {
   const go = useNavigate();
   const change = useShelfChange('own');
   const unit = usePreferences((p) => p.unit);
-  const file = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
 
   const start = async (): Promise<void> => {
@@ -28,14 +27,8 @@ export function Welcome() {
     await change.mutateAsync({ put: { people: [person], drafts: [draft] } });
     await go(`/own/draft/${draft.id}/measure`);
   };
-  const openFile = async (chosen: File): Promise<void> => {
-    const { readWorkbook } = await import('../../core/workbook/index.js');
-    const read = readWorkbook(await chosen.text());
-    if (!read.ok) {
-      setProblem(`${read.refusals.map(refusalSentence).join(' ')} Nothing was changed.`);
-      return;
-    }
-    await change.mutateAsync({ put: { people: read.value.people, drafts: read.value.drafts } });
+  const openBook = async ({ people, drafts }: Workbook): Promise<void> => {
+    await change.mutateAsync({ put: { people, drafts } });
     await go('/own');
   };
   return (
@@ -59,24 +52,10 @@ export function Welcome() {
           <Button variant="outlined" size="large" component={Link} to="/demo">
             Look round the demo workroom
           </Button>
-          <Button variant="outlined" size="large" onClick={() => file.current?.click()}>
-            Open a workbook file
-          </Button>
+          <OpenWorkbook label="Open a workbook file" size="large" onOpen={openBook} onRefuse={setProblem} />
           <Button component={Link} to="/own">
             My workroom
           </Button>
-          <input
-            ref={file}
-            type="file"
-            accept=".json,application/json"
-            hidden
-            aria-label="Workbook file"
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              if (chosen) void openFile(chosen);
-              event.target.value = '';
-            }}
-          />
         </div>
         {problem !== undefined && (
           <p className="problem" role="alert">

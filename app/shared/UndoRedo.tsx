@@ -1,0 +1,33 @@
+import IconButton from '@mui/material/IconButton';
+import Tooltip from '@mui/material/Tooltip';
+import RedoIcon from '@mui/icons-material/Redo';
+import UndoIcon from '@mui/icons-material/Undo';
+
+interface UndoRedoProps {
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly onUndo: () => void;
+  readonly onRedo: () => void;
+}
+
+/** Undo and redo, by press; the keys are the room's and the shelf's own. */
+export function UndoRedo({ canUndo, canRedo, onUndo, onRedo }: UndoRedoProps) {
+  return (
+    <>
+      <Tooltip title="Undo (Ctrl Z)">
+        <span>
+          <IconButton size="small" aria-label="Undo" disabled={!canUndo} onClick={onUndo}>
+            <UndoIcon />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Tooltip title="Redo (Ctrl Y)">
+        <span>
+          <IconButton size="small" aria-label="Redo" disabled={!canRedo} onClick={onRedo}>
+            <RedoIcon />
+          </IconButton>
+        </span>
+      </Tooltip>
+    </>
+  );
+}

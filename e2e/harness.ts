@@ -1,0 +1,16 @@
+import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest';
+import { complaints, startBrowser } from './browser.js';
+import { RoomPage } from './room-page.js';
+
+/** One browser for a file of journeys; each journey fails where the page complains of an error. */
+export function inRoom(): RoomPage {
+  const room = new RoomPage();
+  beforeAll(async () => {
+    room.enterWith(await startBrowser(), inject('address'));
+  });
+  afterAll(() => room.browser.quit());
+  afterEach(async () => {
+    expect(await complaints(room.driver)).toEqual([]);
+  });
+  return room;
+}
