@@ -169,6 +169,14 @@ describe('with the keyboard alone', () => {
         'return document.activeElement.closest("[data-line]")?.dataset.line === "back.hemWidth"',
       ),
     );
+    await room.chord(Key.CONTROL, 'k');
+    await room.find('.find-field');
+    await room.keys('setting hem', Key.ENTER);
+    await room.until('the setting has no focus', async () =>
+      room.driver.executeScript<boolean>(
+        'return document.activeElement.closest("[data-line]")?.dataset.line === "hemGirth"',
+      ),
+    );
     await room.driver.executeScript('document.activeElement.blur()');
     await room.keys('?');
     expect(await room.text('[role=dialog]')).toContain('Find anything');

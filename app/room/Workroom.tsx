@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
+import { MEASUREMENTS } from '../../core/measure/index.js';
 import { lineLabel, sheetById } from '../../core/method/index.js';
 import type { Work } from '../../core/kept/index.js';
 import { Board } from '../board/Board.js';
@@ -182,15 +183,21 @@ function Room({ room, draftId, station, autosave, open, onReload }: RoomProps) {
   const findable = (): Findable[] => {
     const { work } = open.state.getState();
     const sheet = sheetById(work.draft.method);
-    const focusLine = (name: string) => (): void => {
+    const toLine = (name: string, to: StationId) => (): void => {
       const panel = name.split('.')[0];
       if (panel === 'front' || panel === 'back') useBoard.getState().set({ inHand: panel });
-      void Promise.resolve(go(`/${room}/draft/${draftId}/draft`)).then(() => {
+      void Promise.resolve(go(`/${room}/draft/${draftId}/${to}`)).then(() => {
         window.setTimeout(() => {
           focusOn(name);
         }, 60);
       });
     };
+    const line = (kind: string, name: string, label: string, to: StationId): Findable => ({
+      id: `line-${name.replace('.', '-')}`,
+      kind,
+      label,
+      go: toLine(name, to),
+    });
     return [
       ...STATIONS.map((s) => ({
         id: `station-${s.id}`,
@@ -216,12 +223,9 @@ function Room({ room, draftId, station, autosave, open, onReload }: RoomProps) {
         label: value.name,
         go: () => void go(`/${room}/draft/${value.id}/draft`),
       })),
-      ...(sheet?.lines ?? []).map((l) => ({
-        id: `line-${l.name.replace('.', '-')}`,
-        kind: 'Parameter',
-        label: sheet ? lineLabel(sheet, l.name) : l.name,
-        go: focusLine(l.name),
-      })),
+      ...(sheet?.lines ?? []).map((l) => line('Parameter', l.name, sheet ? lineLabel(sheet, l.name) : l.name, 'draft')),
+      ...(sheet?.settings ?? []).map((l) => line('Setting', l.name, l.label, 'choose')),
+      ...[...MEASUREMENTS.values()].map((m) => line('Measurement', m.id, m.label, 'measure')),
     ];
   };
 

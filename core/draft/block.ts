@@ -1,7 +1,7 @@
 import { pathLength } from '../geometry/index.js';
-import { lineLabel, PANEL_PARAMETERS, type Levels, type PanelName, type Worked } from '../method/index.js';
-import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
-import { exactFigure, formatLength, readLength, tapeFor, type Unit } from '../units/index.js';
+import type { Levels, PanelName, Worked } from '../method/index.js';
+import { good, refused, type Outcome } from '../refusal/index.js';
+import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import { completePanel, drawSeams, UNMOVED } from './draw-panel.js';
 import { refuseLevels, type PanelSetting } from './panel-setting.js';
 import type { EdgeName, Panel } from './panel.js';
@@ -154,16 +154,4 @@ export function draftNotes(block: Block, unit: Unit): string[] {
     }
   }
   return notes;
-}
-
-/** The value of a refusal read back as a length in the reader's unit, where it is one. */
-export function refusedValue(refusal: Refusal, worked: Worked | undefined, unit: Unit): string {
-  const parameter = refusal.field.split('.')[1];
-  const kind =
-    parameter && parameter in PANEL_PARAMETERS
-      ? PANEL_PARAMETERS[parameter as keyof typeof PANEL_PARAMETERS].kind
-      : 'length';
-  const read = readLength(refusal.value, 'mm');
-  const value = read.ok && kind === 'length' ? `${exactFigure(read.mm, unit)} ${unit}` : refusal.value;
-  return worked ? `${lineLabel(worked.sheet, refusal.field)} ${value}`.trim() : value;
 }

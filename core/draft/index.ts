@@ -13,7 +13,6 @@ export {
   drawBlock,
   draftNotes,
   edgeLengths,
-  refusedValue,
   HOUSE_RULES,
   type Block,
   type DraftRules,

@@ -1,4 +1,4 @@
-import { add, between, cross, distance, dot, norm, point, scale, subtract, unit, type Point } from './point.js';
+import { add, between, cross, distance, dot, norm, point, subtract, unit, type Point } from './point.js';
 
 /** A cubic Bézier curve by its four control points, in mm. Straight lines are cubics too (see `line`). */
 export interface Cubic {
@@ -96,10 +96,6 @@ export const mapCubic = (c: Cubic, move: (p: Point) => Point): Cubic =>
 
 /** The curve moved by a vector in mm. */
 export const shiftCubic = (c: Cubic, by: Point): Cubic => mapCubic(c, (p) => add(p, by));
-
-/** The cubic that leaves `a` with velocity `va` and arrives at `b` with velocity `vb` (Hermite form). */
-export const hermite = (a: Point, va: Point, b: Point, vb: Point): Cubic =>
-  cubic(a, add(a, scale(va, 1 / 3)), subtract(b, scale(vb, 1 / 3)), b);
 
 const GAUSS: readonly (readonly [number, number])[] = [
   [0.1834346424956498, 0.362683783378362],

@@ -2,7 +2,6 @@ export * from './point.js';
 export {
   cubic,
   line,
-  hermite,
   isStraight,
   pointAt,
   velocityAt,

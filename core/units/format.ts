@@ -81,6 +81,3 @@ export function exactFigure(mm: number, unit: Unit): string {
   }
   return String(Number(value.toFixed(3)) || 0);
 }
-
-/** An angle in degrees with one decimal: `12.4°`. */
-export const formatAngle = (radians: number): string => `${((radians * 180) / Math.PI).toFixed(1)}°`;
