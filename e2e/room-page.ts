@@ -5,6 +5,9 @@ import type { Browser } from './browser.js';
 
 const WAIT = 10_000;
 
+/** A text with its fractions written plainly, as one types them. */
+const plain = (text: string): string => text.replaceAll('\u2044', '/');
+
 /** The application in the maker's words: what one sees, types, drags and reads. */
 export class RoomPage {
   private opened: { readonly browser: Browser; readonly address: string } | undefined;
@@ -74,12 +77,12 @@ export class RoomPage {
   }
 
   async valueOf(label: string): Promise<string> {
-    return (await (await this.fieldFor(label)).getAttribute('value')) ?? '';
+    return plain((await (await this.fieldFor(label)).getAttribute('value')) ?? '');
   }
 
   /** The text of everything that stands under a selector. */
   async text(css: string): Promise<string> {
-    return (await this.find(css)).getText();
+    return plain(await (await this.find(css)).getText());
   }
 
   async keys(...keys: string[]): Promise<void> {

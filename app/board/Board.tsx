@@ -5,6 +5,7 @@ import type { Point } from '../../core/geometry/index.js';
 import { LEVELS, PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatLength } from '../../core/units/index.js';
+import { withFractions } from '../shared/fractions.js';
 import { usePreferences } from '../store/preferences.js';
 import { useComputed, useTape, useWork } from '../store/work-context.js';
 import { arrange, boardBox, toBoard } from './arrange.js';
@@ -242,7 +243,7 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
       {legend && <Legend />}
       {refusal && (
         <div className="board-message" role="status">
-          {refusalSentence(refusal)}
+          {withFractions(refusalSentence(refusal))}
           {draft && ' The last good draft stays on the board.'}
         </div>
       )}

@@ -5,6 +5,7 @@ import { memo, useCallback, useMemo, useState } from 'react';
 import { worstFirst, type Check, type Verdict } from '../../core/check/index.js';
 import { formatFigure, formatLength, type Tape } from '../../core/units/index.js';
 import { useComputed, useTape } from '../store/work-context.js';
+import { withFractions } from '../shared/fractions.js';
 import { UNLIT, useBoard, type Lit } from './board-store.js';
 
 const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
@@ -15,14 +16,14 @@ const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
 };
 
 function figure(check: Check, x: number, tape: Tape): string {
-  return check.kind === 'angle' ? `${x.toFixed(1)}°` : formatFigure(x, tape);
+  return check.kind === 'angle' ? `${x.toFixed(1)}°` : withFractions(formatFigure(x, tape));
 }
 
 /** What a check measured, in words. */
 export function said(check: Check, tape: Tape): string {
   if (typeof check.value === 'string') return check.value;
   if (check.value === undefined) return '';
-  return check.kind === 'angle' ? `${check.value.toFixed(1)}°` : formatLength(check.value, tape);
+  return check.kind === 'angle' ? `${check.value.toFixed(1)}°` : withFractions(formatLength(check.value, tape));
 }
 
 /** The band of a check, in words. */

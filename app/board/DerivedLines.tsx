@@ -8,6 +8,7 @@ import { useChange, useComputed, useTape, useUnit } from '../store/work-context.
 import { giveBack, setByHand } from '../store/work-store.js';
 import { sourceOf } from './ParameterLine.js';
 import { anglePlaced } from './seat-angle.js';
+import { withFractions } from '../shared/fractions.js';
 
 interface DerivedLineProps {
   readonly panelName: PanelName;
@@ -43,7 +44,9 @@ export const SeatAngleLine = memo(function SeatAngleLine({ panelName }: DerivedL
       />
       <SourceMark source={source} label={label} onGiveBack={back} />
       <div className="sum">
-        in {formatLength(tiltPoint.x - centreWaist.x, tape)} over up {formatLength(tiltPoint.y - centreWaist.y, tape)}
+        {withFractions(
+          `in ${formatLength(tiltPoint.x - centreWaist.x, tape)} over up ${formatLength(tiltPoint.y - centreWaist.y, tape)}`,
+        )}
       </div>
     </div>
   );
@@ -83,7 +86,7 @@ export const HollowLine = memo(function HollowLine({ panelName }: DerivedLinePro
       />
       <SourceMark source={source} label="Hollow" onGiveBack={back} />
       <div className="sum">
-        {Number(panel.parameters.depth.toFixed(3))} of the diagonal, {formatLength(panel.diagonal, tape)}
+        {Number(panel.parameters.depth.toFixed(3))} of the diagonal, {withFractions(formatLength(panel.diagonal, tape))}
       </div>
     </div>
   );

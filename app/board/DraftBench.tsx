@@ -4,6 +4,7 @@ import { memo, useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/shallow';
 import { draftNotes } from '../../core/draft/index.js';
 import { LEVELS, PARAMETER_NAMES, type PanelName, type ParameterName } from '../../core/method/index.js';
+import { withFractions } from '../shared/fractions.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { giveBack } from '../store/work-store.js';
 import { useBoard } from './board-store.js';
@@ -83,7 +84,7 @@ const NoteList = memo(function NoteList({ text }: { text: string }) {
       <summary>What the drafting settled</summary>
       <ul className="notes">
         {text.split('\n').map((note) => (
-          <li key={note}>{note}</li>
+          <li key={note}>{withFractions(note)}</li>
         ))}
       </ul>
     </details>

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { LEVELS, type Levels } from '../../core/method/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
+import { withFractions } from '../shared/fractions.js';
 import { RULER } from './Rulers.js';
 import type { ScreenSize, View } from './view.js';
 
@@ -38,7 +39,10 @@ export const FrameLines = memo(function FrameLines({ levels, view, size, tape, e
         <g key={name}>
           <line className="frame-line" x1={RULER} x2={size.width} y1={y} y2={y} />
           <text className="frame-name halo" x={RULER + 6} y={textY}>
-            {label} {name === 'waistLevel' ? '' : (estimated.includes(name) ? '≈ ' : '') + formatLength(mm, tape)}
+            {label}{' '}
+            {name === 'waistLevel'
+              ? ''
+              : (estimated.includes(name) ? '≈ ' : '') + withFractions(formatLength(mm, tape))}
           </text>
         </g>
       ))}

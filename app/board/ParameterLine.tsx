@@ -17,6 +17,7 @@ import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { giveBack, setByHand } from '../store/work-store.js';
+import { withFractions } from '../shared/fractions.js';
 
 const PLACES: readonly (readonly [DartPlace, string])[] = [
   ['crease', 'On the crease'],
@@ -115,7 +116,7 @@ export const ParameterLine = memo(function ParameterLine({ name, label }: { name
       label={words}
       value={entered ?? line.value}
       source={entered === undefined ? sourceOf(worked, name) : 'hand'}
-      sum={showSum(worked, name, unit).told}
+      sum={withFractions(showSum(worked, name, unit).told)}
       unit={unit}
       problem={refusal && refusalSentence(refusal)}
     />

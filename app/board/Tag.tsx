@@ -1,4 +1,5 @@
 import type { Point } from '../../core/geometry/index.js';
+import { withFractions } from '../shared/fractions.js';
 import type { ScreenSize } from './view.js';
 
 const LINE = 17;
@@ -14,7 +15,7 @@ export function Tag({ at, lines, size }: { at: Point; lines: readonly string[]; 
       <rect width={width} height={height} rx={3} />
       {lines.map((words, i) => (
         <text key={i} x={8} y={LINE * (i + 1)} fontWeight={i === 0 ? 600 : 400}>
-          {words}
+          {withFractions(words)}
         </text>
       ))}
     </g>

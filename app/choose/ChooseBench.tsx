@@ -6,6 +6,7 @@ import { useId } from 'react';
 import { sheetById, showSum, type Setting } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import type { KeptDraft } from '../../core/kept/index.js';
+import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
@@ -51,7 +52,7 @@ function SettingLine({ setting }: { setting: Setting }) {
       />
       <div className="sum">
         {worked && line
-          ? `${showSum(worked, setting.name, unit).told}${setting.formula === undefined ? '' : '. '}`
+          ? `${withFractions(showSum(worked, setting.name, unit).told)}${setting.formula === undefined ? '' : '. '}`
           : ''}
         {setting.reason}
       </div>

@@ -7,6 +7,7 @@ import { useMemo, useRef, useState } from 'react';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatLength, toMm } from '../../core/units/index.js';
 import { DRAW_ALL, PAPERS, planTiles, toSvg, type SheetChoice } from '../../formats/index.js';
+import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { fileName, saveFile } from '../shared/save-file.js';
 import { usePreferences } from '../store/preferences.js';
@@ -149,7 +150,8 @@ export function CutStation() {
         <p aria-live="polite" data-testid="page-count">
           {plan
             ? `${pages} pages: ${plan.rows} rows of ${plan.columns}, and an overview with the test squares.`
-            : drawing && `One sheet, ${formatLength(drawing.width, tape)} × ${formatLength(drawing.height, tape)}.`}
+            : drawing &&
+              withFractions(`One sheet, ${formatLength(drawing.width, tape)} × ${formatLength(drawing.height, tape)}.`)}
         </p>
         {progress === undefined ? (
           <Button variant="contained" disabled={!drawing} onClick={print}>

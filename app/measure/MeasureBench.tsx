@@ -12,6 +12,7 @@ import {
 import { showSum } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatFigure } from '../../core/units/index.js';
+import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { NameField } from '../shared/NameField.js';
 import { SourceMark } from '../shared/SourceMark.js';
@@ -61,7 +62,7 @@ function MeasurementLine({ id, onNext }: { id: MeasurementId; onNext: () => void
         unit={unit}
         allowEmpty
         source={estimate ? 'estimate' : 'measured'}
-        placeholder={estimate ? `≈ ${formatFigure(estimate.mm, tape)}` : ''}
+        placeholder={estimate ? withFractions(`≈ ${formatFigure(estimate.mm, tape)}`) : ''}
         problem={refusal && refusalSentence(refusal)}
         describedBy={`${fieldId}-how`}
         onCommit={(next) => {
@@ -71,7 +72,7 @@ function MeasurementLine({ id, onNext }: { id: MeasurementId; onNext: () => void
       />
       <SourceMark source={estimate ? 'estimate' : 'measured'} label={info.label} />
       <div className="sum" id={`${fieldId}-how`}>
-        {open ? info.how : estimate && worked ? `Estimated: ${showSum(worked, id, unit).told}` : ''}
+        {open ? info.how : estimate && worked ? withFractions(`Estimated: ${showSum(worked, id, unit).told}`) : ''}
       </div>
     </div>
   );
@@ -158,7 +159,7 @@ export function MeasureBench() {
       ))}
       {doubts.map((d) => (
         <div className="doubt" key={d.field + d.sentence} role="note">
-          {d.sentence}{' '}
+          {withFractions(d.sentence)}{' '}
           {d.correction && isMeasurementId(d.field) && (
             <Button
               size="small"
@@ -167,7 +168,7 @@ export function MeasureBench() {
                 change(changeMeasurement(d.field, d.correction?.mm));
               }}
             >
-              {d.correction.label}
+              {withFractions(d.correction.label)}
             </Button>
           )}
         </div>

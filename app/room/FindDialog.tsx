@@ -27,6 +27,7 @@ export function FindDialog({ all, onClose }: { all: readonly Findable[]; onClose
   return (
     <Dialog
       open
+      disableRestoreFocus
       onClose={onClose}
       fullWidth
       maxWidth="sm"
