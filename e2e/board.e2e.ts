@@ -154,6 +154,52 @@ describe('on the board', () => {
   });
 });
 
+describe('wheel and fingers', () => {
+  const scale = async (): Promise<number> => (await (await room.find('[data-edge="front.hem"]')).getRect()).width;
+
+  it('zoom about the place pointed at', async () => {
+    await room.until('the menu stays open', async () => !(await room.has('[role=menu]')));
+    const before = await scale();
+    const hem = await room.find('[data-edge="front.hem"]');
+    const place = await hem.getRect();
+    const at = { x: Math.round(place.x + place.width / 2), y: Math.round(place.y) };
+    await room.driver.sendDevToolsCommand('Input.dispatchMouseEvent', {
+      type: 'mouseWheel',
+      ...at,
+      deltaX: 0,
+      deltaY: -300,
+    });
+    await room.until('the wheel does not zoom', async () => (await scale()) > before * 1.3);
+    const after = await hem.getRect();
+    expect(Math.abs(after.x + after.width / 2 - (place.x + place.width / 2))).toBeLessThan(4);
+    await room.press('Show all');
+  });
+
+  it('pinch to zoom, and one finger moves the board', async () => {
+    const board = await (await room.find('svg.drawing')).getRect();
+    const middle = { x: Math.round(board.x + 90), y: Math.round(board.y + board.height / 2) };
+    const touch = (type: string, ...points: number[]): Promise<void> =>
+      room.driver.sendDevToolsCommand('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: points.map((dy, id) => ({ x: middle.x, y: middle.y + dy, id })),
+      });
+    const before = await scale();
+    await touch('touchStart', -40, 40);
+    for (const apart of [50, 65, 80]) await touch('touchMove', -apart, apart);
+    await touch('touchEnd');
+    await room.until('two fingers do not zoom', async () => (await scale()) > before * 1.6);
+    const y = (await (await room.find('[data-edge="front.hem"]')).getRect()).y;
+    await touch('touchStart', 0);
+    for (const dy of [-10, -30, -60]) await touch('touchMove', dy);
+    await touch('touchEnd');
+    await room.until(
+      'one finger does not move the board',
+      async () => (await (await room.find('[data-edge="front.hem"]')).getRect()).y < y - 40,
+    );
+    await room.press('Show all');
+  });
+});
+
 describe('bad input', () => {
   it('keeps the last good draft and says field, value and way out', async () => {
     await room.visit('/demo/draft/puppeteer-black/measure');
