@@ -29,6 +29,8 @@ const EDGE_WORDS: Record<EdgeName, string> = {
   inseam: 'inseam',
   rise: 'rise',
 };
+/** Below this scale, in pixels a millimetre, a piece has no room for its name. */
+const LEAST_NAMED = 0.25;
 /** How near, in pixels, the measuring tool is drawn to a seam. */
 const MEASURE_REACH = 12;
 
@@ -171,7 +173,7 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
                 />
               ))}
             </g>
-            {PANEL_NAMES.map((name) => {
+            {PANEL_NAMES.filter(() => view.scale > LEAST_NAMED).map((name) => {
               const panel = block[name];
               const place = arranged[name];
               const at = toScreen(toBoard({ x: panel.crease, y: block.levels.crotchLevel + 60 }, place), view);
