@@ -17,6 +17,9 @@ describe('from four measurements to paper', () => {
     await room.visit('/');
     await room.press('Start from four measurements');
     await room.find('[aria-label="Measure"]');
+    await room.until('the cursor does not wait at the waist', async () =>
+      room.driver.executeScript<boolean>('return document.activeElement.id === "measure-waist"'),
+    );
     await room.press('in');
     await room.enter('Person or role', 'Stand-in');
     await room.enter('Waist', '30 3/4');

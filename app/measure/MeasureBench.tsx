@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import NativeSelect from '@mui/material/NativeSelect';
-import { useId, useMemo, useState } from 'react';
+import { useEffect, useId, useMemo, useState } from 'react';
 import {
   findDoubts,
   isMeasurementId,
@@ -87,7 +87,17 @@ export function MeasureBench() {
   const nameId = useId();
   const figureId = useId();
   const setId = useId();
-  const doubts = useMemo(() => findDoubts(set.values, unit), [set.values, unit]);
+  const refused = useComputed((c) => c.refusals);
+  // A figure that cannot be drafted at all has its sentence at the field: it need not be doubted as well.
+  const doubts = useMemo(
+    () => findDoubts(set.values, unit).filter((d) => !refused.some((r) => r.field === d.field)),
+    [set.values, unit, refused],
+  );
+  const empty = Object.keys(set.values).length === 0;
+  useEffect(() => {
+    // A new person: the cursor waits where the tape begins.
+    if (empty) document.getElementById('measure-waist')?.focus();
+  }, [empty]);
   const next = (id: MeasurementId) => (): void => {
     const following = ORDER[ORDER.indexOf(id) + 1];
     if (following) document.getElementById(`measure-${following}`)?.focus();
