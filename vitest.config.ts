@@ -10,6 +10,7 @@ export default defineConfig({
       'app/**/*.test.ts',
     ],
     environment: 'node',
+    setupFiles: ['bench/fixed-seed.ts'],
     testTimeout: 30000,
   },
 });

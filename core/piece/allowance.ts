@@ -15,7 +15,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import type { EdgeName, Panel } from '../draft/index.js';
+import { EDGE_NAMES, type EdgeName, type Panel } from '../draft/index.js';
 import type { Unit } from '../units/index.js';
 
 /** How much is added outside the stitching line of each edge, in mm. */
@@ -117,7 +117,7 @@ function joinWithin(pieces: readonly Path[], width: number): Path {
  * outside and trimmed inside; the hem folds, so its ends are mirrored (handbook 4, section 2). Closed; mm.
  */
 export function cutLine(panel: Panel, allowances: Allowances): Path {
-  const names: readonly EdgeName[] = ['waist', 'side', 'hem', 'inseam', 'rise'];
+  const names = EDGE_NAMES;
   const edges = names.map((name) =>
     joinWithin(
       panel.edges[name].map((c) => offsetPath([c], allowances[name])),
