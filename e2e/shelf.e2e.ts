@@ -4,10 +4,9 @@ import { readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
-import { describe, expect, inject, it } from 'vitest';
-import { resize, startBrowser } from './browser.js';
+import { describe, expect, it } from 'vitest';
+import { resize } from './browser.js';
 import { inRoom } from './harness.js';
-import { RoomPage } from './room-page.js';
 
 const room = inRoom();
 
@@ -62,26 +61,6 @@ describe('the shelf', () => {
     await room.until('not deleted', async () => (await names()).length === 6);
     await room.press('Reset demo');
     await room.until('not reset', async () => (await names()).length === 7);
-  });
-});
-
-describe('a page that is left while the workroom is first filled', () => {
-  it('does not keep the workroom shut for the next page', async () => {
-    // A race: each fresh browser met it about every other time.
-    for (let i = 0; i < 4; i++) {
-      const browser = await startBrowser();
-      const newcomer = new RoomPage();
-      newcomer.enterWith(browser, inject('address'));
-      try {
-        await newcomer.visit('/demo');
-        await browser.driver.executeScript(`localStorage.setItem('left', '${i}')`);
-        await resize(browser.driver, 1280, 800);
-        await newcomer.visit('/demo/draft/lamp-plain/draft');
-        await newcomer.find('[data-handle="back.crotch"]');
-      } finally {
-        await browser.quit();
-      }
-    }
   });
 });
 
