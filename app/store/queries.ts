@@ -18,14 +18,6 @@ channel.addEventListener('message', (event: MessageEvent<{ room: RoomId }>) => {
   void queryClient.invalidateQueries({ queryKey: keyOf(event.data.room) });
 });
 
-/**
- * A page that was left is not to be kept frozen in the browser's memory: frozen in the middle of a write it would hold
- * the database, and the next page could not open it. Holding a lock rules that out: the page is ended, the write undone.
- */
-if ('locks' in navigator) {
-  void navigator.locks.request('upstride-page', { mode: 'shared' }, () => new Promise<void>(() => undefined));
-}
-
 /** Reads a room anew here and tells the other windows to do so. */
 export async function shelfChanged(room: RoomId): Promise<void> {
   channel.postMessage({ room });
