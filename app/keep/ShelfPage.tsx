@@ -3,6 +3,7 @@ import Snackbar from '@mui/material/Snackbar';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { newDraft, newPerson, type KeptDraft, type Workbook, type Person, type Work } from '../../core/kept/index.js';
+import { Opening } from '../shared/Opening.js';
 import { OpenWorkbook } from '../shared/OpenWorkbook.js';
 import { UndoRedo } from '../shared/UndoRedo.js';
 import { saveFile } from '../shared/save-file.js';
@@ -195,7 +196,7 @@ export function ShelfPage() {
           load the page again.
         </p>
       )}
-      {shelf.isPending && <p className="quiet">Opening the workroom …</p>}
+      {shelf.isPending && <Opening className="quiet" />}
       {shelf.data && rows.length === 0 && (
         <p className="quiet">No drafts yet. Start one from four measurements, or open a workbook.</p>
       )}

@@ -11,6 +11,7 @@ import { CheckTape } from '../board/CheckTape.js';
 import { DraftBench } from '../board/DraftBench.js';
 import { ChooseBench } from '../choose/ChooseBench.js';
 import { MeasureBench } from '../measure/MeasureBench.js';
+import { Opening } from '../shared/Opening.js';
 import { startAutosave, type Autosave } from '../store/autosave.js';
 import type { Revisions } from '../store/database.js';
 import { usePreferences } from '../store/preferences.js';
@@ -83,7 +84,7 @@ export function Workroom() {
   const draft = shelf.data?.drafts.find((d) => d.id === draftId);
   const person = shelf.data?.people.find((p) => p.id === draft?.value.personId);
 
-  if (shelf.isPending) return <p className="page quiet">Opening the workroom …</p>;
+  if (shelf.isPending) return <Opening className="page quiet" />;
   if (!draft || !person) {
     return (
       <main className="page">

@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { DEMO_WORKBOOK, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
 import type { RoomId } from './rooms.js';
+import { knock } from './windows.js';
 
 /** A record with a mark that grows at every write, so that two windows never overwrite one another unseen. */
 export interface Versioned<T> {
@@ -31,6 +32,8 @@ export interface Revisions {
 export type Saved = { readonly ok: true; readonly revisions: Revisions } | { readonly ok: false };
 
 const VERSION = 1;
+/** How often a page that waits for its database knocks at the others. */
+const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
 
 function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
@@ -49,6 +52,9 @@ function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
       },
     });
     open.set(room, found);
+    knock();
+    const knocking = setInterval(knock, KNOCK_MS);
+    void found.catch(() => open.delete(room)).finally(() => clearInterval(knocking));
   }
   return found;
 }

@@ -2,6 +2,7 @@ import { QueryClient, useMutation, useQuery, type UseMutationResult, type UseQue
 import type { KeptDraft, Person } from '../../core/kept/index.js';
 import { clearShelf, putShelf, readShelf, removeFrom, resetDemo, type Shelf } from './database.js';
 import type { RoomId } from './rooms.js';
+import { onChanged, tellChanged } from './windows.js';
 
 /** The one query client; everything is on this machine, so nothing waits for a network and nothing goes stale by time. */
 export const queryClient = new QueryClient({
@@ -13,14 +14,11 @@ export const queryClient = new QueryClient({
 
 const keyOf = (room: RoomId): readonly string[] => ['shelf', room];
 
-const channel = new BroadcastChannel('upstride');
-channel.addEventListener('message', (event: MessageEvent<{ room: RoomId }>) => {
-  void queryClient.invalidateQueries({ queryKey: keyOf(event.data.room) });
-});
+onChanged((room) => void queryClient.invalidateQueries({ queryKey: keyOf(room) }));
 
 /** Reads a room anew here and tells the other windows to do so. */
 export async function shelfChanged(room: RoomId): Promise<void> {
-  channel.postMessage({ room });
+  tellChanged(room);
   await queryClient.invalidateQueries({ queryKey: keyOf(room) });
 }
 

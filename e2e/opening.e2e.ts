@@ -1,0 +1,23 @@
+import { describe, expect, inject, it } from 'vitest';
+import { resize, startBrowser } from './browser.js';
+import { RoomPage } from './room-page.js';
+
+describe('opening for the first time', () => {
+  it('opens the next page though the first was left in its first moments, while its database was being made', async () => {
+    for (let turn = 0; turn < 6; turn += 1) {
+      const browser = await startBrowser();
+      try {
+        const room = new RoomPage();
+        room.enterWith(browser, inject('address'));
+        await browser.driver.get(`${inject('address')}/demo`);
+        await browser.driver.executeScript("localStorage.setItem('left', '1')");
+        await resize(browser.driver, 1280, 800);
+        await browser.driver.get(`${inject('address')}/demo/draft/lamp-plain/draft`);
+        await room.find('.drawing');
+        expect(await room.text('header')).toContain('Lamp operator');
+      } finally {
+        await browser.quit();
+      }
+    }
+  });
+});
