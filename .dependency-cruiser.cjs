@@ -9,6 +9,7 @@ const stages = [
   'check',
   'chain',
   'piece',
+  'older',
   'workbook',
   'kept',
 ];
@@ -31,7 +32,7 @@ const doors = {
   to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$'] },
 };
 
-const stations = ['measure', 'board', 'cut', 'keep'];
+const stations = ['measure', 'choose', 'board', 'cut', 'people', 'sizes', 'keep'];
 
 module.exports = {
   forbidden: [

@@ -1,4 +1,7 @@
-import type { Measured, Required } from '../core/measure/index.js';
+import type { Measured, REQUIRED_IDS } from '../core/measure/index.js';
+
+/** Figures with the required four among them, in mm. */
+type Full = Measured & Readonly<Record<(typeof REQUIRED_IDS)[number], number>>;
 
 /** A small seeded generator (mulberry32), so that every run meets the same bodies. */
 export function seeded(seed: number): () => number {
@@ -13,7 +16,7 @@ export function seeded(seed: number): () => number {
 }
 
 /** A body whose figures go together, mm: hip 75 to 145 cm, drop -5 to 34 cm, short and long rise and leg. */
-export function plausibleBody(random: () => number): Measured & Required {
+export function plausibleBody(random: () => number): Full {
   const between = (low: number, high: number): number => low + (high - low) * random();
   const hip = between(750, 1450);
   const waist = Math.max(0.56 * hip, hip - between(-50, 340));
@@ -24,7 +27,7 @@ export function plausibleBody(random: () => number): Measured & Required {
 }
 
 /** Four figures that need not go together at all, mm. */
-export function anyBody(random: () => number): Measured & Required {
+export function anyBody(random: () => number): Full {
   const between = (low: number, high: number): number => low + (high - low) * random() ** 2;
   return {
     waist: between(350, 2200),

@@ -2,7 +2,18 @@ import { z } from 'zod';
 import { EMPTY_INPUT, type DraftInput } from '../core/chain/index.js';
 import { HOUSE_RULES } from '../core/draft/index.js';
 import { isMeasurementId, MEASUREMENT_IDS, measurementLabel, type MeasurementId } from '../core/measure/index.js';
-import { isDartPlace, lineKind, sheetById, SHEETS, type DartPlace, type Sheet } from '../core/method/index.js';
+import {
+  FIT_CLASSES,
+  fitClassById,
+  isDartPlace,
+  lineKind,
+  sheetById,
+  SHEETS,
+  SHEETS_OWN_FIT,
+  type DartPlace,
+  type Fit,
+  type Sheet,
+} from '../core/method/index.js';
 import { good, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
 import { readLength, toMm, UNITS, type Unit } from '../core/units/index.js';
 
@@ -63,6 +74,7 @@ function zodRefusal(error: z.ZodError): Refusal {
 }
 
 interface Settings {
+  fit: Fit;
   readonly settings: Record<string, number>;
   readonly choices: Record<string, string>;
   readonly rules: Record<keyof typeof HOUSE_RULES, boolean>;
@@ -73,12 +85,21 @@ function readSettings(
   given: Readonly<Record<string, number | string | boolean>>,
   unit: Unit,
 ): Outcome<Settings> {
-  const found: Settings = { settings: {}, choices: {}, rules: { ...HOUSE_RULES } };
+  const found: Settings = { fit: SHEETS_OWN_FIT, settings: {}, choices: {}, rules: { ...HOUSE_RULES } };
   const refusals: Refusal[] = [];
   for (const [name, value] of Object.entries(given)) {
     if (name in HOUSE_RULES) {
       if (typeof value === 'boolean') found.rules[name as keyof typeof HOUSE_RULES] = value;
       else refusals.push(wrong(name, value, `${name} is on or off.`, 'Give true or false.'));
+    } else if (name === 'fitClass') {
+      const chosen = fitClassById(String(value));
+      const known = FIT_CLASSES.map((c) => c.id).join(', ');
+      if (chosen) found.fit = { ...found.fit, fitClass: chosen.id };
+      else refusals.push(wrong(name, value, `There is no fit class “${value}”.`, `Choose one of: ${known}.`));
+    } else if (name === 'stretch') {
+      const stretch = Number(value);
+      if (stretch >= 0 && stretch <= 3) found.fit = { ...found.fit, stretch };
+      else refusals.push(wrong(name, value, 'The stretch is a share of 0 to 3.', 'Write 0.4 for 40 %.'));
     } else if (sheet.choices.some((c) => c.id === name)) {
       found.choices[name] = String(value);
     } else if (typeof value === 'boolean') {

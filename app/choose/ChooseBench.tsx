@@ -8,6 +8,7 @@ import { refusalSentence } from '../../core/refusal/index.js';
 import type { KeptDraft } from '../../core/kept/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
+import { EASE_SETTINGS, EaseTable } from './EaseTable.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { changeSetting, choose, switchRule } from '../store/work-store.js';
@@ -95,10 +96,13 @@ export function ChooseBench() {
           </RadioGroup>
         </fieldset>
       ))}
-      <h3>Ease, leg and length</h3>
-      {sheet.settings.map((s) => (
-        <SettingLine key={s.name} setting={s} />
-      ))}
+      <EaseTable />
+      <h3>Leg and length</h3>
+      {sheet.settings
+        .filter((s) => !EASE_SETTINGS.has(s.name))
+        .map((s) => (
+          <SettingLine key={s.name} setting={s} />
+        ))}
       <h3>Rules of the house</h3>
       {RULES.map(([rule, label, about]) => (
         <FormControlLabel

@@ -1,12 +1,20 @@
 import { proxy, wrap } from 'comlink';
 import type { Draft } from '../../core/chain/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
-import { piecesOf, type Allowances } from '../../core/piece/index.js';
+import { grownBlock, piecesOf, type Allowances } from '../../core/piece/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { setOf, type Work } from '../../core/kept/index.js';
 import { pieceSheet, type Drawing, type Paper, type SheetChoice } from '../../formats/index.js';
 import type { PdfHead } from '../../formats/pdf.js';
 import type { Printer } from '../workers/print.worker.js';
+
+const percent = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
+
+/** What the label says where the pieces were grown for a cloth that shrinks. */
+const grownWords = ({ shrinkLength, shrinkWidth }: Work['draft']['fit']): string =>
+  shrinkLength === 0 && shrinkWidth === 0
+    ? ''
+    : `; grown for shrinkage of ${percent(shrinkLength)} × ${percent(shrinkWidth)}`;
 
 /** The drawing that is printed: both pieces with their labels; the test squares go on it only where it is one sheet. */
 export function printDrawing(
@@ -19,20 +27,27 @@ export function printDrawing(
   const labels = {
     title: work.draft.name,
     person: `${work.person.name}, measured ${setOf(work).date}`,
-    method: draft.worked.sheet.name,
+    method: draft.worked.sheet.name + grownWords(work.draft.fit),
     date: work.draft.changed.slice(0, 10),
   };
-  const pieces = piecesOf(draft.block, allowances);
-  return pieceSheet(pieces, draft.block.levels, labels, choice, widest, widest !== undefined);
+  const { shrinkLength: length, shrinkWidth: width } = work.draft.fit;
+  const block = grownBlock(draft.block, { length, width });
+  const pieces = piecesOf(block, allowances);
+  return pieceSheet(pieces, block.levels, labels, choice, widest, widest !== undefined);
 }
 
 /** What stands at the head of the overview page. */
 export function printHead(draft: Draft, work: Work, tape: Tape): PdfHead {
-  const values = setOf(work).values;
-  const four = REQUIRED_IDS.map((id) => `${measurementLabel(id).toLowerCase()} ${formatLength(values[id] ?? 0, tape)}`);
+  const { body, sheet } = draft.worked;
+  const four = REQUIRED_IDS.map(
+    (id) => `${measurementLabel(id).toLowerCase()} ${formatLength(body.get(id)?.mm ?? NaN, tape)}`,
+  );
   return {
     title: work.draft.name,
-    lines: [`${work.person.name}, measured ${setOf(work).date}`, `${draft.worked.sheet.name}: ${four.join(', ')}`],
+    lines: [
+      `${work.person.name}, measured ${setOf(work).date}`,
+      `${sheet.name}${grownWords(work.draft.fit)}: ${four.join(', ')}`,
+    ],
     date: new Date(work.draft.changed),
   };
 }

@@ -1,17 +1,19 @@
 import Button from '@mui/material/Button';
-import Snackbar from '@mui/material/Snackbar';
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { newDraft, newPerson, type KeptDraft, type Workbook, type Person, type Work } from '../../core/kept/index.js';
+import { newDraft, newPerson, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
+import { GrowingList } from '../shared/GrowingList.js';
 import { Opening } from '../shared/Opening.js';
 import { OpenWorkbook } from '../shared/OpenWorkbook.js';
-import { UndoRedo } from '../shared/UndoRedo.js';
+import { PageNav } from '../shared/PageNav.js';
 import { saveFile } from '../shared/save-file.js';
+import { contentOf, useShelfActs } from '../shared/shelf-acts.js';
+import { readShelf } from '../store/database.js';
 import { usePreferences } from '../store/preferences.js';
-import { useShelf, useShelfChange, useStartOver } from '../store/queries.js';
+import { useShelf, useStartOver } from '../store/queries.js';
 import { ROOM_LABELS, roomOf } from '../store/rooms.js';
+import { changeAct, putAct, removeAct, replaceAct, takeAwayAct, useShelfHistory } from '../store/shelf-history.js';
 import { ShelfRow } from './ShelfRow.js';
-import { putAct, removeAct, replaceAct, useShelfHistory, type ShelfAct } from './shelf-history.js';
 
 const newId = (): string => crypto.randomUUID();
 
@@ -19,26 +21,30 @@ interface Row {
   readonly draft: KeptDraft;
   readonly person: Person;
   readonly work: Work;
+  /** What is searched: names in small letters. */
+  readonly words: string;
 }
 
 /** Keep: every draft of the workroom, and the workbook as the way out and in. */
 export function ShelfPage() {
   const room = roomOf(useParams()['room']);
   const shelf = useShelf(room);
-  const change = useShelfChange(room);
   const startOver = useStartOver(room);
+  const { act, tell, undoRedo, message } = useShelfActs(room);
   const history = useShelfHistory();
   const unit = usePreferences((p) => p.unit);
   const go = useNavigate();
-  const [message, setMessage] = useState<{ words: string; undo: boolean }>();
   const [problem, setProblem] = useState<string>();
+  const [search, setSearch] = useState('');
+  const sought = useDeferredValue(search);
 
   const rows = useMemo((): Row[] => {
     const people = new Map(shelf.data?.people.map((p) => [p.id, p.value]));
     return (shelf.data?.drafts ?? [])
       .flatMap(({ value: draft }) => {
         const person = people.get(draft.personId);
-        return person ? [{ draft, person, work: { draft, person } }] : [];
+        const words = `${draft.name} ${person?.name ?? ''}`.toLocaleLowerCase();
+        return person ? [{ draft, person, work: { draft, person }, words }] : [];
       })
       .sort((a, b) => b.draft.changed.localeCompare(a.draft.changed));
   }, [shelf.data]);
@@ -46,115 +52,52 @@ export function ShelfPage() {
     const drafted = new Set(rows.map((r) => r.person.id));
     return (shelf.data?.people ?? []).map((p) => p.value).filter((p) => !drafted.has(p.id));
   }, [rows, shelf.data]);
-
-  const act = async (done: ShelfAct): Promise<void> => {
-    await change.mutateAsync(done.forward);
-    history.did(room, done);
-    setMessage({ words: done.said, undo: true });
-  };
-  const step = (which: 'takeBack' | 'takeAgain'): void => {
-    const found = history[which](room);
-    if (!found) return;
-    change.mutate(which === 'takeBack' ? found.backward : found.forward);
-    setMessage({ words: `${which === 'takeBack' ? 'Undone' : 'Done again'}: ${found.said}`, undo: false });
-  };
-
-  useEffect(() => {
-    const keys = (event: KeyboardEvent): void => {
-      if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return;
-      const key = event.key.toLowerCase();
-      if (key === 'z' || key === 'y') {
-        event.preventDefault();
-        step(key === 'y' || event.shiftKey ? 'takeAgain' : 'takeBack');
-      }
+  const wanted = useMemo(() => {
+    const words = sought.toLocaleLowerCase().split(/\s+/).filter(Boolean);
+    const has = (text: string): boolean => words.every((w) => text.includes(w));
+    return {
+      rows: rows.filter((r) => has(r.words)),
+      idle: idle.filter((p) => has(p.name.toLocaleLowerCase())),
     };
-    window.addEventListener('keydown', keys);
-    return () => {
-      window.removeEventListener('keydown', keys);
-    };
-  });
-
-  const open = (draft: KeptDraft, station: string): Promise<void> | void => go(`/${room}/draft/${draft.id}/${station}`);
+  }, [rows, idle, sought]);
+  const none = rows.length + idle.length === 0;
 
   const startNew = async (known?: Person): Promise<void> => {
     const now = new Date();
     const person = known ?? newPerson(newId, 'New person', unit, now);
     const draft = newDraft(newId, person, 'Trousers', now);
     await act(putAct('New draft', person, draft, known === undefined));
-    await open(draft, 'measure');
+    await go(`/${room}/draft/${draft.id}/measure`);
   };
 
   const copy = ({ draft, person }: Row): Promise<void> => {
     const now = new Date().toISOString();
     const name = `${draft.name}, copy`;
-    return act(
-      putAct(
-        `Copied “${draft.name}”`,
-        person,
-        { ...structuredClone(draft), id: newId(), name, created: now, changed: now },
-        false,
-      ),
-    );
+    const copied = { ...structuredClone(draft), id: newId(), name, created: now, changed: now };
+    return act(putAct(`Copied “${draft.name}”`, person, copied, false));
   };
 
   const exportBook = async (): Promise<void> => {
     const { writeWorkbook } = await import('../../core/workbook/index.js');
-    const book = {
-      people: shelf.data?.people.map((p) => p.value) ?? [],
-      drafts: shelf.data?.drafts.map((d) => d.value) ?? [],
-    };
     const now = new Date();
-    saveFile(`${room}-${now.toISOString().slice(0, 10)}.upstride.json`, writeWorkbook(book, now), 'application/json');
-  };
-
-  const importBook = async ({ people, drafts }: Workbook): Promise<void> => {
-    const before = {
-      people: shelf.data?.people.map((p) => p.value).filter((p) => people.some((q) => q.id === p.id)) ?? [],
-      drafts: shelf.data?.drafts.map((d) => d.value).filter((d) => drafts.some((q) => q.id === d.id)) ?? [],
-    };
-    const fresh = <T extends { id: string }>(now: readonly T[], then: readonly T[]): string[] =>
-      now.filter((n) => !then.some((t) => t.id === n.id)).map((n) => n.id);
-    await act({
-      said: `Opened a workbook: ${drafts.length} drafts, ${people.length} people`,
-      forward: { put: { people, drafts } },
-      backward: { put: before, removeDrafts: fresh(drafts, before.drafts), removePeople: fresh(people, before.people) },
-    });
+    const name = `${room}-${now.toISOString().slice(0, 10)}.upstride.json`;
+    saveFile(name, writeWorkbook(contentOf(shelf.data), now), 'application/json');
   };
 
   const clear = async (): Promise<void> => {
-    const before = {
-      people: shelf.data?.people.map((p) => p.value) ?? [],
-      drafts: shelf.data?.drafts.map((d) => d.value) ?? [],
-    };
+    const before = contentOf(shelf.data);
     await startOver.mutateAsync();
-    if (room === 'own') {
-      history.did(room, {
-        said: 'Cleared the workroom',
-        forward: { removeDrafts: before.drafts.map((d) => d.id), removePeople: before.people.map((p) => p.id) },
-        backward: { put: before },
-      });
-    }
-    setMessage({
-      words: room === 'demo' ? 'The demo workroom is as it came' : 'Cleared the workroom',
-      undo: room === 'own',
-    });
+    if (room === 'own') history.did(room, takeAwayAct('Cleared the workroom', before));
+    tell(room === 'demo' ? 'The demo workroom is as it came' : 'Cleared the workroom', room === 'own');
   };
 
   return (
     <main className="page">
       <div className="page-head">
         <h1>{ROOM_LABELS[room]}</h1>
+        <PageNav room={room} />
         <span className="spring" />
-        <UndoRedo
-          canUndo={history.past[room].length > 0}
-          canRedo={history.future[room].length > 0}
-          onUndo={() => {
-            step('takeBack');
-          }}
-          onRedo={() => {
-            step('takeAgain');
-          }}
-        />
+        {undoRedo}
         <Button
           variant="contained"
           onClick={() => {
@@ -168,16 +111,23 @@ export function ShelfPage() {
           onClick={() => {
             void exportBook();
           }}
-          disabled={rows.length + idle.length === 0}
+          disabled={none && (shelf.data?.charts.length ?? 0) === 0}
         >
           Save workbook
         </Button>
-        <OpenWorkbook label="Open workbook" onOpen={importBook} onRefuse={setProblem} />
+        <OpenWorkbook
+          label="Open workbook"
+          here={async () => contentOf(await readShelf(room))}
+          onMerged={async (put, told) => {
+            await act(changeAct(told, contentOf(await readShelf(room)), put));
+          }}
+          onRefuse={setProblem}
+        />
         <Button
           onClick={() => {
             void clear();
           }}
-          disabled={rows.length + idle.length === 0 && room === 'own'}
+          disabled={none && room === 'own'}
         >
           {room === 'demo' ? 'Reset demo' : 'Clear workroom'}
         </Button>
@@ -197,11 +147,26 @@ export function ShelfPage() {
         </p>
       )}
       {shelf.isPending && <Opening className="quiet" />}
-      {shelf.data && rows.length === 0 && (
+      {shelf.data && none && (
         <p className="quiet">No drafts yet. Start one from four measurements, or open a workbook.</p>
       )}
-      <ul className="shelf">
-        {rows.map((row) => (
+      {!none && (
+        <input
+          type="search"
+          className="text-field search"
+          aria-label="Search drafts and people"
+          placeholder="Search drafts and people"
+          value={search}
+          onChange={(event) => {
+            setSearch(event.target.value);
+          }}
+        />
+      )}
+      {!none && wanted.rows.length + wanted.idle.length === 0 && (
+        <p className="quiet">Nothing goes by “{search}”. Search by a part of a draft’s or a person’s name.</p>
+      )}
+      <GrowingList key={sought} className="shelf" items={wanted.rows}>
+        {(row) => (
           <ShelfRow
             key={row.draft.id}
             work={row.work}
@@ -216,17 +181,19 @@ export function ShelfPage() {
               void act(removeAct(row.draft));
             }}
           />
-        ))}
-      </ul>
-      {idle.length > 0 && (
+        )}
+      </GrowingList>
+      {wanted.idle.length > 0 && (
         <>
           <h2>Without a draft</h2>
-          <ul className="shelf">
-            {idle.map((person) => (
+          <GrowingList key={sought} className="shelf" items={wanted.idle}>
+            {(person) => (
               <li key={person.id}>
                 <span />
                 <div>
-                  <strong>{person.name}</strong>
+                  <Link className="name" to={`/${room}/person/${person.id}`}>
+                    {person.name}
+                  </Link>
                   <div className="quiet">{person.note}</div>
                 </div>
                 <Button
@@ -237,30 +204,11 @@ export function ShelfPage() {
                   New draft
                 </Button>
               </li>
-            ))}
-          </ul>
+            )}
+          </GrowingList>
         </>
       )}
-      <Snackbar
-        open={message !== undefined}
-        autoHideDuration={8000}
-        onClose={(_, reason) => {
-          if (reason !== 'clickaway') setMessage(undefined);
-        }}
-        message={message?.words}
-        action={
-          message?.undo ? (
-            <Button
-              color="inherit"
-              onClick={() => {
-                step('takeBack');
-              }}
-            >
-              Undo
-            </Button>
-          ) : undefined
-        }
-      />
+      {message}
     </main>
   );
 }

@@ -7,6 +7,7 @@ import KeyboardIcon from '@mui/icons-material/KeyboardOutlined';
 import ThemeIcon from '@mui/icons-material/Contrast';
 import MenuOpen from '@mui/icons-material/ViewSidebarOutlined';
 import { useStore } from 'zustand';
+import { newerSet } from '../../core/kept/index.js';
 import { sheetById } from '../../core/method/index.js';
 import type { Unit } from '../../core/units/index.js';
 import type { Autosave } from '../store/autosave.js';
@@ -30,7 +31,7 @@ export function Head({ autosave, onFind, onKeys }: { autosave: Autosave; onFind:
   const unit = useUnit();
   const change = useChange();
   const preferences = usePreferences();
-  const newer = person.sets.find((s) => s.date > set.date);
+  const newer = newerSet(person, set);
   return (
     <header className="head">
       <span className="whose">{person.name}</span>

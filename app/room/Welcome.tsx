@@ -2,9 +2,11 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { computeDraft, EMPTY_INPUT } from '../../core/chain/index.js';
-import { newDraft, newPerson, type Workbook } from '../../core/kept/index.js';
+import { newDraft, newPerson } from '../../core/kept/index.js';
 import { OpenWorkbook } from '../shared/OpenWorkbook.js';
 import { PiecePicture } from '../shared/PiecePicture.js';
+import { contentOf } from '../shared/shelf-acts.js';
+import { readShelf } from '../store/database.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelfChange } from '../store/queries.js';
 
@@ -27,10 +29,6 @@ export function Welcome() {
     await change.mutateAsync({ put: { people: [person], drafts: [draft] } });
     await go(`/own/draft/${draft.id}/measure`);
   };
-  const openBook = async ({ people, drafts }: Workbook): Promise<void> => {
-    await change.mutateAsync({ put: { people, drafts } });
-    await go('/own');
-  };
   return (
     <main className="page welcome">
       <div>
@@ -52,7 +50,16 @@ export function Welcome() {
           <Button variant="outlined" size="large" component={Link} to="/demo">
             Look round the demo workroom
           </Button>
-          <OpenWorkbook label="Open a workbook file" size="large" onOpen={openBook} onRefuse={setProblem} />
+          <OpenWorkbook
+            label="Open a workbook file"
+            size="large"
+            here={async () => contentOf(await readShelf('own'))}
+            onMerged={async (put) => {
+              await change.mutateAsync({ put });
+              await go('/own');
+            }}
+            onRefuse={setProblem}
+          />
           <Button component={Link} to="/own">
             My workroom
           </Button>

@@ -10,7 +10,6 @@ import { useBoard } from '../board/board-store.js';
 import { CheckTape } from '../board/CheckTape.js';
 import { DraftBench } from '../board/DraftBench.js';
 import { ChooseBench } from '../choose/ChooseBench.js';
-import { MeasureBench } from '../measure/MeasureBench.js';
 import { Opening } from '../shared/Opening.js';
 import { startAutosave, type Autosave } from '../store/autosave.js';
 import type { Revisions } from '../store/database.js';
@@ -25,10 +24,10 @@ import { KeysDialog } from './KeysDialog.js';
 import { STATIONS, stationOf, type StationId } from './stations.js';
 import { Walk } from './Walk.js';
 
+const MeasureStation = lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation })));
 const CutStation = lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation })));
 
-const BENCHES: Record<Exclude<StationId, 'cut'>, () => React.JSX.Element> = {
-  measure: MeasureBench,
+const BENCHES: Record<Exclude<StationId, 'cut' | 'measure'>, () => React.JSX.Element> = {
   choose: ChooseBench,
   draft: DraftBench,
 };
@@ -230,7 +229,7 @@ function Room({ room, draftId, station, autosave, open, onReload }: RoomProps) {
     ];
   };
 
-  const Bench = station === 'cut' ? undefined : BENCHES[station];
+  const Bench = station === 'cut' || station === 'measure' ? undefined : BENCHES[station];
   return (
     <div className="room">
       <Walk room={room} draftId={draftId} here={station} />
@@ -253,8 +252,12 @@ function Room({ room, draftId, station, autosave, open, onReload }: RoomProps) {
           )}
         </>
       ) : (
-        <Suspense fallback={<p className="board quiet">Laying out the pages …</p>}>
-          <CutStation />
+        <Suspense fallback={<p className="board quiet">Laying out the station …</p>}>
+          {station === 'cut' ? (
+            <CutStation />
+          ) : (
+            <MeasureStation room={room} benchOpen={benchOpen} board={<Board handles={false} cutShown={false} />} />
+          )}
         </Suspense>
       )}
       <CheckTape />

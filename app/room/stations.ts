@@ -1,7 +1,6 @@
 import type { Computed } from '../store/work-store.js';
 import type { Work } from '../../core/kept/index.js';
-import { setOf } from '../../core/kept/index.js';
-import { findDoubts } from '../../core/measure/index.js';
+import { doubtsOf, setOf } from '../../core/kept/index.js';
 
 /** The stations that exist so far, in the order of work. */
 export const STATIONS = [
@@ -31,7 +30,7 @@ export const STATE_WORDS: Record<StationState, { readonly sign: string; readonly
 /** How each station stands for the open work. */
 export function stationStates(work: Work, computed: Computed): Record<StationId, StationState> {
   const { draft } = work;
-  const doubtful = computed.missing.length > 0 || findDoubts(setOf(work).values, work.person.unit).length > 0;
+  const doubtful = computed.missing.length > 0 || doubtsOf(work.person, setOf(work)).length > 0;
   const refused = (fields: (field: string) => boolean): boolean => computed.refusals.some((r) => fields(r.field));
   const out = computed.draft?.checks.some((c) => c.verdict === 'out') ?? false;
   const chosen = Object.keys(draft.settings).length + Object.keys(draft.choices).length > 0;

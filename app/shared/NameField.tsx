@@ -6,26 +6,28 @@ export function NameField({
   label,
   value,
   className,
+  allowEmpty = false,
   onCommit,
 }: {
   id?: string;
   label: string;
   value: string;
   className: string;
+  allowEmpty?: boolean;
   onCommit: (name: string) => void;
 }) {
   const [text, setText] = useState<string>();
   const commit = (): void => {
     const name = text?.trim();
     setText(undefined);
-    if (name !== undefined && name !== '' && name !== value) onCommit(name);
+    if (name !== undefined && (allowEmpty || name !== '') && name !== value) onCommit(name);
   };
   return (
     <input
       id={id}
       className={className}
       aria-label={id === undefined ? label : undefined}
-      maxLength={200}
+      maxLength={allowEmpty ? 1000 : 200}
       value={text ?? value}
       onChange={(event) => {
         setText(event.target.value);

@@ -20,9 +20,9 @@ export interface Autosave {
 
 /**
  * Saves the work at every change, one write after another, complete or not at all. Stops and says so where another
- * window has written since, or where the browser refuses to store.
+ * window has written since, or where the browser refuses to store. `keepsDraft` false saves the person alone.
  */
-export function startAutosave(room: RoomId, open: OpenWork, read: Revisions): Autosave {
+export function startAutosave(room: RoomId, open: OpenWork, read: Revisions, keepsDraft = true): Autosave {
   const state = createStore<{ save: SaveState; reason?: string }>()(() => ({ save: 'saved' }));
   let known: Revisions | undefined = read;
   let latest = read;
@@ -38,7 +38,7 @@ export function startAutosave(room: RoomId, open: OpenWork, read: Revisions): Au
         if (work === saved) break;
         state.setState({ save: 'saving' });
         const stamped: Work = { ...work, draft: { ...work.draft, changed: new Date().toISOString() } };
-        const outcome = await saveWork(room, stamped, known);
+        const outcome = await saveWork(room, stamped, known, keepsDraft);
         if (!outcome.ok) {
           state.setState({ save: 'conflict' });
           return;

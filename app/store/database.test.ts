@@ -1,5 +1,7 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
+import { openDB } from 'idb';
+import { readFileSync } from 'node:fs';
 import { describe, expect, it, beforeEach, vi } from 'vitest';
 import { DEMO_WORKBOOK, newDraft, newPerson } from '../../core/kept/index.js';
 
@@ -22,7 +24,7 @@ describe('what is kept', () => {
     const db = await store();
     expect((await db.readShelf('demo')).drafts).toHaveLength(DEMO_WORKBOOK.drafts.length);
     expect((await db.readShelf('own')).drafts).toHaveLength(0);
-    await db.removeFrom('demo', ['bargee-shorts'], []);
+    await db.changeShelf('demo', { remove: { drafts: ['bargee-shorts'] } });
     const again = await store();
     expect((await again.readShelf('demo')).drafts).toHaveLength(DEMO_WORKBOOK.drafts.length - 1);
     await again.resetDemo();
@@ -54,16 +56,55 @@ describe('what is kept', () => {
     const draft = newDraft(id, person, 'Trousers', now);
     const saved = await db.saveWork('own', { person, draft }, { person: 0, draft: 0 });
     if (!saved.ok) throw new Error('must save');
-    await db.putShelf('own', [], [{ ...draft, name: 'Renamed on the shelf' }]);
+    await db.changeShelf('own', { put: { drafts: [{ ...draft, name: 'Renamed on the shelf' }] } });
     expect(await db.saveWork('own', { person, draft }, saved.revisions)).toEqual({ ok: false });
-    await db.removeFrom('own', [draft.id], []);
-    await db.putShelf('own', [], [draft]);
+    await db.changeShelf('own', { remove: { drafts: [draft.id] } });
+    await db.changeShelf('own', { put: { drafts: [draft] } });
     expect((await db.readShelf('own')).drafts[0]?.revision).toBeGreaterThan(saved.revisions.draft);
+  });
+
+  it('saves a person who is only being measured, and no draft', async () => {
+    const db = await store();
+    const person = newPerson(id, 'Somebody', 'cm', now);
+    const saved = await db.saveWork(
+      'own',
+      { person, draft: newDraft(id, person, 'Trousers', now) },
+      { person: 0, draft: 0 },
+      false,
+    );
+    expect(saved).toMatchObject({ ok: true, revisions: { draft: 0 } });
+    const shelf = await db.readShelf('own');
+    expect([shelf.people.length, shelf.drafts.length]).toEqual([1, 0]);
+  });
+
+  it('brings a room of the first version along, each record with its revision', async () => {
+    const book = JSON.parse(readFileSync('core/older/version-1.upstride.json', 'utf8')) as {
+      people: { id: string }[];
+      drafts: { id: string }[];
+    };
+    const old = await openDB('upstride-own', 1, {
+      upgrade(db) {
+        db.createObjectStore('people', { keyPath: 'id' });
+        db.createObjectStore('drafts', { keyPath: 'id' });
+        db.createObjectStore('meta');
+      },
+    });
+    for (const kind of ['people', 'drafts'] as const) {
+      for (const value of book[kind]) await old.put(kind, { id: value.id, revision: 7, value });
+    }
+    old.close();
+    const shelf = await (await store()).readShelf('own');
+    expect(shelf.people.map((p) => [p.revision, p.value.sets.length, p.value.build.seat])).toEqual([
+      [7, 1, 'average'],
+      [7, 2, 'average'],
+    ]);
+    expect(shelf.drafts.map((d) => d.value.fit.stretch)).toEqual([0, 0]);
+    expect(shelf.charts).toEqual([]);
   });
 
   it('puts and removes whole shelves', async () => {
     const db = await store();
-    await db.putShelf('own', DEMO_WORKBOOK.people, DEMO_WORKBOOK.drafts);
+    await db.changeShelf('own', { put: DEMO_WORKBOOK });
     expect((await db.readShelf('own')).people).toHaveLength(8);
     await db.clearShelf('own');
     expect((await db.readShelf('own')).people).toHaveLength(0);

@@ -1,5 +1,13 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { DEMO_WORKBOOK, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
+import {
+  DEMO_WORKBOOK,
+  type KeptChart,
+  type KeptDraft,
+  type Person,
+  type Work,
+  type WorkbookContent,
+} from '../../core/kept/index.js';
+import { draftFrom1, personFrom1 } from '../../core/older/index.js';
 import type { RoomId } from './rooms.js';
 import { knock } from './windows.js';
 
@@ -13,6 +21,7 @@ export interface Versioned<T> {
 interface Schema extends DBSchema {
   people: { key: string; value: Versioned<Person> };
   drafts: { key: string; value: Versioned<KeptDraft> };
+  charts: { key: string; value: Versioned<KeptChart> };
   meta: { key: string; value: string };
 }
 
@@ -20,6 +29,7 @@ interface Schema extends DBSchema {
 export interface Shelf {
   readonly people: readonly Versioned<Person>[];
   readonly drafts: readonly Versioned<KeptDraft>[];
+  readonly charts: readonly Versioned<KeptChart>[];
 }
 
 /** The revisions a piece of work was read at. */
@@ -31,21 +41,41 @@ export interface Revisions {
 /** How a save ended: with new revisions, or because another window wrote first. */
 export type Saved = { readonly ok: true; readonly revisions: Revisions } | { readonly ok: false };
 
-const VERSION = 1;
+const VERSION = 2;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
+
+/** Brings every record of the first version into the shape of the second, each keeping its revision. */
+async function fromVersion1(tx: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>): Promise<void> {
+  const renew = async (name: 'people' | 'drafts', change: typeof personFrom1): Promise<void> => {
+    const store = tx.objectStore(name);
+    for (const record of await store.getAll()) {
+      const value: unknown = change(record.value as unknown as Record<string, unknown>);
+      await store.put({ ...record, value } as never);
+    }
+  };
+  await renew('people', personFrom1);
+  await renew('drafts', draftFrom1);
+}
 
 function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
   let found = open.get(room);
   if (!found) {
     found = openDB<Schema>(`upstride-${room}`, VERSION, {
-      upgrade(db, from) {
+      async upgrade(db, from, _, tx) {
         if (from < 1) {
           db.createObjectStore('people', { keyPath: 'id' });
           db.createObjectStore('drafts', { keyPath: 'id' });
           db.createObjectStore('meta');
         }
+        if (from < 2) db.createObjectStore('charts', { keyPath: 'id' });
+        if (from === 1) await fromVersion1(tx);
+      },
+      blocking(_, __, event) {
+        // A newer Upstride in another window waits to renew the database: let go of it.
+        (event.target as IDBDatabase).close();
+        open.delete(room);
       },
       terminated() {
         open.delete(room);
@@ -62,18 +92,39 @@ function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
 /** A mark later than `before` and than any that was deleted: the clock, held to grow. */
 const nextRevision = (before: number): number => Math.max(before + 1, Date.now());
 
-async function fill(room: RoomId, book: typeof DEMO_WORKBOOK, clear: boolean): Promise<void> {
+/** A change of a room: what is put there, replacing what has the same id, and the ids of what is taken away. */
+export interface ShelfChange {
+  readonly put?: Partial<WorkbookContent>;
+  readonly remove?: { readonly [Kind in keyof WorkbookContent]?: readonly string[] };
+}
+
+async function change(room: RoomId, { put = {}, remove = {} }: ShelfChange, clear: boolean): Promise<void> {
+  const { people = [], drafts = [], charts = [] } = put;
   const db = await database(room);
-  const tx = db.transaction(['people', 'drafts', 'meta'], 'readwrite');
-  const people = tx.objectStore('people');
-  const drafts = tx.objectStore('drafts');
-  const [peopleBefore, draftsBefore] = await Promise.all([people.getAll(), drafts.getAll()]);
-  const later = (list: readonly Versioned<unknown>[], id: string): number =>
-    nextRevision(list.find((r) => r.id === id)?.revision ?? 0);
-  if (clear) await Promise.all([people.clear(), drafts.clear()]);
+  const tx = db.transaction(['people', 'drafts', 'charts', 'meta'], 'readwrite');
+  const stores = {
+    people: tx.objectStore('people'),
+    drafts: tx.objectStore('drafts'),
+    charts: tx.objectStore('charts'),
+  };
+  const [peopleBefore, draftsBefore, chartsBefore] = await Promise.all([
+    stores.people.getAll(),
+    stores.drafts.getAll(),
+    stores.charts.getAll(),
+  ]);
+  const later = (list: readonly Versioned<unknown>[]): ((id: string) => number) => {
+    const known = new Map(list.map((r) => [r.id, r.revision]));
+    return (id) => nextRevision(known.get(id) ?? 0);
+  };
+  const [person, draft, chart] = [later(peopleBefore), later(draftsBefore), later(chartsBefore)];
+  if (clear) await Promise.all([stores.people.clear(), stores.drafts.clear(), stores.charts.clear()]);
   await Promise.all([
-    ...book.people.map((value) => people.put({ id: value.id, revision: later(peopleBefore, value.id), value })),
-    ...book.drafts.map((value) => drafts.put({ id: value.id, revision: later(draftsBefore, value.id), value })),
+    ...(remove.people ?? []).map((id) => stores.people.delete(id)),
+    ...(remove.drafts ?? []).map((id) => stores.drafts.delete(id)),
+    ...(remove.charts ?? []).map((id) => stores.charts.delete(id)),
+    ...people.map((value) => stores.people.put({ id: value.id, revision: person(value.id), value })),
+    ...drafts.map((value) => stores.drafts.put({ id: value.id, revision: draft(value.id), value })),
+    ...charts.map((value) => stores.charts.put({ id: value.id, revision: chart(value.id), value })),
     tx.objectStore('meta').put('yes', 'filled'),
     tx.done,
   ]);
@@ -82,60 +133,49 @@ async function fill(room: RoomId, book: typeof DEMO_WORKBOOK, clear: boolean): P
 /** Reads a whole room. The demo room is filled with the demo workbook when it is first entered. */
 export async function readShelf(room: RoomId): Promise<Shelf> {
   const db = await database(room);
-  if (room === 'demo' && (await db.get('meta', 'filled')) === undefined) await fill(room, DEMO_WORKBOOK, true);
-  const [people, drafts] = await Promise.all([db.getAll('people'), db.getAll('drafts')]);
-  return { people, drafts };
+  if (room === 'demo' && (await db.get('meta', 'filled')) === undefined)
+    await change(room, { put: DEMO_WORKBOOK }, true);
+  const [people, drafts, charts] = await Promise.all([db.getAll('people'), db.getAll('drafts'), db.getAll('charts')]);
+  return { people, drafts, charts };
 }
 
 /** Puts the demo room back as it came. */
-export const resetDemo = (): Promise<void> => fill('demo', DEMO_WORKBOOK, true);
+export const resetDemo = (): Promise<void> => change('demo', { put: DEMO_WORKBOOK }, true);
 
 /** Empties a room. */
-export async function clearShelf(room: RoomId): Promise<void> {
-  await fill(room, { people: [], drafts: [] }, true);
-}
+export const clearShelf = (room: RoomId): Promise<void> => change(room, {}, true);
 
-/** Puts people and drafts into a room, complete or not at all; what has the same id is replaced. */
-export const putShelf = (room: RoomId, people: readonly Person[], drafts: readonly KeptDraft[]): Promise<void> =>
-  fill(room, { people: [...people], drafts: [...drafts] }, false);
-
-/** Takes drafts, and people, from a room. */
-export async function removeFrom(
-  room: RoomId,
-  draftIds: readonly string[],
-  personIds: readonly string[],
-): Promise<void> {
-  const db = await database(room);
-  const tx = db.transaction(['people', 'drafts'], 'readwrite');
-  await Promise.all([
-    ...draftIds.map((id) => tx.objectStore('drafts').delete(id)),
-    ...personIds.map((id) => tx.objectStore('people').delete(id)),
-    tx.done,
-  ]);
-}
+/** Changes what is kept in a room, complete or not at all. */
+export const changeShelf = (room: RoomId, what: ShelfChange): Promise<void> => change(room, what, false);
 
 /**
- * Saves a piece of work in one transaction: both records or neither. Where another window has written either since
- * `known`, nothing is written and the answer says so. `known` left out overwrites on purpose.
+ * Saves a piece of work in one transaction: both records or neither; `keepsDraft` false leaves the draft out, while a
+ * person is only being measured. Where another window has written either since `known`, nothing is written and the
+ * answer says so. `known` left out overwrites on purpose.
  */
-export async function saveWork(room: RoomId, work: Work, known: Revisions | undefined): Promise<Saved> {
+export async function saveWork(
+  room: RoomId,
+  work: Work,
+  known: Revisions | undefined,
+  keepsDraft = true,
+): Promise<Saved> {
   const db = await database(room);
   const tx = db.transaction(['people', 'drafts'], 'readwrite');
   const [people, drafts] = [tx.objectStore('people'), tx.objectStore('drafts')];
   const [person, draft] = await Promise.all([people.get(work.person.id), drafts.get(work.draft.id)]);
-  const behind = known && ((draft?.revision ?? 0) !== known.draft || (person?.revision ?? 0) !== known.person);
-  if (behind) {
+  const draftBehind = keepsDraft && (draft?.revision ?? 0) !== known?.draft;
+  if (known && (draftBehind || (person?.revision ?? 0) !== known.person)) {
     await tx.done;
     return { ok: false };
   }
   const samePerson = person && JSON.stringify(person.value) === JSON.stringify(work.person);
   const revisions = {
     person: samePerson ? person.revision : nextRevision(person?.revision ?? 0),
-    draft: nextRevision(draft?.revision ?? 0),
+    draft: keepsDraft ? nextRevision(draft?.revision ?? 0) : 0,
   };
   await Promise.all([
     people.put({ id: work.person.id, revision: revisions.person, value: work.person }),
-    drafts.put({ id: work.draft.id, revision: revisions.draft, value: work.draft }),
+    ...(keepsDraft ? [drafts.put({ id: work.draft.id, revision: revisions.draft, value: work.draft })] : []),
     tx.done,
   ]);
   return { ok: true, revisions };

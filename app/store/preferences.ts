@@ -15,6 +15,10 @@ export interface Preferences {
   readonly benchOpen: boolean;
   readonly paper: 'a4' | 'letter' | 'roll';
   readonly rollWidth: number;
+  /** Measuring: all figures at once, or one large figure at a time. */
+  readonly measuringWay: 'list' | 'single';
+  /** Measuring: what is needed first, or as one goes round the body. */
+  readonly measuringOrder: 'needed' | 'round';
 }
 
 const DEFAULTS: Preferences = {
@@ -26,6 +30,8 @@ const DEFAULTS: Preferences = {
   benchOpen: true,
   paper: 'a4',
   rollWidth: 914,
+  measuringWay: 'list',
+  measuringOrder: 'needed',
 };
 
 /** The preferences, kept from visit to visit. */

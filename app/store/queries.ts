@@ -1,6 +1,5 @@
 import { QueryClient, useMutation, useQuery, type UseMutationResult, type UseQueryResult } from '@tanstack/react-query';
-import type { KeptDraft, Person } from '../../core/kept/index.js';
-import { clearShelf, putShelf, readShelf, removeFrom, resetDemo, type Shelf } from './database.js';
+import { changeShelf, clearShelf, readShelf, resetDemo, type Shelf, type ShelfChange } from './database.js';
 import type { RoomId } from './rooms.js';
 import { onChanged, tellChanged } from './windows.js';
 
@@ -26,22 +25,10 @@ export async function shelfChanged(room: RoomId): Promise<void> {
 export const useShelf = (room: RoomId): UseQueryResult<Shelf> =>
   useQuery({ queryKey: keyOf(room), queryFn: () => readShelf(room) });
 
-/** A change of the shelf: what is put there and what is taken away. */
-export interface ShelfChange {
-  readonly put?: { readonly people: readonly Person[]; readonly drafts: readonly KeptDraft[] };
-  readonly removeDrafts?: readonly string[];
-  readonly removePeople?: readonly string[];
-}
-
 /** Carries out a change of the shelf. */
 export function useShelfChange(room: RoomId): UseMutationResult<void, Error, ShelfChange> {
   return useMutation({
-    mutationFn: async (change: ShelfChange) => {
-      if (change.removeDrafts || change.removePeople) {
-        await removeFrom(room, change.removeDrafts ?? [], change.removePeople ?? []);
-      }
-      if (change.put) await putShelf(room, change.put.people, change.put.drafts);
-    },
+    mutationFn: (change: ShelfChange) => changeShelf(room, change),
     onSuccess: () => shelfChanged(room),
   });
 }

@@ -1,10 +1,20 @@
 import { temporal } from 'zundo';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
-import type { MeasurementId } from '../../core/measure/index.js';
+import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
 import type { DartPlace } from '../../core/method/index.js';
 import type { Refusal } from '../../core/refusal/index.js';
-import { inputOf, setOf, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
+import {
+  inputOf,
+  setOf,
+  withFigure,
+  withRule,
+  withSet,
+  type KeptDraft,
+  type MeasurementSet,
+  type Person,
+  type Work,
+} from '../../core/kept/index.js';
 
 /** Lines set by hand while a handle is held: shown at once, kept only when it is let go. */
 export type HandValues = Readonly<Record<string, number | DartPlace>>;
@@ -35,7 +45,7 @@ export interface OpenWork {
 
 function compute({ work, preview }: WorkState, last: Computed): Computed {
   const input = inputOf(work);
-  const missing = missingFigures(input.measured);
+  const missing = missingFigures(input);
   const outcome = computeDraft(preview ? { ...input, set: { ...input.set, ...preview } } : input, setOf(work).unit);
   const before = preview ? (last.before ?? last.draft) : undefined;
   if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing };
@@ -127,26 +137,51 @@ export const changeAllowance = (edge: keyof KeptDraft['allowances'], mm: number)
 export const renameDraft = (name: string): Change => changeDraft((draft) => ({ ...draft, name }));
 
 /** Changes what is known of the person beside their measurements. */
-export const changePerson = (facts: Partial<Pick<Person, 'name' | 'figure' | 'unit' | 'note'>>): Change =>
+export const changePerson = (facts: Partial<Omit<Person, 'id' | 'sets'>>): Change =>
   changeWork((work) => ({ ...work, person: { ...work.person, ...facts } }));
 
-/** Enters a measurement of the draft's set, in mm, or takes it out. */
-export const changeMeasurement = (id: MeasurementId, mm: number | undefined): Change =>
+const changeCurrentSet = (make: (set: MeasurementSet) => MeasurementSet): Change =>
   changeWork((work) => {
     const set = setOf(work);
-    const values = { ...set.values, [id]: mm };
-    if (mm === undefined) delete values[id];
-    const sets = work.person.sets.map((s) => (s.id === set.id ? { ...s, values } : s));
-    return { ...work, person: { ...work.person, sets } };
+    const next = make(set);
+    return next === set ? work : { ...work, person: withSet(work.person, next) };
   });
 
-/** Changes the date, taker, unit of entry or note of the draft's set. */
-export const changeSet = (facts: Partial<Pick<ReturnType<typeof setOf>, 'date' | 'taker' | 'unit' | 'note'>>): Change =>
+/** Enters a measurement of the draft's set, in mm, or takes it out; what it was before stays in the set's history. */
+export const changeMeasurement = (id: MeasurementId, mm: number | undefined): Change =>
+  changeCurrentSet((set) => withFigure(set, id, mm, new Date()));
+
+/** Adopts a rule for a figure that is missing, or gives the house's own its place back. */
+export const adoptRule = (id: MeasurementId, ruleId: string | undefined): Change =>
+  changeCurrentSet((set) => withRule(set, id, ruleId));
+
+/** Changes what is known of the draft's set beside its figures. */
+export const changeSet = (facts: Partial<Omit<MeasurementSet, 'id' | 'values' | 'adopted' | 'corrected'>>): Change =>
+  changeCurrentSet((set) => ({ ...set, ...facts }));
+
+/** Takes the figures of a size into the draft's set, in the place of those that were there. */
+export const takeSize = (chart: SizeChart, size: ChartSize): Change =>
   changeWork((work) => {
     const set = setOf(work);
-    const sets = work.person.sets.map((s) => (s.id === set.id ? { ...s, ...facts } : s));
-    return { ...work, person: { ...work.person, sets } };
+    const next = { ...set, values: { ...size.values }, size: { chart: chart.name, name: size.name } };
+    const figure = work.person.figure === 'unknown' ? chart.figure : work.person.figure;
+    return { ...work, person: { ...withSet(work.person, next), figure } };
   });
+
+/** Adds a set to the person and makes the draft from it. */
+export const addSet = (set: MeasurementSet): Change =>
+  changeWork((work) => ({
+    person: { ...work.person, sets: [...work.person.sets, set] },
+    draft: { ...work.draft, setId: set.id },
+  }));
+
+/** Changes the fit class or the cloth. */
+export const changeFit = (facts: Partial<KeptDraft['fit']>): Change =>
+  changeDraft((draft) => ({ ...draft, fit: { ...draft.fit, ...facts } }));
+
+/** Sets several settings at once, in mm. */
+export const changeSettings = (settings: Readonly<Record<string, number>>): Change =>
+  changeDraft((draft) => ({ ...draft, settings: { ...draft.settings, ...settings } }));
 
 /** Makes the draft from another set of the person. */
 export const moveToSet = (setId: string): Change => changeDraft((draft) => ({ ...draft, setId }));

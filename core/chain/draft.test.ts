@@ -247,7 +247,7 @@ describe('any body', () => {
 
 describe('refusals', () => {
   it('name what is missing', () => {
-    expect(missingFigures({ waist: 780 })).toEqual(['hip', 'crotchDepth', 'inseam']);
+    expect(missingFigures({ ...EMPTY_INPUT, measured: { waist: 780 } })).toEqual(['hip', 'crotchDepth', 'inseam']);
     const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, inseam: 780 } });
     expect(outcome).toMatchObject({
       ok: false,

@@ -2,14 +2,16 @@ import { checkAgainstBody, checkAgainstItself, type Check } from '../check/index
 import { drawBlock, HOUSE_RULES, type Block, type DraftRules } from '../draft/index.js';
 import {
   measurementLabel,
+  completeBody,
   REQUIRED_IDS,
   refuseMeasurement,
+  type Adopted,
+  type Body,
   type Figure,
   type Measured,
   type MeasurementId,
-  type Required,
 } from '../measure/index.js';
-import { sheetById, SHEETS, workOut, type DartPlace, type Worked } from '../method/index.js';
+import { sheetById, SHEETS, SHEETS_OWN_FIT, workOut, type DartPlace, type Fit, type Worked } from '../method/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { exactFigure, type Unit } from '../units/index.js';
 
@@ -18,6 +20,9 @@ export interface DraftInput {
   readonly method: string;
   readonly figure: Figure;
   readonly measured: Measured;
+  /** Rules adopted for figures that are missing. */
+  readonly adopted: Adopted;
+  readonly fit: Fit;
   readonly settings: Readonly<Record<string, number>>;
   readonly choices: Readonly<Record<string, string>>;
   readonly rules: DraftRules;
@@ -36,30 +41,43 @@ export const EMPTY_INPUT: DraftInput = {
   method: SHEETS[0]?.id ?? '',
   figure: 'unknown',
   measured: {},
+  adopted: {},
+  fit: SHEETS_OWN_FIT,
   settings: {},
   choices: {},
   rules: HOUSE_RULES,
   set: {},
 };
 
-/** The required measurements that are not there yet. */
-export const missingFigures = (measured: Measured): MeasurementId[] =>
-  REQUIRED_IDS.filter((id) => measured[id] === undefined);
+/** The input's body: measured, estimated and adopted figures. */
+export const bodyOf = ({ measured, figure, adopted }: Pick<DraftInput, 'measured' | 'figure' | 'adopted'>): Body =>
+  completeBody(measured, figure, adopted);
 
-function requiredOf(measured: Measured, unit: Unit): Outcome<Measured & Required> {
-  const refusals: Refusal[] = missingFigures(measured).map((id) => ({
+const missingIn = (body: Body): MeasurementId[] => REQUIRED_IDS.filter((id) => !body.has(id));
+
+/** The required measurements that are neither there nor to be had from others. */
+export const missingFigures = (input: Pick<DraftInput, 'measured' | 'figure' | 'adopted'>): MeasurementId[] =>
+  missingIn(bodyOf(input));
+
+function requiredBody(input: DraftInput, unit: Unit): Outcome<Body> {
+  const body = bodyOf(input);
+  const refusals: Refusal[] = missingIn(body).map((id) => ({
     field: id,
     value: '',
     reason: `${measurementLabel(id)} is missing.`,
-    wayOut: `Enter the ${measurementLabel(id).toLowerCase()}; without it nothing can be drafted.`,
+    wayOut:
+      id === 'inseam'
+        ? 'Enter the inseam, or the outseam in its place; without either nothing can be drafted.'
+        : `Enter the ${measurementLabel(id).toLowerCase()}; without it nothing can be drafted.`,
   }));
-  for (const [id, mm] of Object.entries(measured) as [MeasurementId, number | undefined][]) {
-    const sentence = mm === undefined ? undefined : refuseMeasurement(id, mm, unit);
-    if (sentence === undefined || mm === undefined) continue;
+  for (const [id, { mm, source }] of body) {
+    if (source === 'estimate' && !(REQUIRED_IDS as readonly string[]).includes(id)) continue;
+    const sentence = refuseMeasurement(id, mm, unit);
+    if (sentence === undefined) continue;
     const [reason = sentence, wayOut = ''] = sentence.split(/(?<=drafted\.) /);
     refusals.push({ field: id, value: Number.isFinite(mm) ? `${exactFigure(mm, unit)} ${unit}` : '', reason, wayOut });
   }
-  return refusals.length > 0 ? refused(...refusals) : good(measured as Measured & Required);
+  return refusals.length > 0 ? refused(...refusals) : good(body);
 }
 
 /**
@@ -77,9 +95,10 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
       wayOut: `Choose one of: ${known}.`,
     });
   }
-  const measured = requiredOf(input.measured, unit);
-  if (!measured.ok) return measured;
-  const worked = workOut(sheet, { ...input, measured: measured.value });
+  const body = requiredBody(input, unit);
+  if (!body.ok) return body;
+  const { fit, settings, choices, set } = input;
+  const worked = workOut(sheet, { body: body.value, fit, settings, choices, set });
   if (!worked.ok) return worked;
   const block = drawBlock(worked.value, input.rules);
   if (!block.ok) return block;
@@ -89,3 +108,6 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
     checks: [...checkAgainstBody(worked.value, block.value), ...checkAgainstItself(block.value)],
   });
 }
+
+export { compareDrafts, type DraftDifference } from './compare.js';
+export { easeTable, extensionsFor, type EaseHeld, type EaseRow } from './ease.js';

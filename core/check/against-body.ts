@@ -1,14 +1,16 @@
 import { pathLength, dot, subtract, quarterTurn } from '../geometry/index.js';
 import { edgeLengths, type Block, type Panel } from '../draft/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
-import type { Worked } from '../method/index.js';
+import type { FitClass, Worked } from '../method/index.js';
 import { verdictOf, type About, type Check, type CheckId } from './check.js';
-import { classByExtensions, classesByThigh, FIT_CLASSES, fitClass, sameClass, type FitClass } from './fit-class.js';
+import { classByExtensions, classesByThigh, sameClass } from './fit-class.js';
 
 const WAIST_OVER = 6;
 const RISE_BAND = 6;
 const WHOLE_RISE_BAND = 10;
 const HEM_OVER_HEEL = 10;
+
+const EXTENSION_LABELS = { close: 'Close', regular: 'Regular', loose: 'Loose', 'skirt-like': 'Skirt-like' } as const;
 
 const both = (edge: 'waist' | 'side' | 'hem' | 'inseam' | 'rise'): About['edges'] => [
   ['front', edge],
@@ -101,7 +103,7 @@ function classCheck(
   });
   const byThigh = classesByThigh(thighShare);
   const agree = byThigh.some((c) => sameClass(by, c.id));
-  const byLabel = by === 'close' ? 'Close' : (FIT_CLASSES.find((c) => c.id === by)?.label ?? by);
+  const byLabel = EXTENSION_LABELS[by];
   const thighWords = byThigh[0]?.label.toLowerCase() ?? (thighShare < 0 ? 'tighter than any class' : 'between classes');
   const extensionsFit = sameClass(by, chosen.id);
   return {
@@ -131,10 +133,12 @@ export function checkAgainstBody(worked: Worked, block: Block): Check[] {
     const value = worked.ledger.get(setting)?.value;
     return typeof value === 'number' ? value : undefined;
   };
-  const chosen = fitClass(worked.sheet.fitClass);
+  const chosen = worked.fitClass;
   const { front, back } = block;
   const waistWanted = mm('waist') + (ofSheet('waistEase') ?? 0);
-  const hipEase = easeBand(chosen.hipEase, byHand('hipEase'), ofSheet('hipEase'));
+  const [least, most] = chosen.hipEase;
+  const hipShare = chosen.byShare ? mm('hip') : 1;
+  const hipEase = easeBand([least * hipShare, most * hipShare], byHand('hipEase'), ofSheet('hipEase'));
   const thigh = mm('thigh');
   const thighEase = easeBand(
     [chosen.thighEase[0] * thigh, chosen.thighEase[1] * thigh],

@@ -1,21 +1,47 @@
 import { toMm, type Unit } from '../units/index.js';
 import { houseAllowances } from '../piece/index.js';
 import { HOUSE_RULES } from '../draft/index.js';
-import type { Figure, MeasurementId } from '../measure/index.js';
-import type { KeptDraft, MeasurementSet, Person, Workbook } from '../workbook/index.js';
+import { EMPTY_PAIR, type Figure, type MeasurementId, type PairFigureId } from '../measure/index.js';
+import type { KeptDraft, MeasurementSet, Person, WorkbookContent } from '../workbook/index.js';
+import { newSet } from './person.js';
 
 /** The demo workroom: the wardrobe of Tin Heron, a made-up puppet theatre. Every figure is invented. */
 
 type Figures = Partial<Record<MeasurementId, number>>;
 
-const taken = (id: string, date: string, unit: Unit, note: string, figures: Figures): MeasurementSet => ({
-  id,
-  date,
+const inMm = <Id extends string>(
+  figures: Readonly<Partial<Record<Id, number>>>,
+  unit: Unit,
+): Partial<Record<Id, number>> =>
+  Object.fromEntries(
+    (Object.entries(figures) as [Id, number][]).map(([key, value]) => [key, toMm(value, unit)]),
+  ) as Partial<Record<Id, number>>;
+
+const taken = (
+  id: string,
+  date: string,
+  unit: Unit,
+  note: string,
+  figures: Figures,
+  more: Partial<MeasurementSet> = {},
+): MeasurementSet => ({
+  ...newSet(() => id, unit, new Date(`${date}T09:00:00.000Z`), 'body'),
   taker: 'Wardrobe',
-  unit,
   note,
-  values: Object.fromEntries(Object.entries(figures).map(([key, value]) => [key, toMm(value, unit)])),
+  values: inMm(figures, unit),
+  ...more,
 });
+
+const fromPair = (
+  id: string,
+  date: string,
+  unit: Unit,
+  note: string,
+  figures: Partial<Record<PairFigureId, number>>,
+): MeasurementSet =>
+  taken(id, date, unit, note, {}, { source: 'pair', pair: { ...EMPTY_PAIR, figures: inMm(figures, unit) } });
+
+const AVERAGE: Person['build'] = { seat: 'average', stomach: 'average', thigh: 'average' };
 
 const person = (
   id: string,
@@ -24,14 +50,8 @@ const person = (
   unit: Unit,
   note: string,
   sets: MeasurementSet[],
-): Person => ({
-  id,
-  name,
-  figure,
-  unit,
-  note,
-  sets,
-});
+  build: Partial<Person['build']> = {},
+): Person => ({ id, name, figure, unit, note, build: { ...AVERAGE, ...build }, sets });
 
 const PEOPLE: readonly Person[] = [
   person('lead-puppeteer', 'Lead puppeteer', 'woman', 'cm', 'Works overhead all evening; wants to stretch.', [
@@ -55,51 +75,108 @@ const PEOPLE: readonly Person[] = [
       crotchLength: 64.5,
     }),
   ]),
-  person('bargee', 'Bargee', 'man', 'in', 'Waist larger than hip.', [
-    taken('bargee-1', '2026-04-18', 'in', '', { waist: 43.5, hip: 42.25, crotchDepth: 10.75, inseam: 30.5, heel: 14 }),
-  ]),
-  person('lamp-operator', 'Lamp operator', 'unknown', 'cm', 'Flat seat, long leg.', [
-    taken('lamp-operator-1', '2026-04-18', 'cm', '', {
-      waist: 76,
-      hip: 94,
-      crotchDepth: 26,
-      inseam: 88,
-      kneeDepth: 64.5,
-    }),
-  ]),
-  person('stage-rigger', 'Stage rigger', 'man', 'in', 'Climbs; short rise and full seat.', [
-    taken('stage-rigger-1', '2026-02-11', 'in', '', {
-      waist: 33,
-      hip: 40.5,
-      crotchDepth: 10.25,
-      inseam: 31,
-      thigh: 23.75,
-      knee: 15.5,
-    }),
-    taken('stage-rigger-2', '2026-09-20', 'in', 'Second season.', {
-      waist: 33.5,
-      hip: 41,
-      crotchDepth: 10.25,
-      inseam: 31,
-      thigh: 24,
-      knee: 15.5,
-      hipDepth: 7.75,
-    }),
-  ]),
+  person(
+    'bargee',
+    'Bargee',
+    'man',
+    'in',
+    'Waist larger than hip.',
+    [
+      taken(
+        'bargee-1',
+        '2026-04-18',
+        'in',
+        'Wears them under the belly.',
+        { waist: 43.5, hip: 42.25, crotchDepth: 10.75, inseam: 30.5, heel: 14 },
+        { waistSits: 'low', waistBelow: toMm(1.5, 'in') },
+      ),
+    ],
+    { stomach: 'full' },
+  ),
+  person(
+    'lamp-operator',
+    'Lamp operator',
+    'unknown',
+    'cm',
+    'Flat seat, long leg.',
+    [
+      taken('lamp-operator-1', '2026-04-18', 'cm', '', {
+        waist: 76,
+        hip: 94,
+        crotchDepth: 26,
+        inseam: 88,
+        kneeDepth: 64.5,
+      }),
+    ],
+    { seat: 'flat' },
+  ),
+  person(
+    'stage-rigger',
+    'Stage rigger',
+    'man',
+    'in',
+    'Climbs; short rise and full seat.',
+    [
+      taken('stage-rigger-1', '2026-02-11', 'in', '', {
+        waist: 33,
+        hip: 40.5,
+        crotchDepth: 10.25,
+        inseam: 31,
+        thigh: 23.75,
+        knee: 15.5,
+      }),
+      taken('stage-rigger-2', '2026-09-20', 'in', 'Second season.', {
+        waist: 33.5,
+        hip: 41,
+        crotchDepth: 10.25,
+        inseam: 31,
+        thigh: 24,
+        knee: 15.5,
+        hipDepth: 7.75,
+      }),
+    ],
+    { seat: 'full' },
+  ),
   person('cellist', 'Cellist', 'woman', 'cm', 'Plays seated; a wide leg that falls well from the chair.', [
-    taken('cellist-1', '2026-05-07', 'cm', '', {
-      waist: 78,
-      hip: 102,
-      crotchDepth: 27.6,
-      inseam: 79,
-      hipDepth: 20.5,
-      kneeDepth: 62,
-      thigh: 60,
-      backWaistHeight: 0.5,
-    }),
+    taken(
+      'cellist-1',
+      '2026-05-07',
+      'cm',
+      '',
+      {
+        waist: 78,
+        hip: 102,
+        crotchDepth: 27.6,
+        inseam: 79,
+        hipDepth: 20.5,
+        kneeDepth: 62,
+        thigh: 60,
+        backWaistHeight: 0.5,
+      },
+      {
+        heights: [
+          { height: 235, girth: 820 },
+          { height: 180, girth: 905 },
+          { height: 120, girth: 985 },
+        ],
+      },
+    ),
   ]),
   person('cook', 'Cook', 'woman', 'cm', 'Large size; stands all day.', [
     taken('cook-1', '2026-05-07', 'cm', '', { waist: 112, hip: 128, crotchDepth: 31, inseam: 74, hipDepth: 22.5 }),
+    fromPair('cook-pair', '2026-04-02', 'cm', 'The old kitchen pair, which fits.', {
+      halfWaist: 57.5,
+      halfHip: 66.5,
+      frontThigh: 36,
+      wholeThigh: 43.5,
+      frontRise: 38,
+      backRise: 46.8,
+      band: 4,
+      outseam: 108,
+      inseam: 72.5,
+      kneeAcross: 29,
+      hemAcross: 27,
+    }),
   ]),
   person('ticket-seller', 'Ticket seller', 'man', 'cm', 'The waist on the sheet cannot be right.', [
     taken('ticket-seller-1', '2026-06-12', 'cm', 'Taken in a hurry.', {
@@ -120,6 +197,7 @@ interface DemoDraft {
   readonly personId: string;
   readonly setId: string;
   readonly day: string;
+  readonly fit?: Partial<KeptDraft['fit']>;
   readonly settings?: Record<string, number>;
   readonly choices?: Record<string, string>;
   readonly set?: KeptDraft['set'];
@@ -131,6 +209,7 @@ const kept = (d: DemoDraft): KeptDraft => ({
   personId: d.personId,
   setId: d.setId,
   method: 'quarter-and-half',
+  fit: { stretch: 0, shrinkLength: 0, shrinkWidth: 0, ...d.fit },
   settings: d.settings ?? {},
   choices: d.choices ?? {},
   rules: { ...HOUSE_RULES },
@@ -191,6 +270,14 @@ const DRAFTS: readonly KeptDraft[] = [
     settings: { hipEase: 40 },
   }),
   kept({
+    id: 'cook-copy',
+    name: 'Copy of the old kitchen pair',
+    personId: 'cook',
+    setId: 'cook-pair',
+    day: '2026-09-05',
+    settings: { hipEase: 0, waistEase: 0, crotchEase: 0, kneeGirth: 580, hemGirth: 540 },
+  }),
+  kept({
     id: 'ticket-plain',
     name: 'Front of house trousers',
     personId: 'ticket-seller',
@@ -200,4 +287,8 @@ const DRAFTS: readonly KeptDraft[] = [
 ];
 
 /** The demo workroom as a workbook. */
-export const DEMO_WORKBOOK: Pick<Workbook, 'people' | 'drafts'> = { people: [...PEOPLE], drafts: [...DRAFTS] };
+export const DEMO_WORKBOOK: WorkbookContent = {
+  people: [...PEOPLE],
+  drafts: [...DRAFTS],
+  charts: [],
+};

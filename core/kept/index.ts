@@ -1,3 +1,17 @@
-export { inputOf, newDraft, newPerson, setOf, type Work } from './kept.js';
+export { inputOf, newDraft, setOf, type Work } from './kept.js';
+export {
+  doubtsOf,
+  newerSet,
+  newestFirst,
+  newPerson,
+  newSet,
+  setBefore,
+  valuesOf,
+  withFigure,
+  withRule,
+  withSet,
+} from './person.js';
+export { mergeWorkbooks, planMerge, type Conflict, type Decisions, type Merge, type Side } from './merge.js';
+export { enlist, type Arrival, type Enlisted } from './enlist.js';
 export { DEMO_WORKBOOK } from './demo.js';
-export type { KeptDraft, MeasurementSet, Person, Workbook } from '../workbook/index.js';
+export type { KeptChart, KeptDraft, MeasurementSet, Person, Workbook, WorkbookContent } from '../workbook/index.js';

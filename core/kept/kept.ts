@@ -1,7 +1,7 @@
 import { EMPTY_INPUT, type DraftInput } from '../chain/index.js';
 import { houseAllowances } from '../piece/index.js';
-import type { Unit } from '../units/index.js';
 import type { KeptDraft, MeasurementSet, Person } from '../workbook/index.js';
+import { newestFirst, valuesOf } from './person.js';
 
 /** A person, one of their sets, and a draft: what one works on at the board. */
 export interface Work {
@@ -19,11 +19,14 @@ export function setOf({ person, draft }: Work): MeasurementSet {
 /** The input of the chain that a kept draft stands for. */
 export function inputOf(work: Work): DraftInput {
   const { draft, person } = work;
-  const measured = Object.fromEntries(Object.entries(setOf(work).values).filter(([, mm]) => mm !== undefined));
+  const set = setOf(work);
+  const { fitClass, stretch } = draft.fit;
   return {
     method: draft.method,
     figure: person.figure,
-    measured,
+    measured: valuesOf(set),
+    adopted: set.adopted,
+    fit: { fitClass, stretch },
     settings: draft.settings,
     choices: draft.choices,
     rules: draft.rules,
@@ -31,16 +34,9 @@ export function inputOf(work: Work): DraftInput {
   };
 }
 
-/** A new person with an empty set of measurements dated `now`. */
-export function newPerson(newId: () => string, name: string, unit: Unit, now: Date): Person {
-  const date = now.toISOString().slice(0, 10);
-  const set: MeasurementSet = { id: newId(), date, taker: '', unit, note: '', values: {} };
-  return { id: newId(), name, figure: 'unknown', unit, note: '', sets: [set] };
-}
-
 /** A new draft for a person from their newest set, by the default method. */
 export function newDraft(newId: () => string, person: Person, name: string, now: Date): KeptDraft {
-  const newest = [...person.sets].sort((a, b) => b.date.localeCompare(a.date))[0];
+  const [newest] = newestFirst(person);
   const { method, settings, choices, rules, set } = EMPTY_INPUT;
   const stamp = now.toISOString();
   return {
@@ -49,6 +45,7 @@ export function newDraft(newId: () => string, person: Person, name: string, now:
     personId: person.id,
     setId: newest?.id ?? '',
     method,
+    fit: { stretch: 0, shrinkLength: 0, shrinkWidth: 0 },
     settings: { ...settings },
     choices: { ...choices },
     rules: { ...rules },

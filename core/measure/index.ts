@@ -1,3 +1,10 @@
 export * from './vocabulary.js';
+export * from './order.js';
 export * from './estimate.js';
+export type { SetContext } from './relations.js';
 export * from './plausible.js';
+export * from './finished-pair.js';
+export * from './heights.js';
+export * from './compare-sets.js';
+export * from './size-chart.js';
+export { SHIPPED_CHARTS } from './charts/index.js';

@@ -14,3 +14,14 @@ export {
 export { workOut, lineLabel, type MethodInput, type LedgerLine, type Source, type Worked } from './ledger.js';
 export { SHEETS, sheetById } from './sheets/index.js';
 export { showSum, type Sum } from './show-sum.js';
+export {
+  classEase,
+  FIT_CLASSES,
+  fitClass,
+  fitClassById,
+  knitReduction,
+  SHEETS_OWN_FIT,
+  type Fit,
+  type FitClass,
+  type FitClassId,
+} from './fit.js';

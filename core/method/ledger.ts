@@ -1,16 +1,9 @@
-import {
-  completeBody,
-  measurementLabel,
-  type Body,
-  type Figure,
-  type Measured,
-  type MeasurementId,
-  type Required,
-} from '../measure/index.js';
+import { measurementLabel, type Body, type MeasurementId } from '../measure/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { exactFigure, formatLength, tapeFor } from '../units/index.js';
 import { parseFormula, type Node } from './formula.js';
 import { evaluate } from './formula-value.js';
+import { classEase, fitClass, fitClassById, KNIT_STRETCH, type Fit, type FitClass } from './fit.js';
 import { refuseHand } from './hand-value.js';
 import {
   isDartPlace,
@@ -27,8 +20,9 @@ import { formulaFor, lineKind, type Sheet } from './sheet.js';
 
 /** What a maker gives a method beside the body: settings, choices, and lines set by hand. Lengths in mm. */
 export interface MethodInput {
-  readonly measured: Measured & Required;
-  readonly figure: Figure;
+  /** Waist, hip, crotch depth and inseam at least. */
+  readonly body: Body;
+  readonly fit: Fit;
   readonly settings: Readonly<Record<string, number>>;
   readonly choices: Readonly<Record<string, string>>;
   readonly set: Readonly<Record<string, number | DartPlace>>;
@@ -58,6 +52,8 @@ export interface Worked {
   readonly sheet: Sheet;
   readonly choices: Readonly<Record<string, string>>;
   readonly body: Body;
+  /** The class chosen, or the sheet's own. */
+  readonly fitClass: FitClass;
   readonly ledger: ReadonlyMap<string, LedgerLine>;
   readonly levels: Levels;
   readonly front: PanelParameters;
@@ -91,8 +87,9 @@ export function lineLabel(sheet: Sheet, name: string): string {
   );
 }
 
-function rangeWarnings(sheet: Sheet, m: Required): string[] {
+function rangeWarnings(sheet: Sheet, body: Body): string[] {
   const { hip, drop, crotchDepth } = sheet.meantFor;
+  const of = (id: MeasurementId): number => body.get(id)?.mm ?? NaN;
   const show = (mm: number): string => formatLength(mm, tapeFor('cm'));
   const outside = (label: string, value: number, [least, most]: readonly [number, number]): string[] =>
     value < least || value > most
@@ -101,9 +98,16 @@ function rangeWarnings(sheet: Sheet, m: Required): string[] {
         ]
       : [];
   return [
-    ...outside('Hip', m.hip, hip),
-    ...outside('Hip less waist', m.hip - m.waist, drop),
-    ...outside('Crotch depth', m.crotchDepth, crotchDepth),
+    ...outside('Hip', of('hip'), hip),
+    ...outside('Hip less waist', of('hip') - of('waist'), drop),
+    ...outside('Crotch depth', of('crotchDepth'), crotchDepth),
+  ];
+}
+
+function knitWarnings({ fitClass: id, stretch }: Fit): string[] {
+  if (id !== 'knit' || stretch >= KNIT_STRETCH) return [];
+  return [
+    `A knit fit wants cloth that stretches ${KNIT_STRETCH * 100} % and more; this one is put down with ${Math.round(stretch * 100)} %. Enter the stretch of the cloth, or choose another fit.`,
   ];
 }
 
@@ -114,7 +118,8 @@ function rangeWarnings(sheet: Sheet, m: Required): string[] {
  */
 export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   const refusals: Refusal[] = [];
-  const body = completeBody(input.measured, input.figure);
+  const { body, fit } = input;
+  const chosenClass = fit.fitClass && fitClassById(fit.fitClass);
   const ledger = new Map<string, LedgerLine>();
   const numbers = new Map<string, number>();
   const shaky = new Set<string>();
@@ -142,9 +147,9 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
         source: 'estimate',
         value: known.mm,
         sheetValue: known.mm,
-        formula: known.rule,
+        formula: known.rule.rule,
         node: undefined,
-        reason: 'Not measured: estimated.',
+        reason: known.adopted ? 'Not measured: by the rule that was adopted.' : 'Not measured: estimated.',
         house: false,
         restsOnEstimate: true,
       });
@@ -201,7 +206,8 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   for (const setting of sheet.settings) {
     known.add(setting.name);
     const hand = input.settings[setting.name];
-    const text = setting.formula === undefined ? undefined : formulaFor(setting.formula, choices);
+    const ofClass = chosenClass && classEase(chosenClass, setting.name, fit.stretch);
+    const text = ofClass?.formula ?? (setting.formula === undefined ? undefined : formulaFor(setting.formula, choices));
     if (hand !== undefined && !(hand >= setting.least && hand <= setting.most)) {
       const show = (mm: number): string => `${exactFigure(mm, 'cm')} cm`;
       refusals.push({
@@ -211,7 +217,8 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
         wayOut: `Enter ${show(setting.least)} to ${show(setting.most)}, or check the unit.`,
       });
     }
-    if (hand !== undefined || text !== undefined) enter(setting.name, text, hand, setting.reason, false);
+    if (hand !== undefined || text !== undefined)
+      enter(setting.name, text, hand, ofClass?.reason ?? setting.reason, false);
   }
   for (const name of Object.keys(input.settings)) {
     if (!known.has(name)) {
@@ -247,11 +254,12 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     sheet,
     choices,
     body,
+    fitClass: chosenClass ?? fitClass(sheet.fitClass),
     ledger,
     levels: Object.fromEntries(LEVELS.map(([name]) => [name, numbers.get(name)])) as unknown as Levels,
     front: panel('front'),
     back: panel('back'),
     byHand: new Set(Object.keys(input.set)),
-    warnings: rangeWarnings(sheet, input.measured),
+    warnings: [...rangeWarnings(sheet, body), ...knitWarnings(fit)],
   });
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { sheetById, showSum, workOut, type MethodInput, type Worked } from './index.js';
+import { completeBody } from '../measure/index.js';
+import { sheetById, SHEETS_OWN_FIT, showSum, workOut, type MethodInput, type Worked } from './index.js';
 
 const sheet = sheetById('quarter-and-half');
 if (!sheet) throw new Error('The sheet is missing');
@@ -13,8 +14,8 @@ const work = (
   more: Partial<MethodInput> = {},
 ): Worked => {
   const input: MethodInput = {
-    measured: { waist, hip, crotchDepth, inseam },
-    figure: 'unknown',
+    body: completeBody({ waist, hip, crotchDepth, inseam }, 'unknown'),
+    fit: SHEETS_OWN_FIT,
     settings: {},
     choices: {},
     set: {},
@@ -89,7 +90,7 @@ describe('quarter and half', () => {
     expect(worked.ledger.get('kneeLevel')?.restsOnEstimate).toBe(true);
     expect(worked.ledger.get('front.extension')?.restsOnEstimate).toBe(false);
     const measured = work(780, 1000, 272, 780, {
-      measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780, kneeDepth: 600 },
+      body: completeBody({ waist: 780, hip: 1000, crotchDepth: 272, inseam: 780, kneeDepth: 600 }, 'unknown'),
     });
     expect(measured.ledger.get('kneeLevel')).toMatchObject({ value: 600, restsOnEstimate: false });
     expect(measured.ledger.has('kneeDepth')).toBe(false);
@@ -105,8 +106,8 @@ describe('quarter and half', () => {
     [{ choices: { variant: 'odd' } }, 'variant'],
   ])('refuses %j by the name of its field', (more, field) => {
     const input: MethodInput = {
-      measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 },
-      figure: 'unknown',
+      body: completeBody({ waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 }, 'unknown'),
+      fit: SHEETS_OWN_FIT,
       settings: {},
       choices: {},
       set: {},

@@ -1,4 +1,4 @@
-import { ESTIMATES, type MeasurementId } from '../measure/index.js';
+import { figuresOf, type MeasurementId } from '../measure/index.js';
 import { exactFigure, fromMm, type Unit } from '../units/index.js';
 import { typeset } from './formula-value.js';
 import { lineLabel, type Worked } from './ledger.js';
@@ -29,11 +29,14 @@ export function showSum(worked: Worked, name: string, unit: Unit): Sum {
   const line = worked.ledger.get(name);
   if (!line) throw new Error(`No line ${name} in the ledger`);
   if (line.source === 'estimate') {
-    const rule = ESTIMATES.find((e) => e.id === name);
-    const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
-    const four = { waist: mm('waist'), hip: mm('hip'), crotchDepth: mm('crotchDepth'), inseam: mm('inseam') };
-    const numbers = rule ? rule.sum(four, (x) => sumFigure(x, unit)) : line.formula;
-    return { formula: line.formula, with: numbers, told: `${line.formula} = ${numbers}` };
+    const known = worked.body.get(name as MeasurementId);
+    const numbers =
+      known?.source === 'estimate' ? known.rule.sum(figuresOf(worked.body), (x) => sumFigure(x, unit)) : line.formula;
+    return {
+      formula: line.formula,
+      with: numbers,
+      told: numbers === line.formula ? numbers : `${line.formula} = ${numbers}`,
+    };
   }
   if (!line.node) return { formula: line.formula, with: line.formula, told: line.formula };
   const literal = (node: { readonly text: string; readonly value: number; readonly kind: string }): string =>

@@ -13,7 +13,7 @@ import {
   placeAtLength,
   selfCrossing,
 } from '../geometry/index.js';
-import { HOUSE_ALLOWANCES, piecesOf } from './index.js';
+import { grownBlock, HOUSE_ALLOWANCES, NO_SHRINKAGE, piecesOf } from './index.js';
 
 function blockOf(measured: Parameters<typeof computeDraft>[0]['measured'], settings = {}): Block {
   const outcome = computeDraft({ ...EMPTY_INPUT, measured, settings });
@@ -91,5 +91,32 @@ describe('notches', () => {
       expect(fromKnee(front, label)).toBeCloseTo(fromKnee(back, label), 1);
     expect(back.notches.every((n) => n.count === 2)).toBe(true);
     expect(distance(front.notches[0]?.at ?? { x: 0, y: 0 }, block.front.points.sideHip)).toBeLessThan(0.01);
+  });
+});
+
+describe('pieces for a cloth that shrinks', () => {
+  it('come back to their net size once it has, and carry the same allowance', () => {
+    const shrinkage = { length: 0.04, width: 0.02 };
+    const grown = grownBlock(block, shrinkage);
+    for (const name of ['front', 'back'] as const) {
+      const [net, large] = [block[name], grown[name]];
+      expect(large.points.inseamHem.y - large.points.sideWaist.y).toBeCloseTo(
+        (net.points.inseamHem.y - net.points.sideWaist.y) / 0.96,
+        6,
+      );
+      const washed = flatten(outlineOf(large), 0.05).map((p) => ({ x: p.x * 0.98, y: p.y * 0.96 }));
+      for (const p of washed.filter((_, i) => i % 20 === 0)) {
+        expect(nearestPlace(outlineOf(net), p).distance).toBeLessThan(0.1);
+      }
+    }
+    for (const piece of piecesOf(grown, HOUSE_ALLOWANCES)) {
+      const { side } = piece.panel.edges;
+      const middle = placeAtLength(side, pathLength(side) / 2);
+      expect(nearestPlace(piece.cut, middle.at).distance).toBeCloseTo(HOUSE_ALLOWANCES.side, 1);
+    }
+  });
+
+  it('are the very block where it does not', () => {
+    expect(grownBlock(block, NO_SHRINKAGE)).toBe(block);
   });
 });

@@ -6,5 +6,6 @@ export {
   type Person,
   type MeasurementSet,
   type KeptDraft,
+  type KeptChart,
 } from './schema.js';
-export { readWorkbook, writeWorkbook } from './read.js';
+export { readWorkbook, writeWorkbook, type WorkbookContent } from './read.js';

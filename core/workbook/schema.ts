@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { MEASUREMENT_IDS } from '../measure/index.js';
+import { MEASUREMENT_IDS, PAIR_FIGURE_IDS } from '../measure/index.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 1;
+export const WORKBOOK_VERSION = 2;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -12,29 +12,76 @@ const mm = z.number().min(-5000).max(5000);
 const words = z.string().max(2000);
 const day = z.iso.date();
 
-/** One dated set of body measurements, in mm, with the unit it was entered in. */
+const measurement = z.enum(MEASUREMENT_IDS);
+const figure = z.enum(['woman', 'man', 'child', 'unknown']);
+const unit = z.enum(['cm', 'in', 'mm']);
+const values = z.partialRecord(measurement, mm);
+const weight = z.enum(['flat', 'average', 'full']);
+const stamp = z.iso.datetime();
+
+/** The figures of a finished pair as they were read, in mm, and how they were taken. */
+export const finishedPairSchema = z.strictObject({
+  across: z.enum(['seams', 'edges']),
+  edge: mm,
+  from: z.enum(['top', 'seam']),
+  widths: z.enum(['single', 'doubled']),
+  figures: z.partialRecord(z.enum(PAIR_FIGURE_IDS), mm),
+});
+
+/** One dated set of measurements, in mm, with the unit it was entered in and where its figures come from. */
 export const measurementSetSchema = z
   .strictObject({
     id,
     date: day,
     taker: words,
-    unit: z.enum(['cm', 'in', 'mm']),
+    unit,
     note: words,
-    values: z.partialRecord(z.enum(MEASUREMENT_IDS), mm),
+    source: z.enum(['body', 'pair', 'chart']),
+    waistSits: z.enum(['natural', 'low', 'high']),
+    waistBelow: mm.meta({ description: 'How far below the natural waist a low waist sits.' }),
+    inseamTo: z.enum(['floor', 'ankle']),
+    values,
+    adopted: z
+      .partialRecord(measurement, id)
+      .meta({ description: 'The rule adopted for a figure that was not measured, by name.' }),
+    heights: z
+      .array(z.strictObject({ height: mm, girth: mm }))
+      .max(50)
+      .meta({ description: 'Girths at heights above the crotch.' }),
+    corrected: z
+      .array(z.strictObject({ at: stamp, id: measurement, was: mm.nullable() }))
+      .meta({ description: 'What a figure was before it was corrected; null where it was missing.' }),
+    pair: finishedPairSchema.optional(),
+    size: z
+      .strictObject({ chart: words, name: words })
+      .optional()
+      .meta({ description: 'The chart and size that the figures were taken from.' }),
   })
-  .meta({ description: 'A dated set of body measurements; all figures in millimetres.' });
+  .meta({ description: 'A dated set of measurements; all figures in millimetres.' });
 
 /** A person (or a size) with the sets taken of them. */
 export const personSchema = z
   .strictObject({
     id,
     name: words,
-    figure: z.enum(['woman', 'man', 'child', 'unknown']),
-    unit: z.enum(['cm', 'in', 'mm']),
+    figure,
+    unit,
     note: words,
+    build: z.strictObject({ seat: weight, stomach: weight, thigh: weight }),
     sets: z.array(measurementSetSchema).min(1),
   })
   .meta({ description: 'A person or a size, by name or role.' });
+
+/** A table of sizes; figures in mm. */
+export const sizeChartSchema = z
+  .strictObject({
+    id,
+    name: words,
+    note: words,
+    figure,
+    sizes: z.array(z.strictObject({ name: words, values })).max(500),
+  })
+  .meta({ description: 'A table of sizes that a maker brought in or changed.' });
 
 /** A draft: inputs only. Pieces, figures and checks are computed from it. */
 export const draftSchema = z
@@ -44,13 +91,19 @@ export const draftSchema = z
     personId: id,
     setId: id,
     method: id,
+    fit: z.strictObject({
+      fitClass: z.enum(['knit', 'close-contoured', 'close-relaxed', 'regular', 'loose', 'skirt-like']).optional(),
+      stretch: z.number().min(0).max(3),
+      shrinkLength: z.number().min(0).max(0.3),
+      shrinkWidth: z.number().min(0).max(0.3),
+    }),
     settings: z.record(z.string(), mm),
     choices: z.record(z.string(), z.string()),
     rules: z.strictObject({ hipKept: z.boolean(), trueSeams: z.boolean(), waistPlan: z.boolean() }),
     set: z.record(z.string(), z.union([mm, z.enum(['crease', 'midway', 'apexSpan'])])),
     allowances: z.strictObject({ waist: mm, side: mm, hem: mm, inseam: mm, rise: mm }),
-    created: z.iso.datetime(),
-    changed: z.iso.datetime(),
+    created: stamp,
+    changed: stamp,
   })
   .meta({ description: 'A draft as inputs; lengths in millimetres, lines set by hand under “set”.' });
 
@@ -59,11 +112,15 @@ export const workbookSchema = z
   .strictObject({
     format: z.literal(WORKBOOK_FORMAT),
     version: z.literal(WORKBOOK_VERSION),
-    written: z.iso.datetime(),
+    written: stamp,
     people: z.array(personSchema),
     drafts: z.array(draftSchema),
+    charts: z.array(sizeChartSchema),
   })
-  .meta({ title: 'Upstride workbook', description: 'All people, measurement sets and drafts of one workroom.' });
+  .meta({
+    title: 'Upstride workbook',
+    description: 'All people, measurement sets, drafts and own size charts of one workroom.',
+  });
 
 /** A dated set of measurements. */
 export type MeasurementSet = z.infer<typeof measurementSetSchema>;
@@ -71,5 +128,7 @@ export type MeasurementSet = z.infer<typeof measurementSetSchema>;
 export type Person = z.infer<typeof personSchema>;
 /** A kept draft. */
 export type KeptDraft = z.infer<typeof draftSchema>;
+/** A size chart as kept. */
+export type KeptChart = z.infer<typeof sizeChartSchema>;
 /** A workbook. */
 export type Workbook = z.infer<typeof workbookSchema>;

@@ -2,8 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { computeDraft } from '../chain/index.js';
-import { DEMO_WORKBOOK, inputOf, newDraft, newPerson, setOf } from '../kept/index.js';
-import { findDoubts } from '../measure/index.js';
+import { DEMO_WORKBOOK, doubtsOf, inputOf, newDraft, newPerson, setOf } from '../kept/index.js';
 import { readWorkbook, workbookSchema, writeWorkbook } from './index.js';
 
 const now = new Date('2026-11-23T10:00:00.000Z');
@@ -32,7 +31,9 @@ describe('the workbook file', () => {
       ['"figure": "woman"', '"figure": "giant"'],
       ['"personId": "cellist"', '"personId": "nobody"'],
       ['"setId": "cellist-1"', '"setId": "cellist-9"'],
-      ['"version": 1', '"version": "one"'],
+      ['"version": 2', '"version": "two"'],
+      ['"source": "pair"', '"source": "guess"'],
+      ['"id": "cook-pair"', '"id": "cook-1"'],
       ['"id": "cook-kitchen"', '"id": "cellist-dress"'],
     ];
     for (const [part, instead] of broken) {
@@ -43,8 +44,31 @@ describe('the workbook file', () => {
     }
   });
 
+  it('of the first version opens with everything it held, and what is new left at its ordinary', () => {
+    const read = readWorkbook(readFileSync('core/older/version-1.upstride.json', 'utf8'));
+    if (!read.ok) throw new Error(read.refusals[0]?.reason);
+    const [lead, bargee] = read.value.people;
+    expect(lead?.sets.map((s) => s.values.waist)).toEqual([710, 725]);
+    expect(bargee).toMatchObject({ build: { seat: 'average' }, sets: [{ source: 'body', waistSits: 'natural' }] });
+    expect(read.value.drafts.map((d) => [d.id, d.fit.stretch])).toEqual([
+      ['puppeteer-black', 0],
+      ['bargee-shorts', 0],
+    ]);
+    for (const draft of read.value.drafts) {
+      const person = read.value.people.find((p) => p.id === draft.personId);
+      expect(person && computeDraft(inputOf({ person, draft })).ok).toBe(true);
+    }
+  });
+
+  it('tells how far it has been read', () => {
+    const people = Array.from({ length: 200 }, (_, i) => ({ ...DEMO_WORKBOOK.people[0], id: `p${i}` }));
+    const told: number[] = [];
+    readWorkbook(writeWorkbook({ people, drafts: [], charts: [] } as never, now), (share) => told.push(share));
+    expect(told).toEqual([0.25, 0.5, 0.75, 1]);
+  });
+
   it('says so when it was written by a newer program', () => {
-    const read = readWorkbook(text.replace('"version": 1', '"version": 2'));
+    const read = readWorkbook(text.replace('"version": 2', '"version": 3'));
     expect(read.ok ? '' : read.refusals[0]?.reason).toContain('newer Upstride');
   });
 
@@ -67,7 +91,7 @@ describe('the demo workroom', () => {
     for (const work of works) {
       const outcome = computeDraft(inputOf(work));
       expect([work.draft.id, outcome.ok]).toEqual([work.draft.id, true]);
-      const doubts = findDoubts(setOf(work).values, work.person.unit);
+      const doubts = doubtsOf(work.person, setOf(work));
       if (work.person.id === 'ticket-seller') {
         expect(doubts[0]?.correction?.mm).toBe(840);
         continue;
@@ -97,7 +121,7 @@ describe('a new draft', () => {
     const draft = newDraft(id, later, 'Trousers', now);
     expect(draft.setId).toBe('late');
     expect(draft.allowances.side).toBeCloseTo(15.875, 9);
-    const book = readWorkbook(writeWorkbook({ people: [later], drafts: [draft] }, now));
+    const book = readWorkbook(writeWorkbook({ people: [later], drafts: [draft], charts: [] }, now));
     expect(book.ok).toBe(true);
   });
 });

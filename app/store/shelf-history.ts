@@ -1,7 +1,7 @@
 import { create } from 'zustand';
-import type { KeptDraft, Person } from '../../core/kept/index.js';
-import type { ShelfChange } from '../store/queries.js';
-import type { RoomId } from '../store/rooms.js';
+import type { KeptDraft, Person, WorkbookContent } from '../../core/kept/index.js';
+import type { ShelfChange } from './database.js';
+import type { RoomId } from './rooms.js';
 
 /** An act on the shelf with what undoes it. */
 export interface ShelfAct {
@@ -56,19 +56,44 @@ export const useShelfHistory = create<ShelfHistory>()((set, get) => ({
 export const putAct = (said: string, person: Person, draft: KeptDraft, isNewPerson: boolean): ShelfAct => ({
   said,
   forward: { put: { people: isNewPerson ? [person] : [], drafts: [draft] } },
-  backward: { removeDrafts: [draft.id], ...(isNewPerson ? { removePeople: [person.id] } : {}) },
+  backward: { remove: { drafts: [draft.id], ...(isNewPerson ? { people: [person.id] } : {}) } },
 });
 
 /** Takes a draft from the shelf. */
 export const removeAct = (draft: KeptDraft): ShelfAct => ({
   said: `Deleted “${draft.name}”`,
-  forward: { removeDrafts: [draft.id] },
-  backward: { put: { people: [], drafts: [draft] } },
+  forward: { remove: { drafts: [draft.id] } },
+  backward: { put: { drafts: [draft] } },
 });
 
 /** Puts another version of a draft in its place. */
 export const replaceAct = (said: string, before: KeptDraft, after: KeptDraft): ShelfAct => ({
   said,
-  forward: { put: { people: [], drafts: [after] } },
-  backward: { put: { people: [], drafts: [before] } },
+  forward: { put: { drafts: [after] } },
+  backward: { put: { drafts: [before] } },
 });
+
+/** Puts something in the place of what was there: undoing puts that back, and takes away what is new. */
+export function changeAct(said: string, before: WorkbookContent, put: Partial<WorkbookContent>): ShelfAct {
+  const kinds = ['people', 'drafts', 'charts'] as const;
+  const ids = (items: readonly { readonly id: string }[] = []): Set<string> => new Set(items.map((i) => i.id));
+  const backPut: Record<string, unknown> = {};
+  const backRemove: Record<string, string[]> = {};
+  for (const kind of kinds) {
+    const touched = ids(put[kind]);
+    backPut[kind] = before[kind].filter((item) => touched.has(item.id));
+    const had = ids(before[kind]);
+    backRemove[kind] = [...touched].filter((id) => !had.has(id));
+  }
+  return { said, forward: { put }, backward: { put: backPut, remove: backRemove } };
+}
+
+/** Takes people, drafts and charts away; undoing puts them back. */
+export function takeAwayAct(said: string, gone: Partial<WorkbookContent>): ShelfAct {
+  const ids = (items: readonly { readonly id: string }[] = []): string[] => items.map((i) => i.id);
+  return {
+    said,
+    forward: { remove: { people: ids(gone.people), drafts: ids(gone.drafts), charts: ids(gone.charts) } },
+    backward: { put: gone },
+  };
+}

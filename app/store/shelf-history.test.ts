@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { DEMO_WORKBOOK } from '../../core/kept/index.js';
 import { fileName } from '../shared/save-file.js';
-import { putAct, removeAct, replaceAct, useShelfHistory } from './shelf-history.js';
+import { changeAct, putAct, removeAct, takeAwayAct, replaceAct, useShelfHistory } from './shelf-history.js';
 
 const [draft] = DEMO_WORKBOOK.drafts;
 const [person] = DEMO_WORKBOOK.people;
@@ -36,11 +36,23 @@ describe('what was done to a shelf', () => {
 
   it('undoes a new person with their draft, but never a person who was there', () => {
     expect(putAct('New', person, draft, true).backward).toEqual({
-      removeDrafts: [draft.id],
-      removePeople: [person.id],
+      remove: { drafts: [draft.id], people: [person.id] },
     });
-    expect(putAct('Copied', person, draft, false).backward).toEqual({ removeDrafts: [draft.id] });
+    expect(putAct('Copied', person, draft, false).backward).toEqual({ remove: { drafts: [draft.id] } });
     expect(removeAct(draft).backward.put?.drafts).toEqual([draft]);
+  });
+});
+
+describe('a change of many things at once', () => {
+  it('is undone by putting back what was there and taking away what is new', () => {
+    const added = { ...person, id: 'added' };
+    const act = changeAct('Merged', DEMO_WORKBOOK, { people: [{ ...person, name: 'Other' }, added] });
+    expect(act.backward.put?.people).toEqual([person]);
+    expect(act.backward.remove?.people).toEqual(['added']);
+    expect(takeAwayAct('Gone', { people: [person] })).toMatchObject({
+      forward: { remove: { people: [person.id] } },
+      backward: { put: { people: [person] } },
+    });
   });
 });
 

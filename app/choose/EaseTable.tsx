@@ -1,0 +1,187 @@
+import NativeSelect from '@mui/material/NativeSelect';
+import { useId } from 'react';
+import { easeTable, extensionsFor, type EaseRow } from '../../core/chain/index.js';
+import { FIT_CLASSES, fitClass, sheetById, showSum, type FitClassId } from '../../core/method/index.js';
+import { refusalSentence } from '../../core/refusal/index.js';
+import { formatFigure } from '../../core/units/index.js';
+import { withFractions } from '../shared/fractions.js';
+import { LengthField } from '../shared/LengthField.js';
+import { PlainField } from '../shared/PlainField.js';
+import { SourceMark } from '../shared/SourceMark.js';
+import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
+import { changeFit, changeSetting, giveBack, setByHand } from '../store/work-store.js';
+
+const EXTENSIONS = ['front.extension', 'back.extension'];
+const NAMES: Readonly<Record<string, readonly [ease: string, finished: string]>> = {
+  waist: ['Waist ease', 'Finished waist'],
+  hip: ['Hip ease', 'Finished hip'],
+  crotchDepth: ['Crotch depth ease', 'Finished crotch depth'],
+  thigh: ['Thigh ease', 'Finished thigh'],
+  knee: ['Knee ease', 'Knee girth'],
+  heel: ['Hem ease', 'Hem girth'],
+};
+
+/** The settings that the table of ease holds, so that they are not asked for a second time. */
+export const EASE_SETTINGS: ReadonlySet<string> = new Set([
+  'waistEase',
+  'hipEase',
+  'crotchEase',
+  'thighEase',
+  'kneeGirth',
+  'hemGirth',
+]);
+
+function EaseLine({ row }: { row: EaseRow }) {
+  const unit = useUnit();
+  const tape = useTape();
+  const change = useChange();
+  const draft = useComputed((c) => c.draft);
+  const refusal = useComputed((c) => c.refusals.find((r) => r.field === (row.setting?.name ?? 'front.extension')));
+  const byHand = useWork(({ work }) =>
+    row.setting ? row.setting.name in work.draft.settings : EXTENSIONS.some((name) => name in work.draft.set),
+  );
+  const typed = useWork(({ work }) => (row.setting ? work.draft.settings[row.setting.name] : undefined));
+  const [easeName, finishedName] = NAMES[row.id] ?? [row.label, row.label];
+  const source = byHand ? 'hand' : row.restsOnEstimate ? 'estimate' : 'sheet';
+  const held = row.setting?.holds;
+  // A refused figure stays in its field, though the last good draft gives another.
+  const ease =
+    held === 'ease' ? (typed ?? row.ease) : held === 'finished' ? (typed ?? row.finished) - row.body : row.ease;
+  const finished = held === 'finished' ? (typed ?? row.finished) : row.body + ease;
+  const wish = (mm: number | undefined, as: 'ease' | 'finished'): void => {
+    if (row.setting) {
+      const { name, holds } = row.setting;
+      if (mm === undefined) change(changeSetting(name, undefined));
+      else change(changeSetting(name, holds === as ? mm : as === 'ease' ? mm + row.body : mm - row.body));
+    } else if (draft) {
+      const wanted = mm === undefined ? undefined : extensionsFor(draft, as === 'ease' ? mm + row.body : mm);
+      change(wanted ? setByHand(wanted) : giveBack(EXTENSIONS));
+    }
+  };
+  const line = row.setting && draft?.worked.ledger.get(row.setting.name);
+  return (
+    <div className="line ease-line" data-line={row.setting?.name ?? 'thighWidth'} data-source={source}>
+      <span className="label">
+        {row.label} <span className="quiet">{withFractions(formatFigure(row.body, tape))}</span>
+      </span>
+      <LengthField
+        label={easeName}
+        mm={ease}
+        unit={unit}
+        source={held === 'ease' ? source : 'sheet'}
+        allowEmpty
+        problem={held === 'ease' ? refusal && refusalSentence(refusal) : undefined}
+        onCommit={(mm) => {
+          wish(mm, 'ease');
+        }}
+      />
+      <LengthField
+        label={finishedName}
+        mm={finished}
+        unit={unit}
+        source={held === 'ease' ? 'sheet' : source}
+        allowEmpty
+        problem={held === 'ease' ? undefined : refusal && refusalSentence(refusal)}
+        onCommit={(mm) => {
+          wish(mm, 'finished');
+        }}
+      />
+      <SourceMark
+        source={source}
+        label={held === 'finished' ? finishedName : easeName}
+        onGiveBack={() => {
+          wish(undefined, 'ease');
+        }}
+      />
+      <div className="sum">
+        {line && draft && line.source !== 'hand'
+          ? `${withFractions(showSum(draft.worked, line.name, unit).told)}. ${line.reason}`
+          : row.setting
+            ? ''
+            : 'Both crotch widths together; a figure given here changes both extensions.'}
+      </div>
+    </div>
+  );
+}
+
+const percent = (share: number): number => Math.round(share * 1000) / 10;
+
+/** How close it fits and of what cloth: the class, and every finished girth as body + ease, which both pieces follow. */
+export function EaseTable() {
+  const classId = useId();
+  const work = useWork((s) => s.work);
+  const draft = useComputed((c) => c.draft);
+  const change = useChange();
+  const sheet = sheetById(work.draft.method);
+  const { fit } = work.draft;
+  const clothField = (name: 'stretch' | 'shrinkLength' | 'shrinkWidth', label: string, most: number) => (
+    <div className="line" data-line={name}>
+      <label htmlFor={`cloth-${name}`}>{label}</label>
+      <PlainField
+        id={`cloth-${name}`}
+        label={label}
+        value={percent(fit[name])}
+        places={1}
+        suffix="%"
+        source={fit[name] === 0 ? 'sheet' : 'hand'}
+        step={1}
+        onCommit={(value) => {
+          change(changeFit({ [name]: Math.min(most, Math.max(0, value / 100)) }));
+        }}
+      />
+      <span />
+    </div>
+  );
+  return (
+    <>
+      <h3>Fit and ease</h3>
+      <div className="line">
+        <label htmlFor={classId}>Fit</label>
+        <NativeSelect
+          inputProps={{ id: classId }}
+          sx={{ gridColumn: '2 / -1' }}
+          value={fit.fitClass ?? ''}
+          onChange={(event) => {
+            const chosen = event.target.value;
+            change(changeFit({ fitClass: chosen === '' ? undefined : (chosen as FitClassId) }));
+          }}
+        >
+          <option value="">As the sheet</option>
+          {FIT_CLASSES.map((c) => (
+            <option key={c.id} value={c.id}>
+              {c.label}
+            </option>
+          ))}
+        </NativeSelect>
+      </div>
+      {!fit.fitClass && sheet && (
+        <p className="quiet">
+          The sheet’s own eases; it is meant to be {fitClass(sheet.fitClass).label.toLowerCase()}.
+        </p>
+      )}
+      {draft?.worked.warnings.map((w) => (
+        <p key={w} className="doubt" role="note">
+          {w}
+        </p>
+      ))}
+      <div className="line ease-line ease-head" aria-hidden="true">
+        <span>Body</span>
+        <span>+ ease</span>
+        <span>= finished</span>
+        <span />
+      </div>
+      {draft ? (
+        easeTable(draft).map((row) => <EaseLine key={row.id} row={row} />)
+      ) : (
+        <p className="quiet">The finished girths appear once the four measurements are in.</p>
+      )}
+      <h3>Cloth</h3>
+      {clothField('stretch', 'Stretch', 3)}
+      {clothField('shrinkLength', 'Shrinks in length', 0.3)}
+      {clothField('shrinkWidth', 'Shrinks in width', 0.3)}
+      {(fit.shrinkLength > 0 || fit.shrinkWidth > 0) && (
+        <p className="quiet">The pieces are printed larger by what the cloth will shrink.</p>
+      )}
+    </>
+  );
+}

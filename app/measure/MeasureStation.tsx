@@ -1,0 +1,87 @@
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import type { ReactNode } from 'react';
+import { newerSet, setOf, valuesOf } from '../../core/kept/index.js';
+import {
+  EMPTY_PAIR,
+  measurementLabel,
+  MEASUREMENTS,
+  PAIR_FIGURES,
+  type FinishedPair,
+} from '../../core/measure/index.js';
+import { PiecePicture } from '../shared/PiecePicture.js';
+import type { RoomId } from '../store/rooms.js';
+import { useComputed, useWork } from '../store/work-context.js';
+import { BodyFigure } from './BodyFigure.js';
+import { MeasureBench } from './MeasureBench.js';
+import { useMeasuring, type Middle } from './measuring-store.js';
+import { usePairInHand } from './pair-in-hand.js';
+import { PairFigure } from './PairFigure.js';
+import { WhatWouldChange } from './NewerSet.js';
+
+function DrawnFigure() {
+  const work = useWork((s) => s.work);
+  const block = useComputed((c) => c.draft?.block);
+  const inHand = useMeasuring((m) => m.inHand);
+  const pairInHand = usePairInHand((p) => p.id);
+  const set = setOf(work);
+  const pair = set.source === 'pair';
+  const label = pair ? PAIR_FIGURES[pairInHand].label : measurementLabel(inHand);
+  const how = pair ? PAIR_FIGURES[pairInHand].how : MEASUREMENTS.get(inHand)?.how;
+  return (
+    <>
+      {pair ? (
+        <PairFigure pair={(set.pair as FinishedPair | undefined) ?? EMPTY_PAIR} inHand={pairInHand} />
+      ) : (
+        <BodyFigure values={valuesOf(set)} adopted={set.adopted} figure={work.person.figure} inHand={inHand} />
+      )}
+      <div className="figure-words">
+        <strong>{label}</strong> {how}
+      </div>
+      {block && (
+        <div className="pieces-inset">
+          <PiecePicture block={block} label="The pieces these figures give" weight={1.2} />
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Measure: the drawn body with the tape where it lies, the pieces that come of it, and the measuring sheet. */
+export function MeasureStation({ room, board, benchOpen }: { room: RoomId; board: ReactNode; benchOpen: boolean }) {
+  const work = useWork((s) => s.work);
+  const { middle, set } = useMeasuring();
+  const newer = newerSet(work.person, setOf(work));
+  const shown: Middle = middle === 'changes' && !newer ? 'body' : middle;
+  const first = setOf(work).source === 'pair' ? 'Pair' : 'Body';
+  return (
+    <>
+      {shown === 'pieces' ? (
+        board
+      ) : (
+        <main className="board measuring" aria-label={shown === 'body' ? 'Where the tape lies' : 'What would change'}>
+          {shown === 'body' ? <DrawnFigure /> : <WhatWouldChange />}
+        </main>
+      )}
+      <ToggleButtonGroup
+        className="middle-choice"
+        exclusive
+        size="small"
+        value={shown}
+        aria-label="What is shown"
+        onChange={(_, next: Middle | null) => {
+          if (next) set({ middle: next });
+        }}
+      >
+        <ToggleButton value="body">{first}</ToggleButton>
+        <ToggleButton value="pieces">Pieces</ToggleButton>
+        {newer && <ToggleButton value="changes">Newer set</ToggleButton>}
+      </ToggleButtonGroup>
+      {benchOpen && (
+        <aside className="bench" aria-label="Measure">
+          <MeasureBench room={room} />
+        </aside>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,93 @@
+import { useState } from 'react';
+import { bodyOf } from '../../core/chain/index.js';
+import { inputOf, valuesOf } from '../../core/kept/index.js';
+import { figuresOf, MEASUREMENTS, type Known, type MeasurementId } from '../../core/measure/index.js';
+import { refusalSentence } from '../../core/refusal/index.js';
+import { formatFigure, formatLength } from '../../core/units/index.js';
+import { withFractions } from '../shared/fractions.js';
+import { LengthField } from '../shared/LengthField.js';
+import { SourceMark } from '../shared/SourceMark.js';
+import { useChange, useComputed, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
+import { changeMeasurement } from '../store/work-store.js';
+import { useMeasuring } from './measuring-store.js';
+import { RulesList } from './RulesList.js';
+
+/** What stands in for a figure that was not measured, with its sum; nothing where it was, or where no rule serves. */
+export function useEstimate(id: MeasurementId): { readonly known: Known; readonly sum: string } | undefined {
+  const work = useWork((s) => s.work);
+  const tape = useTape();
+  const body = bodyOf(inputOf(work));
+  const known = body.get(id);
+  if (known?.source !== 'estimate') return undefined;
+  const sum = known.rule.sum(figuresOf(body), (mm) => formatLength(mm, tape));
+  const told = sum === known.rule.rule ? sum : `${known.rule.rule} = ${sum}`;
+  return { known, sum: `${known.adopted ? 'Adopted' : 'Estimated'}: ${told}` };
+}
+
+/** The field of one measurement: its figure or its estimate, and what is wrong with it. */
+export function MeasurementField({ id, onNext }: { id: MeasurementId; onNext: () => void }) {
+  const info = MEASUREMENTS.get(id);
+  const set = useCurrentSet();
+  const unit = useUnit();
+  const tape = useTape();
+  const change = useChange();
+  const refusal = useComputed((c) => c.refusals.find((r) => r.field === id));
+  const estimate = useEstimate(id);
+  return (
+    <LengthField
+      id={`measure-${id}`}
+      label={info?.label ?? id}
+      mm={valuesOf(set)[id]}
+      unit={unit}
+      allowEmpty
+      source={estimate ? 'estimate' : 'measured'}
+      placeholder={estimate ? withFractions(`≈ ${formatFigure(estimate.known.mm, tape)}`) : ''}
+      problem={refusal && refusalSentence(refusal)}
+      describedBy={`measure-${id}-how`}
+      onCommit={(next) => {
+        change(changeMeasurement(id, next));
+      }}
+      onNext={onNext}
+    />
+  );
+}
+
+/** One measurement in the list: its field; while it is in hand, how it is taken and what the rules give. */
+export function MeasurementLine({ id, onNext }: { id: MeasurementId; onNext: () => void }) {
+  const info = MEASUREMENTS.get(id);
+  const measuring = useMeasuring();
+  const estimate = useEstimate(id);
+  const [open, setOpen] = useState(false);
+  if (!info) return null;
+  return (
+    <div
+      className="line"
+      data-line={id}
+      onFocus={() => {
+        setOpen(true);
+        measuring.set({ inHand: id });
+      }}
+      onBlur={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget)) setOpen(false);
+      }}
+    >
+      <label htmlFor={`measure-${id}`}>{info.label}</label>
+      <MeasurementField id={id} onNext={onNext} />
+      <SourceMark source={estimate ? 'estimate' : 'measured'} label={info.label} />
+      <div className="sum" id={`measure-${id}-how`}>
+        {open ? info.how : estimate && withFractions(estimate.sum)}
+      </div>
+      {open && (
+        <div className="in-hand">
+          <p>
+            <strong>Usual mistake:</strong> {info.mistake}
+          </p>
+          <p>
+            <strong>What it sharpens:</strong> {info.sharpens}
+          </p>
+          <RulesList id={id} />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+import NativeSelect from '@mui/material/NativeSelect';
+import { useId } from 'react';
+import type { Person } from '../../core/kept/index.js';
+import type { Figure } from '../../core/measure/index.js';
+import { NameField } from '../shared/NameField.js';
+import { useChange, useWork } from '../store/work-context.js';
+import { changePerson } from '../store/work-store.js';
+
+const FIGURES: readonly (readonly [Figure, string])[] = [
+  ['unknown', 'Not said'],
+  ['woman', 'Woman’s'],
+  ['man', 'Man’s'],
+  ['child', 'Child’s'],
+];
+
+type Build = Person['build'];
+const PARTS: readonly (readonly [keyof Build, string])[] = [
+  ['seat', 'Seat'],
+  ['stomach', 'Stomach'],
+  ['thigh', 'Thigh'],
+];
+const WEIGHTS: readonly Build['seat'][] = ['flat', 'average', 'full'];
+
+/** A line with a choice from a few words. */
+export function ChoiceLine<T extends string>({
+  label,
+  value,
+  choices,
+  onChoose,
+}: {
+  label: string;
+  value: T;
+  choices: readonly (readonly [T, string])[];
+  onChoose: (value: T) => void;
+}) {
+  const id = useId();
+  return (
+    <div className="line">
+      <label htmlFor={id}>{label}</label>
+      <NativeSelect
+        inputProps={{ id }}
+        sx={{ gridColumn: '2 / -1' }}
+        value={value}
+        onChange={(event) => {
+          onChoose(event.target.value as T);
+        }}
+      >
+        {choices.map(([choice, words]) => (
+          <option key={choice} value={choice}>
+            {words}
+          </option>
+        ))}
+      </NativeSelect>
+    </div>
+  );
+}
+
+/** Who is measured: name or role; figure, build and a note one press away. */
+export function PersonLines() {
+  const person = useWork(({ work }) => work.person);
+  const change = useChange();
+  const nameId = useId();
+  const noteId = useId();
+  return (
+    <>
+      <div className="line">
+        <label htmlFor={nameId}>Person or role</label>
+        <NameField
+          id={nameId}
+          label="Person or role"
+          className="text-field wide"
+          value={person.name}
+          onCommit={(name) => {
+            change(changePerson({ name }));
+          }}
+        />
+      </div>
+      <ChoiceLine
+        label="Figure"
+        value={person.figure}
+        choices={FIGURES}
+        onChoose={(figure) => {
+          change(changePerson({ figure }));
+        }}
+      />
+      <details>
+        <summary>Build and note</summary>
+        {PARTS.map(([part, label]) => (
+          <ChoiceLine
+            key={part}
+            label={label}
+            value={person.build[part]}
+            choices={WEIGHTS.map((w) => [w, w] as const)}
+            onChoose={(weight) => {
+              change(changePerson({ build: { ...person.build, [part]: weight } }));
+            }}
+          />
+        ))}
+        <p className="quiet">As seen, for the fitting. The sheet is not changed by it.</p>
+        <div className="line">
+          <label htmlFor={noteId}>Note</label>
+          <NameField
+            id={noteId}
+            label="Note on the person"
+            className="text-field wide"
+            allowEmpty
+            value={person.note}
+            onCommit={(note) => {
+              change(changePerson({ note }));
+            }}
+          />
+        </div>
+      </details>
+    </>
+  );
+}

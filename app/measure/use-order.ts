@@ -1,0 +1,19 @@
+import { neededFirst, ROUND_THE_BODY, type Closeness, type MeasurementId } from '../../core/measure/index.js';
+import { sheetById } from '../../core/method/index.js';
+import { usePreferences } from '../store/preferences.js';
+import { useWork } from '../store/work-context.js';
+
+/** How close the draft in hand is meant to be, as far as measuring is concerned. */
+function useCloseness(): Closeness {
+  return useWork(({ work }) => {
+    const fit = work.draft.fit.fitClass ?? sheetById(work.draft.method)?.fitClass ?? 'loose';
+    return fit === 'knit' ? 'knit' : fit.startsWith('close') ? 'close' : 'easy';
+  });
+}
+
+/** The measurements in the order the maker likes: needed first, or as one goes round the body. */
+export function useMeasuringOrder(): readonly MeasurementId[] {
+  const closeness = useCloseness();
+  const order = usePreferences((p) => p.measuringOrder);
+  return order === 'round' ? ROUND_THE_BODY : neededFirst(closeness);
+}

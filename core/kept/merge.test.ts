@@ -1,0 +1,121 @@
+import { describe, expect, it } from 'vitest';
+import { DEMO_WORKBOOK, mergeWorkbooks, planMerge, type Person, type Side, type WorkbookContent } from './index.js';
+
+let n = 0;
+const newId = (): string => `new-${++n}`;
+const empty: WorkbookContent = { people: [], drafts: [], charts: [] };
+const only = (more: Partial<WorkbookContent>): WorkbookContent => ({ ...empty, ...more });
+const cellist = DEMO_WORKBOOK.people.find((p) => p.id === 'cellist') as Person;
+const set = cellist.sets[0] as Person['sets'][number];
+const here = only({ people: [cellist] });
+
+/** Every waist of everybody in what a merge leaves: nothing on either side may be missing from it. */
+function after(mine: WorkbookContent, theirs: WorkbookContent, side: Side): WorkbookContent {
+  const plan = planMerge(mine, theirs);
+  const put = mergeWorkbooks(mine, theirs, new Map(plan.conflicts.map((c) => [c.id, side])), newId);
+  const join = <T extends { readonly id: string }>(a: readonly T[], b: readonly T[]): T[] => [
+    ...a.filter((x) => !b.some((y) => y.id === x.id)),
+    ...b,
+  ];
+  return {
+    people: join(mine.people, put.people),
+    drafts: join(mine.drafts, put.drafts),
+    charts: join(mine.charts, put.charts),
+  };
+}
+const waists = (book: WorkbookContent): (number | undefined)[] =>
+  book.people.flatMap((p) => p.sets.map((s) => s.values.waist));
+
+describe('merging a workbook', () => {
+  it('into an empty room puts everything there', () => {
+    expect(planMerge(empty, DEMO_WORKBOOK)).toMatchObject({ conflicts: [], fresh: { people: 8 } });
+    expect(mergeWorkbooks(empty, DEMO_WORKBOOK, new Map(), newId)).toEqual(DEMO_WORKBOOK);
+  });
+
+  it('with itself changes nothing, whatever the order of its fields', () => {
+    const again = JSON.parse(JSON.stringify(DEMO_WORKBOOK)) as WorkbookContent;
+    again.people.forEach((p) => {
+      (p as { sets: unknown[] }).sets = p.sets.map((s) => Object.fromEntries(Object.entries(s).reverse()));
+    });
+    expect(planMerge(DEMO_WORKBOOK, again).conflicts).toEqual([]);
+    expect(mergeWorkbooks(DEMO_WORKBOOK, again, new Map(), newId)).toEqual(empty);
+  });
+
+  it('joins the sets of one person without asking', () => {
+    const theirs = only({ people: [{ ...cellist, sets: [{ ...set, id: 'later', date: '2026-11-01' }] }] });
+    expect(planMerge(here, theirs)).toMatchObject({ conflicts: [], fresh: { people: 0, sets: 1 } });
+    expect(after(here, theirs, 'both').people[0]?.sets.map((s) => s.id)).toEqual(['cellist-1', 'later']);
+  });
+
+  it('asks about a set that differs and keeps the side that was chosen, or both', () => {
+    const theirs = only({ people: [{ ...cellist, sets: [{ ...set, values: { ...set.values, waist: 800 } }] }] });
+    expect(planMerge(here, theirs).conflicts).toMatchObject([
+      { kind: 'set', about: 'Cellist, measured 2026-05-07', differs: ['waist'] },
+    ]);
+    expect(waists(after(here, theirs, 'mine'))).toEqual([780]);
+    expect(waists(after(here, theirs, 'theirs'))).toEqual([800]);
+    expect(waists(after(here, theirs, 'both'))).toEqual([780, 800]);
+  });
+
+  it('asks about facts of a person that differ, and with both keeps the other in the note', () => {
+    const theirs = only({ people: [{ ...cellist, name: 'Cello', figure: 'man' }] });
+    expect(planMerge(here, theirs).conflicts).toMatchObject([{ kind: 'person', differs: ['name', 'figure'] }]);
+    expect(after(here, theirs, 'theirs').people[0]).toMatchObject({ name: 'Cello', figure: 'man' });
+    expect(after(here, theirs, 'mine').people).toEqual([cellist]);
+    const both = after(here, theirs, 'both').people[0];
+    expect(both).toMatchObject({ name: 'Cellist', figure: 'woman' });
+    expect(both?.note).toContain('From the file: name Cello; figure man.');
+  });
+
+  it('asks whether an equal name is one person; if so their drafts and sets stand under one', () => {
+    const stranger: Person = { ...cellist, id: 'other', name: ' cellist', sets: [{ ...set, id: 'other-1' }] };
+    const draft = {
+      ...(DEMO_WORKBOOK.drafts[0] as WorkbookContent['drafts'][number]),
+      id: 'd',
+      personId: 'other',
+      setId: 'other-1',
+    };
+    const theirs = only({ people: [stranger], drafts: [draft] });
+    expect(planMerge(here, theirs).conflicts).toMatchObject([{ kind: 'name' }]);
+    expect(after(here, theirs, 'both').people.map((p) => p.id)).toEqual(['cellist', 'other']);
+    const one = after(here, theirs, 'mine');
+    expect(one.people.map((p) => [p.id, p.sets.length])).toEqual([['cellist', 2]]);
+    expect(one.drafts[0]).toMatchObject({ personId: 'cellist', setId: 'other-1' });
+  });
+
+  it('asks about drafts and charts that differ', () => {
+    const draft = DEMO_WORKBOOK.drafts[0] as WorkbookContent['drafts'][number];
+    const chart = { id: 'c', name: 'House', note: '', figure: 'woman' as const, sizes: [] };
+    const mine = only({ people: DEMO_WORKBOOK.people, drafts: [draft], charts: [chart] });
+    const theirs = only({
+      people: [],
+      drafts: [{ ...draft, name: 'Other', changed: '2026-11-22T00:00:00.000Z' }],
+      charts: [{ ...chart, note: 'wider' }],
+    });
+    expect(planMerge(mine, theirs).conflicts.map((c) => [c.kind, c.differs])).toEqual([
+      ['draft', ['name']],
+      ['chart', ['note']],
+    ]);
+    expect(after(mine, theirs, 'both').drafts.map((d) => d.name)).toEqual([draft.name, 'Other (from the file)']);
+    expect(after(mine, theirs, 'theirs').charts).toEqual(theirs.charts);
+  });
+
+  it('loses no set of either side, however it is decided, unless one side was chosen', () => {
+    const theirs = only({
+      people: DEMO_WORKBOOK.people.map((p, i) => ({
+        ...p,
+        note: i % 2 ? 'changed' : p.note,
+        sets: p.sets.map((s, k) => ({
+          ...s,
+          id: (i + k) % 3 === 0 ? `${s.id}-x` : s.id,
+          values: { ...s.values, hip: 900 + i },
+        })),
+      })),
+    });
+    const merged = after(DEMO_WORKBOOK, theirs, 'both');
+    const hips = merged.people.flatMap((p) => p.sets.map((s) => `${p.id} ${s.values.hip}`));
+    for (const book of [DEMO_WORKBOOK, theirs]) {
+      for (const p of book.people) for (const s of p.sets) expect(hips).toContain(`${p.id} ${s.values.hip}`);
+    }
+  });
+});

@@ -1,0 +1,56 @@
+import { MEASUREMENT_IDS, PAIR_IDS, REQUIRED_IDS, type MeasurementId } from './vocabulary.js';
+
+/** The order in which a maker goes round the body: girths downward, then the lengths, then the seat. */
+export const ROUND_THE_BODY: readonly MeasurementId[] = [
+  'waist',
+  'highHip',
+  'hip',
+  'hipDepth',
+  'kneeDepth',
+  'outseam',
+  'thigh',
+  'midThigh',
+  'knee',
+  'calf',
+  'ankle',
+  'heel',
+  'footLength',
+  'inseam',
+  'frontRise',
+  'backRise',
+  'crotchLength',
+  'backWaistHeight',
+  'apexSpan',
+  'crotchDepth',
+];
+
+/** Everything that is taken from a body, as listed. */
+export const BODY_IDS: readonly MeasurementId[] = MEASUREMENT_IDS.filter(
+  (id) => !(PAIR_IDS as readonly string[]).includes(id),
+);
+
+/** How close a trouser is meant to be, as far as measuring is concerned. */
+export type Closeness = 'knit' | 'close' | 'easy';
+
+/** What sharpens a draft most, first things first, for each kind of fit (house order). */
+const SHARPENING: Readonly<Record<Closeness, readonly MeasurementId[]>> = {
+  easy: [
+    'hipDepth',
+    'backRise',
+    'frontRise',
+    'thigh',
+    'kneeDepth',
+    'backWaistHeight',
+    'crotchLength',
+    'outseam',
+    'heel',
+  ],
+  close: ['thigh', 'hipDepth', 'backRise', 'frontRise', 'knee', 'kneeDepth', 'calf', 'heel', 'midThigh', 'highHip'],
+  knit: ['thigh', 'midThigh', 'knee', 'calf', 'ankle', 'hipDepth', 'kneeDepth', 'backRise', 'frontRise', 'highHip'],
+};
+
+/** Needed first: the four required, then what sharpens the draft most for the fit meant, then the rest. */
+export function neededFirst(closeness: Closeness): MeasurementId[] {
+  const first: MeasurementId[] = [...REQUIRED_IDS, ...SHARPENING[closeness]];
+  return [...first, ...BODY_IDS.filter((id) => !first.includes(id))];
+}

@@ -1,0 +1,50 @@
+import { mapPath, type Path, type Point } from '../geometry/index.js';
+import type { Block, Dart, Panel } from '../draft/index.js';
+import type { Levels } from '../method/index.js';
+
+/** How much a cloth shrinks, as shares of its length (along the grain line) and its width. */
+export interface Shrinkage {
+  readonly length: number;
+  readonly width: number;
+}
+
+/** A cloth that does not shrink. */
+export const NO_SHRINKAGE: Shrinkage = { length: 0, width: 0 };
+
+function grownPanel(panel: Panel, move: (p: Point) => Point): Panel {
+  const path = (p: Path): Path => mapPath(p, move);
+  const paths = <K extends string>(all: Readonly<Record<K, Path>>): Record<K, Path> =>
+    Object.fromEntries(Object.entries<Path>(all).map(([name, p]) => [name, path(p)])) as Record<K, Path>;
+  const points = Object.fromEntries(
+    Object.entries(panel.points as unknown as Record<string, Point>).map(([name, p]) => [name, move(p)]),
+  ) as unknown as Panel['points'];
+  const darts = panel.darts.map((d): Dart => ({
+    ...d,
+    apex: move(d.apex),
+    centreLeg: move(d.centreLeg),
+    sideLeg: move(d.sideLeg),
+    peak: move(d.peak),
+  }));
+  return {
+    ...panel,
+    edges: paths(panel.edges),
+    points,
+    darts,
+    waistSections: panel.waistSections.map(path),
+    closedWaist: path(panel.closedWaist),
+    crease: move({ x: panel.crease, y: 0 }).x,
+  };
+}
+
+/**
+ * A block grown by what the cloth will shrink, so that the washed pieces come back to their net size (handbook 4,
+ * section on cloth: pieces grow before cutting). Allowances are laid on afterwards and do not grow.
+ */
+export function grownBlock(block: Block, { length, width }: Shrinkage): Block {
+  if (length === 0 && width === 0) return block;
+  const move = (p: Point): Point => ({ x: p.x / (1 - width), y: p.y / (1 - length) });
+  const levels = Object.fromEntries(
+    Object.entries(block.levels as unknown as Record<string, number>).map(([name, y]) => [name, y / (1 - length)]),
+  ) as unknown as Levels;
+  return { levels, front: grownPanel(block.front, move), back: grownPanel(block.back, move) };
+}
