@@ -2,7 +2,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { useMode } from './room/theme-choice.js';
+import { useMode } from './shared/theme-mode.js';
 import { roomTheme } from './shared/theme.js';
 import { usePreferences } from './store/preferences.js';
 import { queryClient } from './store/queries.js';
@@ -12,6 +12,17 @@ const welcome = async () => ({ Component: (await import('./room/Welcome.js')).We
 const router = createBrowserRouter([
   { path: '/', lazy: welcome },
   { path: '/:room', lazy: async () => ({ Component: (await import('./keep/ShelfPage.js')).ShelfPage }) },
+  { path: '/:room/crew', lazy: async () => ({ Component: (await import('./people/CrewPage.js')).CrewPage }) },
+  { path: '/:room/sizes', lazy: async () => ({ Component: (await import('./sizes/SizesPage.js')).SizesPage }) },
+  { path: '/:room/forms', lazy: async () => ({ Component: (await import('./people/FormsPage.js')).FormsPage }) },
+  {
+    path: '/:room/person/:personId/history',
+    lazy: async () => ({ Component: (await import('./people/PersonPage.js')).PersonPage }),
+  },
+  {
+    path: '/:room/person/:personId',
+    lazy: async () => ({ Component: (await import('./room/PersonRoom.js')).PersonRoom }),
+  },
   {
     path: '/:room/draft/:draftId/:station?',
     lazy: async () => ({ Component: (await import('./room/Workroom.js')).Workroom }),

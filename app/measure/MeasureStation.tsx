@@ -12,7 +12,7 @@ import {
 import { PiecePicture } from '../shared/PiecePicture.js';
 import type { RoomId } from '../store/rooms.js';
 import { useComputed, useWork } from '../store/work-context.js';
-import { BodyFigure } from './BodyFigure.js';
+import { BodyFigure } from '../body/BodyFigure.js';
 import { MeasureBench } from './MeasureBench.js';
 import { useMeasuring, type Middle } from './measuring-store.js';
 import { usePairInHand } from './pair-in-hand.js';

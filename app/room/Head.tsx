@@ -16,12 +16,22 @@ import { useChange, useCurrentSet, useOpenWork, useUnit, useWork } from '../stor
 import { changePerson, renameDraft } from '../store/work-store.js';
 import { NameField } from '../shared/NameField.js';
 import { UndoRedo } from '../shared/UndoRedo.js';
-import { nextTheme } from './theme-choice.js';
+import { nextTheme } from '../shared/theme-mode.js';
 
 const SAVED: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Not saved', failed: 'Not saved' };
 
 /** The head of the room: whose trousers, which measurements, which method; undo, redo, unit, find, keys, theme. */
-export function Head({ autosave, onFind, onKeys }: { autosave: Autosave; onFind: () => void; onKeys: () => void }) {
+export function Head({
+  hasDraft,
+  autosave,
+  onFind,
+  onKeys,
+}: {
+  hasDraft: boolean;
+  autosave: Autosave;
+  onFind: () => void;
+  onKeys: () => void;
+}) {
   const open = useOpenWork();
   const history = useStore(open.history);
   const save = useStore(autosave.state, (s) => s.save);
@@ -35,19 +45,21 @@ export function Head({ autosave, onFind, onKeys }: { autosave: Autosave; onFind:
   return (
     <header className="head">
       <span className="whose">{person.name}</span>
-      <NameField
-        className="head-name"
-        label="Name of the draft"
-        value={draft.name}
-        onCommit={(name) => {
-          change(renameDraft(name));
-        }}
-      />
+      {hasDraft && (
+        <NameField
+          className="head-name"
+          label="Name of the draft"
+          value={draft.name}
+          onCommit={(name) => {
+            change(renameDraft(name));
+          }}
+        />
+      )}
       <span className="quiet head-fact">
         measured {set.date}
         {newer && ` · a newer set: ${newer.date}`}
       </span>
-      <span className="quiet head-fact">{sheetById(draft.method)?.name}</span>
+      {hasDraft && <span className="quiet head-fact">{sheetById(draft.method)?.name}</span>}
       <span className="spring" />
       <span className="quiet head-fact" role="status" data-testid="saved">
         {SAVED[save]}

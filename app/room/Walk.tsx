@@ -17,7 +17,15 @@ const ICONS: Record<StationId, typeof Tune> = {
 };
 
 /** The stations in the order of work, each with how it stands; one may step anywhere at any time. */
-export function Walk({ room, draftId, here }: { room: RoomId; draftId: string; here: StationId }) {
+export function Walk({
+  room,
+  pathOf,
+  here,
+}: {
+  room: RoomId;
+  pathOf: (station: StationId) => string;
+  here: StationId;
+}) {
   const work = useWork((s) => s.work);
   const states = useComputed(useShallow((c) => stationStates(work, c)));
   return (
@@ -31,7 +39,7 @@ export function Walk({ room, draftId, here }: { room: RoomId; draftId: string; h
         const state = states[id];
         const { sign, word } = STATE_WORDS[state];
         return (
-          <Link key={id} to={`/${room}/draft/${draftId}/${id}`} aria-current={here === id ? 'page' : undefined}>
+          <Link key={id} to={pathOf(id)} aria-current={here === id ? 'page' : undefined}>
             <Icon fontSize="small" />
             <span>{label}</span>
             {state !== 'untouched' && (

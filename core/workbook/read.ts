@@ -110,7 +110,11 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
 }
 
 /** What a workbook holds, beside the head of the file. */
-export type WorkbookContent = Pick<Workbook, 'people' | 'drafts' | 'charts'>;
+export interface WorkbookContent {
+  readonly people: readonly Person[];
+  readonly drafts: readonly KeptDraft[];
+  readonly charts: readonly KeptChart[];
+}
 
 /** A workbook as the text of a file. */
 export const writeWorkbook = (book: WorkbookContent, written: Date): string =>

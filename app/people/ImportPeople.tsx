@@ -1,0 +1,227 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import LinearProgress from '@mui/material/LinearProgress';
+import { proxy, wrap, type Remote } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { Person } from '../../core/kept/index.js';
+import { UNITS, type Unit } from '../../core/units/index.js';
+import type { Column } from '../../formats/csv/index.js';
+import { ColumnMapping } from '../shared/ColumnMapping.js';
+import type { TableFindings, TablePreview, TableReader } from '../workers/table.worker.js';
+
+interface ImportPeopleProps {
+  readonly people: readonly Person[];
+  readonly unit: Unit;
+  readonly onClose: () => void;
+  readonly onTaken: (people: readonly Person[], said: string) => Promise<void>;
+}
+
+interface Reading {
+  readonly worker: Worker;
+  readonly reader: Remote<TableReader>;
+}
+
+/** Brings people and sets in from a table: choose or paste it, say what its columns hold, see what is wrong, take the rest. */
+export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: ImportPeopleProps) {
+  const job = useRef<Reading>(undefined);
+  const file = useRef<HTMLInputElement>(null);
+  const [preview, setPreview] = useState<TablePreview>();
+  const [columns, setColumns] = useState<readonly Column[]>([]);
+  const [unit, setUnit] = useState(ownUnit);
+  const [findings, setFindings] = useState<TableFindings>();
+  const [progress, setProgress] = useState<number>();
+  const [pasted, setPasted] = useState('');
+  const [failed, setFailed] = useState(false);
+
+  const stop = (): void => {
+    job.current?.worker.terminate();
+    job.current = undefined;
+    setProgress(undefined);
+  };
+  useEffect(() => stop, []);
+
+  const look = async (next: readonly Column[], inUnit: Unit): Promise<void> => {
+    setColumns(next);
+    setUnit(inUnit);
+    setFindings(undefined);
+    setProgress(0);
+    const reading = job.current;
+    const found = await reading?.reader.people(
+      next,
+      inUnit,
+      proxy((share: number) => {
+        setProgress(100 * share);
+      }),
+    );
+    if (!found || job.current !== reading) return;
+    setFindings(found);
+    setProgress(undefined);
+  };
+  const open = async (text: string): Promise<void> => {
+    stop();
+    setFailed(false);
+    setPreview(undefined);
+    setFindings(undefined);
+    setProgress(0);
+    const worker = new Worker(new URL('../workers/table.worker.ts', import.meta.url), { type: 'module' });
+    worker.onerror = () => {
+      stop();
+      setFailed(true);
+    };
+    const reading = { worker, reader: wrap<TableReader>(worker) };
+    job.current = reading;
+    const opened = await reading.reader.open(text);
+    if (job.current !== reading) return;
+    setPreview(opened);
+    await look(opened.columns, unit);
+  };
+  const take = async (): Promise<void> => {
+    const done = await job.current?.reader.enlisted(people, new Date());
+    if (!done) return;
+    const parts = [
+      `${done.added} new`,
+      `${done.grown} with further sets`,
+      ...(done.known > 0 ? [`${done.known} as they were`] : []),
+    ];
+    await onTaken(done.people, `Brought in a table: ${parts.join(', ')}`);
+    onClose();
+  };
+  const named = columns.some((c) => c.meaning === 'name');
+
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="import-title">
+      <DialogTitle id="import-title">Bring in a table of people</DialogTitle>
+      <DialogContent>
+        <div className="page-head">
+          <Button variant="outlined" onClick={() => file.current?.click()}>
+            Choose a file
+          </Button>
+          <input
+            ref={file}
+            type="file"
+            accept=".csv,.tsv,.txt,text/csv,text/plain"
+            hidden
+            aria-label="Table file"
+            onChange={(event) => {
+              const chosen = event.target.files?.[0];
+              if (chosen) void chosen.text().then(open);
+              event.target.value = '';
+            }}
+          />
+          <label>
+            Figures are in{' '}
+            <select
+              className="text-field"
+              value={unit}
+              onChange={(event) => {
+                const next = event.target.value as Unit;
+                if (preview) void look(columns, next);
+                else setUnit(next);
+              }}
+            >
+              {UNITS.map((u) => (
+                <option key={u} value={u}>
+                  {u}
+                </option>
+              ))}
+            </select>{' '}
+            <span className="quiet">where a column or a cell does not say otherwise</span>
+          </label>
+        </div>
+        {!preview && (
+          <>
+            <label htmlFor="pasted-table">or paste rows here, with a header</label>
+            <textarea
+              id="pasted-table"
+              className="text-field paste-area"
+              rows={6}
+              value={pasted}
+              onChange={(event) => {
+                setPasted(event.target.value);
+              }}
+            />
+            <Button
+              variant="outlined"
+              disabled={pasted.trim() === ''}
+              onClick={() => {
+                void open(pasted);
+              }}
+            >
+              Read what was pasted
+            </Button>
+          </>
+        )}
+        {failed && (
+          <p className="problem" role="alert">
+            The table could not be read. Save it as CSV and choose it again. Nothing was changed.
+          </p>
+        )}
+        {preview && (
+          <>
+            <p>
+              {preview.rows} {preview.rows === 1 ? 'row' : 'rows'}. What each column holds:
+            </p>
+            <ColumnMapping
+              header={preview.header}
+              first={preview.first}
+              columns={columns}
+              onChange={(next) => {
+                void look(next, unit);
+              }}
+            />
+            {!named && (
+              <p className="problem" role="alert">
+                No column holds the name. Choose “Name or size” over the column of names.
+              </p>
+            )}
+          </>
+        )}
+        {progress !== undefined && (
+          <div className="page-head">
+            <LinearProgress
+              variant="determinate"
+              value={progress}
+              aria-label="Reading the table"
+              sx={{ flex: 1, minWidth: 120 }}
+            />
+            <Button onClick={stop}>Stop</Button>
+          </div>
+        )}
+        {findings && (
+          <div role="status" data-testid="findings">
+            <p>
+              {findings.people} {findings.people === 1 ? 'person' : 'people'} with {findings.sets}{' '}
+              {findings.sets === 1 ? 'set' : 'sets'} can be taken over
+              {findings.problemCount === 0
+                ? '; nothing is wrong.'
+                : `; ${findings.problemCount} ${findings.problemCount === 1 ? 'thing is' : 'things are'} wrong:`}
+            </p>
+            <ul className="notes row-problems">
+              {findings.problems.map((p, i) => (
+                <li key={i}>{p.sentence}</li>
+              ))}
+            </ul>
+            {findings.problemCount > findings.problems.length && (
+              <p className="quiet">and {findings.problemCount - findings.problems.length} more.</p>
+            )}
+          </div>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Change nothing</Button>
+        <Button
+          variant="contained"
+          disabled={!findings || findings.people === 0}
+          onClick={() => {
+            void take();
+          }}
+        >
+          Take over what is sound
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,209 @@
+import Button from '@mui/material/Button';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useStore } from 'zustand';
+import { MEASUREMENTS } from '../../core/measure/index.js';
+import { lineLabel, sheetById } from '../../core/method/index.js';
+import { Board } from '../board/Board.js';
+import { useBoard } from '../board/board-store.js';
+import { CheckTape } from '../board/CheckTape.js';
+import { DraftBench } from '../board/DraftBench.js';
+import { ChooseBench } from '../choose/ChooseBench.js';
+import type { Autosave } from '../store/autosave.js';
+import { usePreferences } from '../store/preferences.js';
+import { useShelf } from '../store/queries.js';
+import type { RoomId } from '../store/rooms.js';
+import type { OpenWork } from '../store/work-store.js';
+import { FindDialog, type Findable } from './FindDialog.js';
+import { Head } from './Head.js';
+import { KeysDialog } from './KeysDialog.js';
+import { STATIONS, type StationId } from './stations.js';
+import { Walk } from './Walk.js';
+
+const MeasureStation = lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation })));
+const CutStation = lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation })));
+
+const BENCHES: Record<Exclude<StationId, 'cut' | 'measure'>, () => React.JSX.Element> = {
+  choose: ChooseBench,
+  draft: DraftBench,
+};
+
+/** Puts the cursor into a line of the bench, opening its group first where it lies in one. */
+function focusOn(name: string): void {
+  const field = (): HTMLInputElement | null => document.querySelector(`[data-line="${name}"] input`);
+  if (!field()) document.querySelectorAll('.bench details').forEach((group) => group.setAttribute('open', ''));
+  window.setTimeout(() => {
+    field()?.focus();
+  }, 60);
+}
+
+interface RoomProps {
+  readonly room: RoomId;
+  /** The draft in hand; nothing while a person is only being measured. */
+  readonly draftId: string | undefined;
+  /** Where a station is. */
+  readonly pathOf: (station: StationId) => string;
+  readonly station: StationId;
+  readonly autosave: Autosave;
+  readonly open: OpenWork;
+  readonly onReload: () => void;
+}
+
+/** The room about one piece of work: walk, head, board or station, bench and tape. */
+export function Room({ room, draftId, pathOf, station, autosave, open, onReload }: RoomProps) {
+  const go = useNavigate();
+  const save = useStore(autosave.state);
+  const { benchOpen, set: prefer } = usePreferences();
+  const shelf = useShelf(room);
+  const [dialog, setDialog] = useState<'find' | 'keys'>();
+
+  useEffect(() => {
+    const keys = (event: KeyboardEvent): void => {
+      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
+      const key = event.key.toLowerCase();
+      if (event.ctrlKey || event.metaKey) {
+        if (key === 'z' && !event.shiftKey) open.undo();
+        else if (key === 'y' || (key === 'z' && event.shiftKey)) open.redo();
+        else if (key === 'k') setDialog('find');
+        else return;
+        event.preventDefault();
+        return;
+      }
+      if (typing || event.altKey) return;
+      const byNumber = STATIONS[Number(event.key) - 1];
+      if (byNumber) void go(pathOf(byNumber.id));
+      else if (key === '?') setDialog('keys');
+      else if (key === 'f') {
+        const board = useBoard.getState();
+        board.set({ inHand: board.inHand === 'front' ? 'back' : 'front' });
+      } else if (key === 'b') prefer({ benchOpen: !usePreferences.getState().benchOpen });
+    };
+    window.addEventListener('keydown', keys);
+    return () => {
+      window.removeEventListener('keydown', keys);
+    };
+  }, [open, go, pathOf, prefer]);
+
+  const findable = (): Findable[] => {
+    const { work } = open.state.getState();
+    const sheet = sheetById(work.draft.method);
+    const toLine = (name: string, to: StationId) => (): void => {
+      const panel = name.split('.')[0];
+      if (panel === 'front' || panel === 'back') useBoard.getState().set({ inHand: panel });
+      void Promise.resolve(go(pathOf(to))).then(() => {
+        window.setTimeout(() => {
+          focusOn(name);
+        }, 60);
+      });
+    };
+    const line = (kind: string, name: string, label: string, to: StationId): Findable => ({
+      id: `line-${name.replace('.', '-')}`,
+      kind,
+      label,
+      go: toLine(name, to),
+    });
+    return [
+      ...STATIONS.map((s) => ({
+        id: `station-${s.id}`,
+        kind: 'Station',
+        label: s.label,
+        go: () => void go(pathOf(s.id)),
+      })),
+      { id: 'keep', kind: 'Station', label: 'Keep: all drafts', go: () => void go(`/${room}`) },
+      { id: 'crew', kind: 'Station', label: 'Crew: everybody’s figures', go: () => void go(`/${room}/crew`) },
+      { id: 'sizes', kind: 'Station', label: 'Size charts', go: () => void go(`/${room}/sizes`) },
+      ...(shelf.data?.people ?? []).map(({ value }) => ({
+        id: `person-${value.id}`,
+        kind: 'Person',
+        label: value.name,
+        go: () => void go(`/${room}/person/${value.id}`),
+      })),
+      { id: 'undo', kind: 'Command', label: 'Undo', go: open.undo },
+      { id: 'redo', kind: 'Command', label: 'Redo', go: open.redo },
+      {
+        id: 'keys',
+        kind: 'Command',
+        label: 'Sheet of keys',
+        go: () => {
+          setDialog('keys');
+        },
+      },
+      { id: 'print', kind: 'Command', label: 'Print pieces', go: () => void go(pathOf('cut')) },
+      ...(shelf.data?.drafts ?? []).map(({ value }) => ({
+        id: `draft-${value.id}`,
+        kind: 'Draft',
+        label: value.name,
+        go: () => void go(`/${room}/draft/${value.id}/draft`),
+      })),
+      ...(sheet?.lines ?? []).map((l) => line('Parameter', l.name, sheet ? lineLabel(sheet, l.name) : l.name, 'draft')),
+      ...(sheet?.settings ?? []).map((l) => line('Setting', l.name, l.label, 'choose')),
+      ...[...MEASUREMENTS.values()].map((m) => line('Measurement', m.id, m.label, 'measure')),
+    ];
+  };
+
+  const Bench = station === 'cut' || station === 'measure' ? undefined : BENCHES[station];
+  return (
+    <div className="room">
+      <Walk room={room} pathOf={pathOf} here={station} />
+      <Head
+        hasDraft={draftId !== undefined}
+        autosave={autosave}
+        onFind={() => {
+          setDialog('find');
+        }}
+        onKeys={() => {
+          setDialog('keys');
+        }}
+      />
+      {Bench ? (
+        <>
+          <Board handles={station === 'draft'} cutShown={false} />
+          {benchOpen && (
+            <aside className="bench" aria-label={STATIONS.find((s) => s.id === station)?.label}>
+              <Bench />
+            </aside>
+          )}
+        </>
+      ) : (
+        <Suspense fallback={<p className="board quiet">Laying out the station …</p>}>
+          {station === 'cut' ? (
+            <CutStation />
+          ) : (
+            <MeasureStation room={room} benchOpen={benchOpen} board={<Board handles={false} cutShown={false} />} />
+          )}
+        </Suspense>
+      )}
+      <CheckTape />
+      {(save.save === 'conflict' || save.save === 'failed') && (
+        <div className="save-trouble" role="alert">
+          {save.save === 'conflict'
+            ? 'This draft was changed in another window since it was opened here.'
+            : `This browser could not store the draft: ${save.reason ?? ''} Save the workbook to a file from Keep.`}{' '}
+          <Button size="small" variant="contained" onClick={autosave.keepMine}>
+            {save.save === 'conflict' ? 'Keep what is here' : 'Try again'}
+          </Button>{' '}
+          {save.save === 'conflict' && (
+            <Button size="small" variant="outlined" onClick={onReload}>
+              Take the other
+            </Button>
+          )}
+        </div>
+      )}
+      {dialog === 'find' && (
+        <FindDialog
+          all={findable()}
+          onClose={() => {
+            setDialog(undefined);
+          }}
+        />
+      )}
+      {dialog === 'keys' && (
+        <KeysDialog
+          onClose={() => {
+            setDialog(undefined);
+          }}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,334 @@
+import Button from '@mui/material/Button';
+import { DataGrid, type GridColDef } from '@mui/x-data-grid';
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import {
+  isMeasurementId,
+  MEASUREMENT_IDS,
+  measurementLabel,
+  SHIPPED_CHARTS,
+  type ChartSize,
+  type Figure,
+  type MeasurementId,
+  type SizeChart,
+} from '../../core/measure/index.js';
+import { newPerson, type KeptChart } from '../../core/kept/index.js';
+import { exactFigure, formatFigure, tapeFor, type Unit } from '../../core/units/index.js';
+import { writeChart } from '../../formats/csv/index.js';
+import { withFractions } from '../shared/fractions.js';
+import { NameField } from '../shared/NameField.js';
+import { Opening } from '../shared/Opening.js';
+import { PageNav } from '../shared/PageNav.js';
+import { fileName, saveFile } from '../shared/save-file.js';
+import { contentOf, useShelfActs } from '../shared/shelf-acts.js';
+import { usePreferences } from '../store/preferences.js';
+import { useShelf } from '../store/queries.js';
+import { ROOM_LABELS, roomOf } from '../store/rooms.js';
+import { changeAct, takeAwayAct } from '../store/shelf-history.js';
+import { ImportChart } from './ImportChart.js';
+import { writeSize } from './write-size.js';
+
+const newId = (): string => crypto.randomUUID();
+
+const FIGURES: readonly (readonly [Figure, string])[] = [
+  ['child', 'Children'],
+  ['woman', 'Women'],
+  ['man', 'Men'],
+  ['unknown', 'Not said'],
+];
+
+interface SizeLine {
+  readonly id: number;
+  readonly size: ChartSize;
+}
+
+const kept = (chart: SizeChart): KeptChart => chart as KeptChart;
+
+function ChartTable({
+  chart,
+  own,
+  unit,
+  onWrite,
+  onRefuse,
+}: {
+  chart: SizeChart;
+  own: boolean;
+  unit: Unit;
+  onWrite: (chart: SizeChart) => void;
+  onRefuse: (sentence: string | undefined) => void;
+}) {
+  const tape = tapeFor(unit);
+  const ids = MEASUREMENT_IDS.filter((id) => own || chart.sizes.some((s) => s.values[id] !== undefined)).filter(
+    (id) => !id.startsWith('pair'),
+  );
+  const columns: GridColDef<SizeLine>[] = [
+    {
+      field: 'name',
+      headerName: 'Size',
+      width: 100,
+      editable: own,
+      sortable: false,
+      valueGetter: (_, line) => line.size.name,
+    },
+    ...ids.map((id): GridColDef<SizeLine> => ({
+      field: id,
+      headerName: measurementLabel(id),
+      width: 96,
+      align: 'right',
+      headerAlign: 'right',
+      editable: own,
+      sortable: false,
+      valueGetter: (_, line) => {
+        const mm = line.size.values[id];
+        return mm === undefined ? '' : exactFigure(mm, unit);
+      },
+      renderCell: ({ row }) => {
+        const mm = row.size.values[id];
+        return mm === undefined ? '' : withFractions(formatFigure(mm, tape));
+      },
+    })),
+  ];
+  return (
+    <div className="crew-grid">
+      <DataGrid
+        rows={chart.sizes.map((size, id): SizeLine => ({ id, size }))}
+        columns={columns}
+        density="compact"
+        disableRowSelectionOnClick
+        disableColumnMenu
+        hideFooter
+        processRowUpdate={(next, before) => {
+          const typed = next as unknown as Record<string, unknown>;
+          const field = ['name', ...ids].find((f) => typeof typed[f] === 'string');
+          if (field === undefined) return before;
+          const text = String(typed[field]);
+          const was =
+            field === 'name' ? before.size.name : exactFigure(before.size.values[field as MeasurementId] ?? NaN, unit);
+          if (text === was) return before;
+          const done = writeSize(
+            chart,
+            before.id,
+            field === 'name' || isMeasurementId(field) ? field : 'name',
+            text,
+            unit,
+          );
+          if (!done.ok) throw new Error(done.sentence);
+          onRefuse(undefined);
+          onWrite(done.chart);
+          return { id: before.id, size: done.chart.sizes[before.id] ?? before.size };
+        }}
+        onProcessRowUpdateError={(fault: unknown) => {
+          onRefuse(fault instanceof Error ? fault.message : String(fault));
+        }}
+        localeText={{ noRowsLabel: 'No sizes yet. Add one, or bring in a table.' }}
+      />
+    </div>
+  );
+}
+
+/** Size charts: the three that come with Upstride, and a maker's own, to look at, change, bring in and save. */
+export function SizesPage() {
+  const room = roomOf(useParams()['room']);
+  const shelf = useShelf(room);
+  const { act, undoRedo, message } = useShelfActs(room);
+  const { unit, set: prefer } = usePreferences();
+  const go = useNavigate();
+  const [chartId, setChartId] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const [importing, setImporting] = useState(false);
+  const own = useMemo(() => (shelf.data?.charts ?? []).map((c) => c.value as SizeChart), [shelf.data]);
+  const charts = [...own, ...SHIPPED_CHARTS];
+  const chart = charts.find((c) => c.id === chartId) ?? charts[0];
+  if (shelf.isPending || !chart) return <Opening className="page quiet" />;
+  const isOwn = own.some((c) => c.id === chart.id);
+  const here = (): ReturnType<typeof contentOf> => contentOf(shelf.data);
+  const put = (next: SizeChart, said: string): Promise<void> => act(changeAct(said, here(), { charts: [kept(next)] }));
+  const copy = async (): Promise<void> => {
+    const next: SizeChart = { ...chart, id: newId(), name: `${chart.name}, copy`, note: '' };
+    await put(next, `Copied “${chart.name}”`);
+    setChartId(next.id);
+  };
+  const asPeople = async (): Promise<void> => {
+    const now = new Date();
+    const people = chart.sizes.map((size) => {
+      const person = newPerson(newId, `${chart.name} ${size.name}`, unit, now);
+      const sets = person.sets.map((s) => ({
+        ...s,
+        source: 'chart' as const,
+        values: { ...size.values },
+        size: { chart: chart.name, name: size.name },
+      }));
+      return { ...person, figure: chart.figure, sets };
+    });
+    await act(changeAct(`Took ${people.length} sizes into the crew`, here(), { people }));
+    await go(`/${room}/crew`);
+  };
+  return (
+    <main className="page wide-page crew">
+      <div className="page-head">
+        <h1>{ROOM_LABELS[room]}</h1>
+        <PageNav room={room} />
+        <span className="spring" />
+        {undoRedo}
+      </div>
+      <div className="page-head">
+        <label>
+          Chart{' '}
+          <select
+            className="text-field"
+            value={chart.id}
+            onChange={(event) => {
+              setChartId(event.target.value);
+              setProblem(undefined);
+            }}
+          >
+            {charts.map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          Unit{' '}
+          <select
+            className="text-field"
+            value={unit}
+            onChange={(event) => {
+              prefer({ unit: event.target.value as Unit });
+            }}
+          >
+            <option value="cm">cm</option>
+            <option value="in">in</option>
+          </select>
+        </label>
+        <span className="spring" />
+        <Button
+          variant={isOwn ? 'outlined' : 'contained'}
+          onClick={() => {
+            void copy();
+          }}
+        >
+          {isOwn ? 'Copy' : 'Copy to change it'}
+        </Button>
+        <Button
+          variant="outlined"
+          onClick={() => {
+            setImporting(true);
+          }}
+        >
+          Bring in a table
+        </Button>
+        <Button
+          variant="outlined"
+          onClick={() => {
+            saveFile(`${fileName(chart.name)}.csv`, writeChart(chart, unit), 'text/csv');
+          }}
+        >
+          Save table
+        </Button>
+        <Button
+          onClick={() => {
+            void asPeople();
+          }}
+        >
+          Take its sizes into the crew
+        </Button>
+        {isOwn && (
+          <Button
+            onClick={() => {
+              void act(takeAwayAct(`Deleted “${chart.name}”`, { charts: [kept(chart)] }));
+            }}
+          >
+            Delete chart
+          </Button>
+        )}
+      </div>
+      {isOwn ? (
+        <div className="page-head">
+          <label htmlFor="chart-name">Name</label>
+          <NameField
+            id="chart-name"
+            label="Name of the chart"
+            className="text-field"
+            value={chart.name}
+            onCommit={(name) => {
+              void put({ ...chart, name }, `Renamed “${chart.name}”`);
+            }}
+          />
+          <label>
+            For{' '}
+            <select
+              className="text-field"
+              value={chart.figure}
+              onChange={(event) => {
+                void put({ ...chart, figure: event.target.value as Figure }, `Changed whom “${chart.name}” is for`);
+              }}
+            >
+              {FIGURES.map(([id, words]) => (
+                <option key={id} value={id}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => {
+              const last = chart.sizes.at(-1);
+              const names = new Set(chart.sizes.map((s) => s.name));
+              let n = chart.sizes.length + 1;
+              while (names.has(String(n))) n += 1;
+              const fresh: ChartSize = { name: String(n), values: { ...last?.values } };
+              void put({ ...chart, sizes: [...chart.sizes, fresh] }, `Added size ${n}`);
+            }}
+          >
+            Add a size
+          </Button>
+          <Button
+            size="small"
+            disabled={chart.sizes.length === 0}
+            onClick={() => {
+              const last = chart.sizes.at(-1);
+              void put({ ...chart, sizes: chart.sizes.slice(0, -1) }, `Took out size ${last?.name ?? ''}`);
+            }}
+          >
+            Take out the last
+          </Button>
+        </div>
+      ) : (
+        <p className="quiet">{chart.note} Copy it to change it.</p>
+      )}
+      {problem !== undefined && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <ChartTable
+        key={chart.id + unit}
+        chart={chart}
+        own={isOwn}
+        unit={unit}
+        onRefuse={setProblem}
+        onWrite={(next) => {
+          void put(next, `Changed “${chart.name}”`);
+        }}
+      />
+      {importing && (
+        <ImportChart
+          unit={unit}
+          onClose={() => {
+            setImporting(false);
+          }}
+          onTaken={async (sizes, name) => {
+            const next: SizeChart = { id: newId(), name, note: '', figure: 'unknown', sizes };
+            await put(next, `Brought in “${name}”: ${sizes.length} sizes`);
+            setChartId(next.id);
+          }}
+        />
+      )}
+      {message}
+    </main>
+  );
+}
