@@ -203,6 +203,7 @@ describe('wheel and fingers', () => {
 describe('bad input', () => {
   it('keeps the last good draft and says field, value and way out', async () => {
     await room.visit('/demo/draft/puppeteer-black/measure');
+    await room.look('Pieces');
     const rise = await room.edge('back.rise');
     for (const [typed, part] of [
       ['abc', 'is not a length'],
@@ -259,6 +260,7 @@ describe('bad input', () => {
     await room.visit('/demo');
     await room.find('.shelf li');
     await room.driver.findElement({ xpath: '//li[contains(., "Apprentice")]//button' }).click();
+    await room.look('Pieces');
     expect(await room.text('.board-empty')).toContain('Missing: 1');
     await room.enter('Inseam', '52');
     expect((await room.edge('front.rise')).length).toBeGreaterThan(20);

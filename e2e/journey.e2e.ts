@@ -21,6 +21,7 @@ describe('from four measurements to paper', () => {
       room.driver.executeScript<boolean>('return document.activeElement.id === "measure-waist"'),
     );
     await room.press('in');
+    await room.look('Pieces');
     await room.enter('Person or role', 'Stand-in');
     await room.enter('Waist', '30 3/4');
     await room.enter('Hip', '39½');
@@ -134,6 +135,8 @@ describe('with the keyboard alone', () => {
     await tabTo('Start from four measurements');
     await room.keys(Key.ENTER);
     await room.find('[aria-label="Measure"]');
+    await tabTo('Body');
+    await room.keys(Key.TAB, Key.ENTER);
     await tabTo('Waist');
     for (const figure of ['72 cm', '98cm', '26,5cm', '770 mm']) await room.keys(figure, Key.ENTER);
     await room.find('[data-edge="front.rise"]');

@@ -61,12 +61,33 @@ export class RoomPage {
 
   /** Steps to a station by the walk. */
   async goTo(station: 'measure' | 'choose' | 'draft' | 'cut'): Promise<void> {
-    await (await this.find(`.walk a[href$="/${station}"]`)).click();
+    await (await this.find(`.walk a[href$="/${station}"], .walk a[href$="=${station}"]`)).click();
+  }
+
+  /** At Measure: shows the drawn body, or the pieces on the board. */
+  async look(at: 'Body' | 'Pieces' | 'Pair'): Promise<void> {
+    await (await this.find('.middle-choice')).findElement(By.xpath(`./button[.="${at}"]`)).click();
   }
 
   async fieldFor(label: string): Promise<WebElement> {
     const xpath = `//aside//input[@aria-label="${label}" or @id=//aside//label[normalize-space()="${label}"]/@for]`;
     return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `no field “${label}”`);
+  }
+
+  /** Takes a choice from the list that stands beside a label. */
+  async choose(label: string, value: string): Promise<void> {
+    const xpath = `//label[normalize-space()="${label}" or starts-with(normalize-space(), "${label} ")]`;
+    const found = await this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `no list “${label}”`);
+    const [inside] = await found.findElements(By.css('select'));
+    const list = inside ?? (await found.findElement(By.xpath('following::select[1]')));
+    await list.findElement(By.css(`option[value="${value}"]`)).click();
+  }
+
+  /** Takes the item of an open menu that reads so. */
+  async pick(words: string): Promise<void> {
+    const xpath = `//*[@role="menuitem"][normalize-space()="${words}"]`;
+    await (await this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `no “${words}”`)).click();
+    await this.until('the menu stays open', async () => !(await this.has('[role=menu]')));
   }
 
   /** Types into a field and leaves it with Enter. */

@@ -17,7 +17,7 @@ describe('the shelf', () => {
   it('shows the demo workroom with pictures of the real pieces', async () => {
     await room.visit('/demo');
     await room.find('.shelf .picture path');
-    expect(await names()).toHaveLength(7);
+    expect(await names()).toHaveLength(8);
     expect(await room.text('.page')).toContain('Apprentice');
   });
 
@@ -34,7 +34,7 @@ describe('the shelf', () => {
       await room.until(`no ${expected}`, async () => (await names()).includes(expected));
     }
     await room.press('Undo');
-    await room.until('the copy stays', async () => (await names()).length === 7);
+    await room.until('the copy stays', async () => (await names()).length === 8);
   });
 
   it.each([
@@ -58,9 +58,9 @@ describe('the shelf', () => {
 
   it('is put back as it came', async () => {
     await room.press('Delete Shorts');
-    await room.until('not deleted', async () => (await names()).length === 6);
+    await room.until('not deleted', async () => (await names()).length === 7);
     await room.press('Reset demo');
-    await room.until('not reset', async () => (await names()).length === 7);
+    await room.until('not reset', async () => (await names()).length === 8);
   });
 });
 
@@ -97,7 +97,13 @@ interface AxeResult {
 const VIEWS = [
   '/',
   '/demo',
+  '/demo/crew',
+  '/demo/sizes',
+  '/demo/forms?people=cellist&unit=cm',
+  '/demo/person/lead-puppeteer/history',
+  '/demo/person/apprentice',
   '/demo/draft/cook-kitchen/measure',
+  '/demo/draft/cook-copy/measure',
   '/demo/draft/cook-kitchen/choose',
   '/demo/draft/cook-kitchen/draft',
   '/demo/draft/cook-kitchen/cut',
@@ -112,7 +118,7 @@ describe('for everyone', () => {
       await room.visit(view);
       await room.until(
         `${view} is empty`,
-        async () => (await room.driver.findElements({ css: 'svg polygon, svg path' })).length > 0,
+        async () => (await room.driver.findElements({ css: 'svg polygon, svg path, .MuiDataGrid-row' })).length > 0,
       );
       await room.driver.executeScript(axeSource);
       const faults = await room.driver.executeAsyncScript<AxeResult[]>('axe.run().then(r=>arguments[0](r.violations))');
@@ -133,7 +139,7 @@ describe('for everyone', () => {
       await room.visit(view);
       await room.until(
         `${view} is empty`,
-        async () => (await room.driver.findElements({ css: 'svg polygon, svg path' })).length > 0,
+        async () => (await room.driver.findElements({ css: 'svg polygon, svg path, .MuiDataGrid-row' })).length > 0,
       );
       const over = await room.driver.executeScript<number>(
         'return document.documentElement.scrollWidth - window.innerWidth',

@@ -58,6 +58,7 @@ describe('choosing', () => {
 describe('measuring', () => {
   it('puts a measured figure in the place of its estimate, and takes it out again', async () => {
     await room.visit('/demo/draft/cook-kitchen/measure');
+    await room.look('Pieces');
     expect(await room.sourceOf('kneeDepth')).toBe('estimate');
     expect(await room.text('.drawing')).toContain('Knee line ≈ 63.0 cm');
     await room.enter('Knee depth', '60');
@@ -88,11 +89,14 @@ describe('measuring', () => {
     expect(await room.valueOf('Hip')).toBe('128');
   });
 
-  it('says that a newer set exists, and moves to it', async () => {
+  it('says that a newer set exists and what would change, and moves to it', async () => {
     await room.visit('/demo/draft/rigger-work/measure');
     expect(await room.text('.head')).toContain('a newer set: 2026-09-20');
-    const set = await room.driver.findElement({ xpath: '//label[.="Taken on"]/following::select[1]' });
-    await set.sendKeys('2026-09-20');
+    await room.press('What would change');
+    expect(await room.text('[data-change="hip"]')).toMatch(/40 1\/2 41 \+1\/2/);
+    expect(await room.text('[data-change="front.hipWidth"]')).toContain('+1/8');
+    expect((await room.driver.findElements({ css: '.overlay path' })).length).toBe(4);
+    await room.press('Move to the newer set');
     await room.until('the hip stays', async () => (await room.valueOf('Hip')) === '41');
     expect(await room.text('.head')).not.toContain('newer set');
   });

@@ -68,7 +68,7 @@ function EaseLine({ row }: { row: EaseRow }) {
         label={easeName}
         mm={ease}
         unit={unit}
-        source={held === 'ease' ? source : 'sheet'}
+        source={source}
         allowEmpty
         problem={held === 'ease' ? refusal && refusalSentence(refusal) : undefined}
         onCommit={(mm) => {
@@ -79,7 +79,7 @@ function EaseLine({ row }: { row: EaseRow }) {
         label={finishedName}
         mm={finished}
         unit={unit}
-        source={held === 'ease' ? 'sheet' : source}
+        source={source}
         allowEmpty
         problem={held === 'ease' ? undefined : refusal && refusalSentence(refusal)}
         onCommit={(mm) => {

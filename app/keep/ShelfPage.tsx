@@ -165,7 +165,7 @@ export function ShelfPage() {
       {!none && wanted.rows.length + wanted.idle.length === 0 && (
         <p className="quiet">Nothing goes by “{search}”. Search by a part of a draft’s or a person’s name.</p>
       )}
-      <GrowingList key={sought} className="shelf" items={wanted.rows}>
+      <GrowingList className="shelf" items={wanted.rows}>
         {(row) => (
           <ShelfRow
             key={row.draft.id}
@@ -186,7 +186,7 @@ export function ShelfPage() {
       {wanted.idle.length > 0 && (
         <>
           <h2>Without a draft</h2>
-          <GrowingList key={sought} className="shelf" items={wanted.idle}>
+          <GrowingList className="shelf" items={wanted.idle}>
             {(person) => (
               <li key={person.id}>
                 <span />

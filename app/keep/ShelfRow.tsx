@@ -1,5 +1,4 @@
 import IconButton from '@mui/material/IconButton';
-import Tooltip from '@mui/material/Tooltip';
 import ContentCopy from '@mui/icons-material/ContentCopyOutlined';
 import DeleteOutlined from '@mui/icons-material/DeleteOutlined';
 import EditOutlined from '@mui/icons-material/EditOutlined';
@@ -55,36 +54,33 @@ export function ShelfRow({ work, to, onRename, onCopy, onDelete }: ShelfRowProps
         </div>
       </div>
       <div className="acts">
-        <Tooltip title="Rename">
-          <IconButton
-            aria-label={`Rename ${draft.name}`}
-            onClick={() => {
-              setRenaming(true);
-            }}
-          >
-            <EditOutlined />
-          </IconButton>
-        </Tooltip>
-        <Tooltip title="Copy">
-          <IconButton
-            aria-label={`Copy ${draft.name}`}
-            onClick={() => {
-              onCopy();
-            }}
-          >
-            <ContentCopy />
-          </IconButton>
-        </Tooltip>
-        <Tooltip title="Delete">
-          <IconButton
-            aria-label={`Delete ${draft.name}`}
-            onClick={() => {
-              onDelete();
-            }}
-          >
-            <DeleteOutlined />
-          </IconButton>
-        </Tooltip>
+        <IconButton
+          title="Rename"
+          aria-label={`Rename ${draft.name}`}
+          onClick={() => {
+            setRenaming(true);
+          }}
+        >
+          <EditOutlined />
+        </IconButton>
+        <IconButton
+          title="Copy"
+          aria-label={`Copy ${draft.name}`}
+          onClick={() => {
+            onCopy();
+          }}
+        >
+          <ContentCopy />
+        </IconButton>
+        <IconButton
+          title="Delete"
+          aria-label={`Delete ${draft.name}`}
+          onClick={() => {
+            onDelete();
+          }}
+        >
+          <DeleteOutlined />
+        </IconButton>
       </div>
     </li>
   );

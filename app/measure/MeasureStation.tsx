@@ -10,18 +10,23 @@ import {
   type FinishedPair,
 } from '../../core/measure/index.js';
 import { PiecePicture } from '../shared/PiecePicture.js';
+import { usePreferences } from '../store/preferences.js';
 import type { RoomId } from '../store/rooms.js';
 import { useComputed, useWork } from '../store/work-context.js';
 import { BodyFigure } from '../body/BodyFigure.js';
 import { MeasureBench } from './MeasureBench.js';
-import { useMeasuring, type Middle } from './measuring-store.js';
+import { useMeasuring } from './measuring-store.js';
 import { usePairInHand } from './pair-in-hand.js';
 import { PairFigure } from './PairFigure.js';
 import { WhatWouldChange } from './NewerSet.js';
 
+/** What fills the middle of the room while measuring. */
+type Middle = 'body' | 'pieces' | 'changes';
+
 function DrawnFigure() {
   const work = useWork((s) => s.work);
   const block = useComputed((c) => c.draft?.block);
+  const missing = useComputed((c) => c.missing);
   const inHand = useMeasuring((m) => m.inHand);
   const pairInHand = usePairInHand((p) => p.id);
   const set = setOf(work);
@@ -38,11 +43,15 @@ function DrawnFigure() {
       <div className="figure-words">
         <strong>{label}</strong> {how}
       </div>
-      {block && (
-        <div className="pieces-inset">
+      <div className="pieces-inset">
+        {block ? (
           <PiecePicture block={block} label="The pieces these figures give" weight={1.2} />
-        </div>
-      )}
+        ) : (
+          <p className="quiet" role="status">
+            The pieces appear here. Still needed: {missing.map((id) => measurementLabel(id).toLowerCase()).join(', ')}
+          </p>
+        )}
+      </div>
     </>
   );
 }
@@ -50,9 +59,10 @@ function DrawnFigure() {
 /** Measure: the drawn body with the tape where it lies, the pieces that come of it, and the measuring sheet. */
 export function MeasureStation({ room, board, benchOpen }: { room: RoomId; board: ReactNode; benchOpen: boolean }) {
   const work = useWork((s) => s.work);
-  const { middle, set } = useMeasuring();
+  const { comparing, set } = useMeasuring();
+  const { measuringShows, set: prefer } = usePreferences();
   const newer = newerSet(work.person, setOf(work));
-  const shown: Middle = middle === 'changes' && !newer ? 'body' : middle;
+  const shown: Middle = comparing && newer ? 'changes' : measuringShows;
   const first = setOf(work).source === 'pair' ? 'Pair' : 'Body';
   return (
     <>
@@ -70,7 +80,9 @@ export function MeasureStation({ room, board, benchOpen }: { room: RoomId; board
         value={shown}
         aria-label="What is shown"
         onChange={(_, next: Middle | null) => {
-          if (next) set({ middle: next });
+          if (!next) return;
+          set({ comparing: next === 'changes' });
+          if (next !== 'changes') prefer({ measuringShows: next });
         }}
       >
         <ToggleButton value="body">{first}</ToggleButton>

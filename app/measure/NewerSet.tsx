@@ -114,14 +114,14 @@ export function WhatWouldChange() {
             variant="contained"
             onClick={() => {
               change(moveToSet(newer.id));
-              measuring.set({ middle: 'body' });
+              measuring.set({ comparing: false });
             }}
           >
             Move to the newer set
           </Button>
           <Button
             onClick={() => {
-              measuring.set({ middle: 'body' });
+              measuring.set({ comparing: false });
             }}
           >
             Stay

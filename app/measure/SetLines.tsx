@@ -120,10 +120,10 @@ export function SetLines() {
             size="small"
             variant="outlined"
             onClick={() => {
-              measuring.set({ middle: measuring.middle === 'changes' ? 'body' : 'changes' });
+              measuring.set({ comparing: !measuring.comparing });
             }}
           >
-            {measuring.middle === 'changes' ? 'Back to the body' : 'What would change'}
+            {measuring.comparing ? 'Back to measuring' : 'What would change'}
           </Button>
         </div>
       )}

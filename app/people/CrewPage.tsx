@@ -1,117 +1,38 @@
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import {
-  DataGrid,
-  type GridCellParams,
-  type GridColDef,
-  type GridRenderCellParams,
-  type GridRowSelectionModel,
-} from '@mui/x-data-grid';
-import { useDeferredValue, useMemo, useRef, useState, type ClipboardEvent } from 'react';
+import type { GridRowSelectionModel } from '@mui/x-data-grid';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ClipboardEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { newPerson, type Person } from '../../core/kept/index.js';
-import { isMeasurementId, measurementLabel, type MeasurementId } from '../../core/measure/index.js';
-import { exactFigure, formatFigure, tapeFor, type Unit } from '../../core/units/index.js';
+import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
+import type { Unit } from '../../core/units/index.js';
 import { writePeople } from '../../formats/csv/index.js';
-import { withFractions } from '../shared/fractions.js';
 import { Opening } from '../shared/Opening.js';
 import { PageNav } from '../shared/PageNav.js';
 import { saveFile } from '../shared/save-file.js';
 import { contentOf, useShelfActs } from '../shared/shelf-acts.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
-import { ROOM_LABELS, roomOf, type RoomId } from '../store/rooms.js';
+import { ROOM_LABELS, roomOf } from '../store/rooms.js';
 import { changeAct, takeAwayAct } from '../store/shelf-history.js';
 import {
   cellsOf,
   crewLine,
   crewShown,
   FIGURE_COLUMNS,
+  WRITABLE,
   pasteCells,
   writeCell,
   type CrewField,
   type CrewFilter,
   type CrewLine,
 } from './crew-rows.js';
+import { CrewGrid } from './CrewGrid.js';
 import { ImportPeople } from './ImportPeople.js';
 
 const newId = (): string => crypto.randomUUID();
 const MOST_TOLD = 6;
-const WRITABLE: readonly CrewField[] = ['name', 'date', ...FIGURE_COLUMNS];
-
-/** A figure as it is put into the cell to be changed: exact, in the unit of the table. */
-const editable = (mm: number | undefined, unit: Unit): string => (mm === undefined ? '' : exactFigure(mm, unit));
-
-/** Wide enough for the whole heading. */
-const columnWidth = (label: string): number => Math.max(84, 28 + 8 * label.length);
-
-function columnsFor(unit: Unit, room: RoomId): GridColDef<CrewLine>[] {
-  const tape = tapeFor(unit);
-  const figure = (id: MeasurementId): GridColDef<CrewLine> => ({
-    field: id,
-    headerName: measurementLabel(id),
-    width: columnWidth(measurementLabel(id)),
-    align: 'right',
-    headerAlign: 'right',
-    editable: true,
-    sortComparator: (a: string, b: string) => (Number(a) || 0) - (Number(b) || 0),
-    valueGetter: (_, line) => editable(line.values[id], unit),
-    renderCell: ({ row }: GridRenderCellParams<CrewLine>) => {
-      const mm = row.values[id];
-      const doubted = row.doubts.some((d) => d.field === id);
-      if (mm === undefined) return row.missing.includes(id) ? <span className="missing-cell">needed</span> : '';
-      return (
-        <span data-doubted={doubted}>
-          {doubted && <span aria-label="doubtful">! </span>}
-          {withFractions(formatFigure(mm, tape))}
-        </span>
-      );
-    },
-  });
-  return [
-    {
-      field: 'name',
-      headerName: 'Person or role',
-      width: 168,
-      editable: true,
-      valueGetter: (_, line) => line.person.name,
-    },
-    {
-      field: 'open',
-      headerName: 'Measure',
-      width: 92,
-      sortable: false,
-      renderCell: ({ row }: GridRenderCellParams<CrewLine>) => (
-        <Link to={`/${room}/person/${row.id}`} aria-label={`Measure ${row.person.name}`}>
-          Measure
-        </Link>
-      ),
-    },
-    {
-      field: 'state',
-      headerName: 'Stands',
-      width: 128,
-      valueGetter: (_, line) => (line.missing.length > 0 ? 2 : line.doubts.length > 0 ? 1 : 0),
-      renderCell: ({ row }: GridRenderCellParams<CrewLine>) =>
-        row.missing.length > 0 ? (
-          <span title={`Still to be taken: ${row.missing.map(measurementLabel).join(', ')}`}>
-            <span aria-hidden="true">○</span> {row.missing.length} to take
-          </span>
-        ) : row.doubts.length > 0 ? (
-          <span className="doubtful" title={row.doubts.map((d) => d.sentence).join(' ')}>
-            <span aria-hidden="true">!</span> doubtful
-          </span>
-        ) : (
-          <span>
-            <span aria-hidden="true">✓</span> complete
-          </span>
-        ),
-    },
-    { field: 'date', headerName: 'Measured', width: 112, editable: true, valueGetter: (_, line) => line.set.date },
-    ...FIGURE_COLUMNS.map(figure),
-  ];
-}
 
 /** The whole crew: everybody's current figures in one table, to edit in place, paste into, filter, print and export. */
 export function CrewPage() {
@@ -125,8 +46,11 @@ export function CrewPage() {
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [importing, setImporting] = useState(false);
   const [selected, setSelected] = useState<GridRowSelectionModel>({ type: 'include', ids: new Set() });
-  const focused = useRef<{ readonly id: string; readonly field: string } | undefined>(undefined);
   const sought = useDeferredValue(search);
+  const actNow = useRef(act);
+  useEffect(() => {
+    actNow.current = act;
+  });
 
   const all = useMemo(
     () =>
@@ -136,7 +60,6 @@ export function CrewPage() {
     [shelf.data],
   );
   const shown = useMemo(() => crewShown(all, sought, filter), [all, sought, filter]);
-  const columns = useMemo(() => columnsFor(unit, room), [unit, room]);
   const here = (): ReturnType<typeof contentOf> => contentOf(shelf.data);
   const chosen = shown.filter((line) => (selected.type === 'include') === selected.ids.has(line.id));
   const counts = {
@@ -144,29 +67,33 @@ export function CrewPage() {
     doubtful: all.filter((l) => l.missing.length === 0 && l.doubts.length > 0).length,
   };
 
-  const write = (line: CrewLine, field: CrewField, text: string): CrewLine => {
-    const before =
-      field === 'name' ? line.person.name : field === 'date' ? line.set.date : editable(line.values[field], unit);
-    if (text === before) return line;
-    const done = writeCell(line.person, field, text, unit, new Date());
-    if (!done.ok) throw new Error(done.sentence);
-    setProblems([]);
-    const label = isMeasurementId(field) ? measurementLabel(field) : field;
-    void act(changeAct(`${line.person.name}: ${label.toLowerCase()} changed`, here(), { people: [done.person] }));
-    return crewLine(done.person);
-  };
+  const write = useCallback(
+    (line: CrewLine, field: CrewField, text: string): CrewLine => {
+      const done = writeCell(line.person, field, text, unit, new Date());
+      if (!done.ok) throw new Error(done.sentence);
+      setProblems([]);
+      const label = isMeasurementId(field) ? measurementLabel(field) : field;
+      const said = `${line.person.name}: ${label.toLowerCase()} changed`;
+      void actNow.current(changeAct(said, contentOf(shelf.data), { people: [done.person] }));
+      return crewLine(done.person);
+    },
+    [unit, shelf.data],
+  );
+  const refuse = useCallback((sentence: string) => {
+    setProblems([sentence]);
+  }, []);
 
   const paste = (event: ClipboardEvent): void => {
-    const at = focused.current;
-    if (!at || event.target instanceof HTMLInputElement) return;
+    if (!(event.target instanceof HTMLElement) || event.target instanceof HTMLInputElement) return;
+    const field = event.target.closest<HTMLElement>('[role=gridcell]')?.dataset['field'];
+    const id = event.target.closest<HTMLElement>('[role=row]')?.dataset['id'];
     const cells = cellsOf(event.clipboardData.getData('text/plain'));
-    const fields = columns.map((c) => c.field).filter((f) => f !== 'state' && f !== 'open') as CrewField[];
-    const from = { line: shown.findIndex((l) => l.id === at.id), column: fields.indexOf(at.field as CrewField) };
+    const from = { line: shown.findIndex((l) => l.id === id), column: WRITABLE.indexOf(field as CrewField) };
     if (cells.length === 0 || from.line === -1 || from.column === -1) return;
     event.preventDefault();
     const now = new Date();
     const people = shown.map((l) => l.person);
-    const done = pasteCells(cells, from, people, fields, unit, now, (name) => newPerson(newId, name, unit, now));
+    const done = pasteCells(cells, from, people, WRITABLE, unit, now, (name) => newPerson(newId, name, unit, now));
     setProblems(done.problems);
     if (done.people.length > 0) {
       const said = `Pasted ${done.written} figures for ${done.people.length} people`;
@@ -310,39 +237,15 @@ export function CrewPage() {
       )}
       {shelf.data && (
         <div className="crew-grid" onPaste={paste}>
-          <DataGrid
+          <CrewGrid
             rows={shown}
-            columns={columns}
-            density="compact"
-            checkboxSelection
-            disableRowSelectionOnClick
-            disableColumnMenu
-            rowSelectionModel={selected}
-            onRowSelectionModelChange={setSelected}
-            onCellClick={({ id, field }: GridCellParams<CrewLine>) => {
-              focused.current = { id: String(id), field };
-            }}
-            onCellKeyDown={({ id, field }: GridCellParams<CrewLine>) => {
-              focused.current = { id: String(id), field };
-            }}
-            onCellEditStop={(_, event) => {
-              // Nothing entered is lost: a cell that is clicked away from is taken over like one left with Enter.
-              if ('key' in event && event.key === 'Escape') setProblems([]);
-            }}
-            processRowUpdate={(next, before) => {
-              const typed = next as unknown as Record<string, unknown>;
-              const field = WRITABLE.find((f) => typeof typed[f] === 'string');
-              return field === undefined ? before : write(before, field, String(typed[field]));
-            }}
-            onProcessRowUpdateError={(fault: unknown) => {
-              setProblems([fault instanceof Error ? fault.message : String(fault)]);
-            }}
-            hideFooter={shown.length <= 100}
-            initialState={{ pagination: { paginationModel: { pageSize: 100 } } }}
-            pageSizeOptions={[100]}
-            localeText={{
-              noRowsLabel: all.length === 0 ? 'Nobody yet. Add a person, or bring in a table.' : 'Nobody goes by that.',
-            }}
+            unit={unit}
+            room={room}
+            selected={selected}
+            onSelect={setSelected}
+            onWrite={write}
+            onRefuse={refuse}
+            empty={all.length === 0}
           />
         </div>
       )}

@@ -191,3 +191,6 @@ export const FIGURE_COLUMNS: readonly MeasurementId[] = [
   'backWaistHeight',
   'apexSpan',
 ];
+
+/** The columns that can be written into, in the order of the table. */
+export const WRITABLE: readonly CrewField[] = ['name', 'date', ...FIGURE_COLUMNS];

@@ -29,6 +29,7 @@ export function roomTheme(mode: 'light' | 'dark'): Theme {
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
       MuiDialog: { styleOverrides: { paper: { border: `1px solid ${ink.rule}` } } },
       MuiMenu: { styleOverrides: { paper: { border: `1px solid ${ink.rule}` } } },
+      MuiToggleButton: { styleOverrides: { root: { color: ink.quiet, '&.Mui-selected': { color: ink.text } } } },
       MuiTooltip: { defaultProps: { enterDelay: 400 }, styleOverrides: { tooltip: { fontSize: 13 } } },
     },
   });

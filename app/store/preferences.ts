@@ -17,6 +17,8 @@ export interface Preferences {
   readonly rollWidth: number;
   /** Measuring: all figures at once, or one large figure at a time. */
   readonly measuringWay: 'list' | 'single';
+  /** Measuring: the drawn body with the tape, or the pieces on the board. */
+  readonly measuringShows: 'body' | 'pieces';
   /** Measuring: what is needed first, or as one goes round the body. */
   readonly measuringOrder: 'needed' | 'round';
 }
@@ -31,6 +33,7 @@ const DEFAULTS: Preferences = {
   paper: 'a4',
   rollWidth: 914,
   measuringWay: 'list',
+  measuringShows: 'body',
   measuringOrder: 'needed',
 };
 

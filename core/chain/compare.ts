@@ -1,6 +1,6 @@
 import { edgeLengths } from '../draft/index.js';
 import { lineLabel, PARAMETER_NAMES, PANEL_PARAMETERS, LEVELS } from '../method/index.js';
-import type { Draft } from './index.js';
+import type { Draft } from './compute-draft.js';
 
 /** A length that differs between two drafts, in mm. */
 export interface DraftDifference {

@@ -1,6 +1,6 @@
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { DartPlace } from '../method/index.js';
-import type { Draft } from './index.js';
+import type { Draft } from './compute-draft.js';
 
 /** Which figure of an ease row a setting holds: the ease itself, or the whole finished girth. */
 export type EaseHeld = 'ease' | 'finished';

@@ -1,0 +1,271 @@
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Key } from 'selenium-webdriver';
+import { describe, expect, it } from 'vitest';
+import { inRoom } from './harness.js';
+
+const room = inRoom();
+
+const file = async (name: string, text: string): Promise<string> => {
+  const path = join(await mkdtemp(join(tmpdir(), 'upstride-')), name);
+  await writeFile(path, text);
+  return path;
+};
+const focused = (): Promise<string> => room.driver.executeScript<string>('return document.activeElement.id');
+const cell = (person: string, field: string): Promise<string> =>
+  room.text(`[role=row][data-id="${person}"] [data-field="${field}"]`);
+const focusCell = async (person: string, field: string): Promise<void> => {
+  await (await room.find(`[role=row][data-id="${person}"] [data-field="${field}"]`)).click();
+};
+/** Changes a cell as one does by keyboard: Enter opens it, Enter closes it. */
+const editCell = async (row: string, field: string, text: string): Promise<void> => {
+  await focusCell(row, field);
+  await room.keys(Key.ENTER);
+  await room.find('.MuiDataGrid-cell--editing input');
+  await room.chord(Key.CONTROL, 'a');
+  await room.keys(text, Key.ENTER);
+};
+const paste = (text: string): Promise<void> =>
+  room.driver.executeScript(
+    `const data = new DataTransfer(); data.setData('text/plain', arguments[0]);
+     document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));`,
+    text,
+  );
+
+describe('measuring a new person from an empty start', () => {
+  it('takes one figure after another by keyboard, shows where the tape lies, and ends with pieces', async () => {
+    await room.visit('/own/crew');
+    await room.press('New person');
+    await room.until('the cursor does not wait at the waist', async () => (await focused()) === 'measure-waist');
+    await room.press('One at a time');
+    await (await room.find('#measure-waist')).click();
+    expect(await room.text('.one-at-a-time')).toContain('1 of 20, 0 taken');
+    for (const [id, figure] of [
+      ['waist', '78'],
+      ['hip', '102 cm'],
+      ['crotchDepth', '27,6'],
+    ] as const) {
+      await room.until(`${id} is not in hand`, async () => (await focused()) === `measure-${id}`);
+      expect(await (await room.find('.body-figure')).getAttribute('data-in-hand')).toBe(id);
+      expect(await room.has('.body-tape path')).toBe(true);
+      await room.keys(figure, Key.ENTER);
+    }
+    await room.until('the inseam is not in hand', async () => (await focused()) === 'measure-inseam');
+    expect(await room.text('.pieces-inset')).toContain('Still needed: inseam');
+    await room.keys('79', Key.ENTER);
+    await room.find('.pieces-inset svg path');
+    expect(await room.text('.one-at-a-time')).toContain('What it sharpens');
+    await room.press('All at once');
+    await room.enter('Person or role', 'Bosun');
+    await room.saved();
+  });
+
+  it('takes the outseam in the place of the inseam, and a rule in the place of the crotch depth', async () => {
+    await room.enter('Inseam', Key.DELETE);
+    expect(await room.text('[data-line="inseam"] .problem')).toContain('Enter the inseam, or the outseam in its place');
+    await room.enter('Outseam', '106.6');
+    expect(await room.has('[data-line="inseam"] .problem')).toBe(false);
+    expect(await room.sourceOf('inseam')).toBe('estimate');
+    await room.enter('Crotch depth', Key.DELETE);
+    await (await room.fieldFor('Crotch depth')).click();
+    await room.press('Adopt hip ÷ 4 + 1 in for crotch depth');
+    expect(await room.sourceOf('crotchDepth')).toBe('estimate');
+    await (await room.fieldFor('Waist')).click();
+    expect(await room.text('[data-line="crotchDepth"] .sum')).toContain(
+      'Adopted: hip ÷ 4 + 1 in = 102.0 cm ÷ 4 + 2.5 cm',
+    );
+    for (let i = 0; i < 4; i++) await room.press('Undo');
+    expect(await room.valueOf('Crotch depth')).toBe('27.6');
+    expect(await room.valueOf('Inseam')).toBe('79');
+  });
+
+  it('keeps a draft only once one steps on', async () => {
+    await room.saved();
+    await room.visit('/own');
+    expect(await room.text('.page')).toContain('Without a draft');
+    await (await room.find('a[href^="/own/person/"]')).click();
+    await room.goTo('draft');
+    await room.find('[data-handle="back.crotch"]');
+    await room.press('Keep: all drafts');
+    await room.find('.shelf [data-draft="Trousers"]');
+    expect(await room.text('.page')).toContain('Bosun');
+  });
+});
+
+describe('sets of measurements', () => {
+  it('are found doubtful, corrected with one press, and the old value is kept', async () => {
+    await room.visit('/demo/crew');
+    await (await room.find('button[value=doubtful]')).click();
+    await room.until(
+      'the others stay',
+      async () => (await room.driver.findElements({ css: '.MuiDataGrid-row' })).length === 1,
+    );
+    await room.press('Measure Ticket seller');
+    expect(await room.text('[data-doubt="waist"]')).toMatch(
+      /Waist 48\.0 cm looks like 84\.0 cm \(two digits swapped\).*hip 99\.0 cm/s,
+    );
+    await room.press('Change to 84.0 cm');
+    await room.until('the doubt stays', async () => !(await room.has('[data-doubt]')));
+    expect(await room.valueOf('Waist')).toBe('84');
+    await (await room.driver.findElement({ xpath: '//summary[.="About this set"]' })).click();
+    expect(await room.text('aside')).toContain('Waist was 48.0 cm');
+    await room.saved();
+    await room.visit('/demo/crew');
+    await room.until('still doubtful', async () => (await cell('ticket-seller', 'state')).includes('complete'));
+  });
+
+  it('are added and not overwritten, charted, and held against one another and a size', async () => {
+    await room.visit('/demo/draft/cellist-dress/measure');
+    await room.press('Add a set');
+    await room.pick('From the body, starting from these figures');
+    await room.enter('Waist', '80');
+    expect(await room.text('.head')).not.toContain('newer set');
+    await room.saved();
+    await (await room.driver.findElement({ linkText: 'History and comparison' })).click();
+    await room.find('.figure-chart svg path');
+    expect((await room.driver.findElements({ css: '[data-set]' })).length).toBe(2);
+    expect(await room.text('.figure-chart')).toContain('+2.6 %');
+    expect(await room.text('[data-compare="waist"]')).toMatch(/78\.0 80\.0 \+2\.0 \+2\.6 %/);
+    await room.choose('against', 'chart women');
+    expect(await room.text('[aria-label="Comparison"]')).toContain('The nearest size of “Women” is 5');
+  });
+
+  it('may come from a finished pair, doubled and with the band taken off', async () => {
+    await room.visit('/own/crew');
+    await room.press('New person');
+    await room.press('Add a set');
+    await room.pick('From a finished pair');
+    await (await room.find('#pair-halfWaist')).click();
+    for (const figure of ['41', '53', '29', '34.5', '30', '40', '4', '105', '77', '24', '21'])
+      await room.keys(figure, Key.ENTER);
+    expect(await room.text('[data-gives="waist"]')).toMatch(/2 × 41\.0 cm\s+82\.0 cm/);
+    expect(await room.text('[data-gives="crotchDepth"]')).toMatch(/outseam 101\.0 cm − inseam 77\.0 cm\s+24\.0 cm/);
+    await room.find('.pieces-inset svg path');
+    await room.press('Take the eases as nought, and its leg');
+    await room.saved();
+    await room.goTo('choose');
+    await room.find('[data-line="hemGirth"]');
+    expect(await room.valueOf('Finished hip')).toBe('106');
+    expect(await room.valueOf('Hem girth')).toBe('42');
+  });
+
+  it('may come from a size of a chart', async () => {
+    await room.visit('/own/crew');
+    await room.press('New person');
+    await room.press('Add a set');
+    await room.pick('From a size chart');
+    await room.choose('Chart', 'men');
+    await room.choose('Size', '4');
+    await room.press('Take size 4');
+    await room.find('.pieces-inset svg path');
+    expect(await room.text('aside')).toContain('This set holds size 4 of “Men”');
+  });
+});
+
+describe('fit and ease', () => {
+  it('takes a class and every finished girth with it; a typed girth wins, and both pieces follow', async () => {
+    await room.visit('/demo/draft/puppeteer-black/choose');
+    await room.choose('Fit', 'regular');
+    expect(await room.valueOf('Hip ease')).toBe('3.5');
+    expect(await room.valueOf('Finished hip')).toBe('101.5');
+    const rise = await room.edge('back.rise');
+    await room.enter('Finished hip', '106');
+    expect(await room.valueOf('Hip ease')).toBe('8');
+    expect(await room.edge('back.rise')).not.toBe(rise);
+    await room.enter('Finished thigh', '70');
+    expect(await room.valueOf('Finished thigh')).toBe('70.0');
+    expect(await room.sourceOf('thighWidth')).toBe('hand');
+    await room.choose('Fit', 'knit');
+    expect(await room.text('aside [role=note]')).toContain('stretches 40 % and more');
+    await room.enter('Stretch', '60');
+    expect(await room.has('aside [role=note]')).toBe(false);
+  });
+});
+
+describe('the crew', () => {
+  it('is changed in place, in any notation; a bad figure is refused in a sentence and stays in its cell', async () => {
+    await room.visit('/demo/crew');
+    await editCell('cook', 'hip', '50 1/2 in');
+    await room.until('not changed', async () => (await cell('cook', 'hip')) === '128.3');
+    await editCell('cook', 'waist', 'wide');
+    expect(await room.text('.problem')).toContain('Cook: Waist: “wide” is not a length');
+    await room.keys(Key.ESCAPE);
+    expect(await cell('cook', 'waist')).toBe('112.0');
+    await room.press('Undo');
+    await room.until('not undone', async () => (await cell('cook', 'hip')) === '128.0');
+  });
+
+  it('takes rows pasted from a spreadsheet, and undoes them as one', async () => {
+    await focusCell('bargee', 'waist');
+    await paste('111\t108\n79\tbroad\n113\t129');
+    await room.until('not pasted', async () => (await cell('cook', 'waist')) === '113.0');
+    expect(await cell('bargee', 'hip')).toBe('108.0');
+    expect(await room.text('.problem')).toContain('Cellist: Hip: “broad” is not a length');
+    expect(await cell('cellist', 'hip')).toBe('102.0');
+    await focusCell('ticket-seller', 'name');
+    await paste('Ticket seller\t2026-06-12\nBosun\t2026-11-20\t88\t104');
+    await room.until('nobody was added', async () => (await room.text('.crew-grid')).includes('Bosun'));
+    await room.press('Undo');
+    await room.until('not undone', async () => !(await room.text('.crew-grid')).includes('Bosun'));
+  });
+
+  it('comes in from a table with what is wrong said row by row, and goes out as one', async () => {
+    await room.visit('/own/crew');
+    await room.press('Bring in a table');
+    const table =
+      'Name;Taken on;Waist;Hip;Crotch depth;Inseam\nMate;2026-11-01;82,5;101;27;80\n;2026-11-20;83;101;27;80\nStoker;2026-11-01;wide;108;28;79\n';
+    await (await room.find('[aria-label="Table file"]')).sendKeys(await file('crew.csv', table));
+    await room.until('not read', async () =>
+      (await room.text('[data-testid="findings"]')).includes('2 people with 3 sets'),
+    );
+    expect(await room.text('.row-problems')).toContain('Row 4, Waist “wide”');
+    await room.press('Take over what is sound');
+    await room.until('not there', async () => (await room.text('.crew-grid')).includes('Stoker'));
+    await room.press('Save table');
+    const out = await readFile(await room.download('.csv'), 'utf8');
+    expect(out).toContain('Waist (cm)');
+    expect(out).toMatch(/Mate,unknown,2026-11-20,,,83,101,27,80/);
+    await room.press('Measuring forms');
+    await room.press('Print forms');
+    expect(await room.text('.form-sheet')).toContain('Crotch depth *');
+  });
+});
+
+describe('size charts', () => {
+  it('are copied to be changed, brought in from a table, and offered at Measure', async () => {
+    await room.visit('/own/sizes');
+    await room.press('Bring in a table');
+    await (
+      await room.find('[aria-label="Chart file"]')
+    ).sendKeys(
+      await file('House sizes.csv', 'Size,Waist,Hip,Body rise,Inside leg\nS,70,94,26,78\nM,78,102,27,78\nL,wide,,,\n'),
+    );
+    expect(await room.text('[data-testid="findings"]')).toContain('2 sizes can be taken over');
+    await room.press('Take over what is sound');
+    await room.until('not there', async () => (await room.text('.crew-grid')).includes('102.0'));
+    await editCell('1', 'hip', '103');
+    await room.until('not changed', async () => (await cell('1', 'hip')) === '103.0');
+    await room.press('Undo');
+    await room.until('not undone', async () => (await cell('1', 'hip')) === '102.0');
+  });
+});
+
+describe('merging a workbook', () => {
+  it('asks about what differs, keeps both sides, and can be undone', async () => {
+    await room.visit('/demo');
+    await room.press('Reset demo');
+    await room.find('.shelf li');
+    await room.press('Save workbook');
+    const book = await readFile(await room.download('.upstride.json'), 'utf8');
+    const theirs = book.replace('"waist": 1120', '"waist": 1130');
+    expect(theirs).not.toBe(book);
+    await (await room.find('[aria-label="Workbook file"]')).sendKeys(await file('theirs.json', theirs));
+    expect(await room.text('.conflicts')).toMatch(/Cook, measured 2026-05-07\s+Differs in waist/);
+    await room.press('Merge');
+    await room.until('not told', async () => (await room.text('.MuiSnackbar-root')).includes('1 decided'));
+    await room.visit('/demo/person/cook/history');
+    await room.find('[data-set]');
+    expect((await room.driver.findElements({ css: '[data-set]' })).length).toBe(3);
+  });
+});
