@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { computeDraft } from '../core/chain/index.js';
 import { readOrder } from './order.js';
 
 const run = promisify(execFile);
@@ -141,6 +142,24 @@ describe('reading an order', () => {
         },
       },
     });
+  });
+  it('takes a fit class and the stretch of the cloth, and the outseam in the place of the inseam', () => {
+    const { waist, hip, crotchDepth } = FULL.measurements;
+    const read = readOrder({
+      measurements: { unit: 'cm', waist, hip, crotchDepth, outseam: 106 },
+      settings: { fitClass: 'knit', stretch: 0.5 },
+    });
+    expect(read).toMatchObject({ ok: true, value: { input: { fit: { fitClass: 'knit', stretch: 0.5 } } } });
+    const drafted = read.ok && computeDraft(read.value.input);
+    expect(drafted && drafted.ok && drafted.value.worked.ledger.get('inseam')).toMatchObject({
+      source: 'estimate',
+      value: 1060 - 272,
+    });
+    expect(drafted && drafted.ok && drafted.value.worked.ledger.get('hipEase')?.value).toBeCloseTo(-50, 9);
+    expect(refusals({ measurements: FULL.measurements, settings: { fitClass: 'tight', stretch: 40 } })).toEqual([
+      'fitClass',
+      'stretch',
+    ]);
   });
   it('names every field that is wrong', () => {
     const four = FULL.measurements;

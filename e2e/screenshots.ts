@@ -34,6 +34,20 @@ await theme('light');
 await picture('welcome', '/', '.welcome svg');
 await picture('keep', '/demo', '.shelf .picture');
 await picture('measure', '/demo/draft/ticket-plain/measure', '.doubt');
+await picture('measure-single', '/demo/draft/cellist-dress/measure', '.body-figure', async () => {
+  await (await room.find('#measure-backRise')).click();
+  await room.press('One at a time');
+});
+await picture('pair', '/demo/draft/cook-copy/measure', '.body-figure', async () => {
+  await (await room.find('#pair-wholeThigh')).click();
+});
+await picture('newer-set', '/demo/draft/rigger-work/measure', '.body-figure', async () => {
+  await room.press('What would change');
+});
+await picture('crew', '/demo/crew', '.MuiDataGrid-row');
+await picture('history', '/demo/person/lead-puppeteer/history', '.figure-chart path');
+await picture('sizes', '/demo/sizes', '.MuiDataGrid-row');
+await theme('light');
 await picture('choose', '/demo/draft/rigger-work/choose', '.choice');
 await picture('draft', '/demo/draft/cellist-dress/draft', '[data-handle="back.crotch"]');
 await picture('draft-checks', '/demo/draft/puppeteer-black/draft', '.gauge', async () => {

@@ -8,6 +8,7 @@ import { compareSets, measurementLabel } from '../../core/measure/index.js';
 import { formatFigure, type Tape } from '../../core/units/index.js';
 import { pathData } from '../../formats/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { signedFigure } from '../shared/signed.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { moveToSet } from '../store/work-store.js';
 import { useMeasuring } from './measuring-store.js';
@@ -46,9 +47,6 @@ function Overlay({ now, then }: { now: Draft; then: Draft }) {
   );
 }
 
-const signed = (mm: number, tape: Tape): string =>
-  withFractions(`${mm >= 0 ? '+' : '−'}${formatFigure(Math.abs(mm), tape)}`);
-
 interface ChangeRow {
   readonly name: string;
   readonly label: string;
@@ -78,7 +76,7 @@ function ChangeTable({ caption, rows, tape }: { caption: string; rows: readonly 
             <th scope="row">{row.label}</th>
             <td>{show(row.before)}</td>
             <td>{show(row.after)}</td>
-            <td>{row.by === undefined ? '' : signed(row.by, tape)}</td>
+            <td>{row.by === undefined ? '' : signedFigure(row.by, tape)}</td>
           </tr>
         ))}
       </tbody>

@@ -3,8 +3,9 @@ import { valuesOf } from '../../core/kept/index.js';
 import { measurementLabel, whatRulesGive, type MeasurementId } from '../../core/measure/index.js';
 import { bodyOf } from '../../core/chain/index.js';
 import { inputOf } from '../../core/kept/index.js';
-import { formatFigure, formatLength } from '../../core/units/index.js';
+import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { signedFigure } from '../shared/signed.js';
 import { useChange, useCurrentSet, useTape, useWork } from '../store/work-context.js';
 import { adoptRule } from '../store/work-store.js';
 
@@ -36,9 +37,7 @@ export function RulesList({ id }: { id: MeasurementId }) {
                 : withFractions(show(mm))}
             </td>
             <td className="number">
-              {measured !== undefined &&
-                mm !== undefined &&
-                withFractions(`${mm >= measured ? '+' : '−'}${formatFigure(Math.abs(mm - measured), tape)}`)}
+              {measured !== undefined && mm !== undefined && signedFigure(mm - measured, tape)}
               {measured === undefined &&
                 mm !== undefined &&
                 (rule.ruleId === inUse ? (

@@ -10,6 +10,7 @@ import {
 } from '../../core/measure/index.js';
 import { formatFigure } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { signedFigure } from '../shared/signed.js';
 import { useShelf } from '../store/queries.js';
 import { useChange, useCurrentSet, useTape, useWork } from '../store/work-context.js';
 import { changeSet, takeSize } from '../store/work-store.js';
@@ -75,11 +76,7 @@ export function SizePick({ room }: { room: RoomId }) {
               <th scope="row">{measurementLabel(r.id)}</th>
               <td>{withFractions(formatFigure(r.before ?? 0, tape))}</td>
               <td>{r.after === undefined ? '–' : withFractions(formatFigure(r.after, tape))}</td>
-              <td>
-                {r.by === undefined
-                  ? ''
-                  : withFractions(`${r.by >= 0 ? '+' : '−'}${formatFigure(Math.abs(r.by), tape)}`)}
-              </td>
+              <td>{r.by === undefined ? '' : signedFigure(r.by, tape)}</td>
             </tr>
           ))}
         </tbody>

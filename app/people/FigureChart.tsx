@@ -2,6 +2,8 @@ import ApexCharts from 'apexcharts';
 import { useEffect, useRef } from 'react';
 import { formatFigure, fromMm, type Tape } from '../../core/units/index.js';
 
+import { signedPercent } from '../shared/signed.js';
+
 /** One figure of a person at the dates it was taken, in mm. */
 export interface FigurePoint {
   readonly date: string;
@@ -14,8 +16,7 @@ const ink = (name: string): string => getComputedStyle(document.documentElement)
 export function changeWords(points: readonly FigurePoint[], at: number): string {
   const [first, here] = [points[0], points[at]];
   if (!first || !here || at === 0) return '';
-  const share = (here.mm / first.mm - 1) * 100;
-  return `${share >= 0 ? '+' : '−'}${Math.abs(share).toFixed(1)} %`;
+  return signedPercent(here.mm / first.mm - 1);
 }
 
 /** A figure over time as a chart; the same figures stand in the table beside it. */
@@ -80,4 +81,50 @@ export function FigureChart({
     };
   }, [points, label, tape, dark]);
   return <div ref={place} role="img" aria-label={`${label} over time`} className="figure-chart" />;
+}
+
+/** How far one set lies from another, figure by figure, in per cent. */
+export interface ShareBar {
+  readonly label: string;
+  readonly share: number;
+}
+
+/** The differences between two sets as bars, in per cent; the same figures stand in the table beside it. */
+export function ShareChart({ bars, label, dark }: { bars: readonly ShareBar[]; label: string; dark: boolean }) {
+  const place = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const element = place.current;
+    if (!element) return undefined;
+    const percents = bars.map((b) => Math.round(b.share * 1000) / 10);
+    const most = Math.max(1, ...percents.map(Math.abs)) * 1.35;
+    const chart = new ApexCharts(element, {
+      chart: {
+        type: 'bar',
+        height: 60 + 26 * bars.length,
+        toolbar: { show: false },
+        animations: { enabled: false },
+        fontFamily: 'inherit',
+        background: 'transparent',
+        foreColor: ink('--quiet'),
+      },
+      theme: { mode: dark ? 'dark' : 'light' },
+      colors: [ink('--act')],
+      plotOptions: { bar: { horizontal: true, barHeight: '55%', dataLabels: { position: 'top' } } },
+      grid: { borderColor: ink('--rule') },
+      dataLabels: {
+        enabled: true,
+        offsetX: 30,
+        style: { colors: [ink('--text')], fontSize: '12px', fontWeight: 400 },
+        formatter: (v: number) => signedPercent(v / 100),
+      },
+      series: [{ name: label, data: bars.map((b, i) => ({ x: b.label, y: percents[i] ?? 0 })) }],
+      xaxis: { min: -most, max: most, labels: { formatter: (v: string) => `${Number(v).toFixed(0)} %` } },
+      tooltip: { enabled: false },
+    });
+    void chart.render();
+    return () => {
+      chart.destroy();
+    };
+  }, [bars, label, dark]);
+  return <div ref={place} role="img" aria-label={label} className="share-chart" />;
 }

@@ -8,6 +8,7 @@ import {
   measurementLabel,
   nearestSizes,
   SHIPPED_CHARTS,
+  type Measured,
   type MeasurementId,
   type SizeChart,
 } from '../../core/measure/index.js';
@@ -15,13 +16,16 @@ import { formatFigure, tapeFor, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { Opening } from '../shared/Opening.js';
 import { PageNav } from '../shared/PageNav.js';
+import { signedFigure, signedPercent } from '../shared/signed.js';
 import { contentOf, useShelfActs } from '../shared/shelf-acts.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf, type RoomId } from '../store/rooms.js';
 import { changeAct } from '../store/shelf-history.js';
 import { useMode } from '../shared/theme-mode.js';
-import { FigureChart, type FigurePoint } from './FigureChart.js';
+import { FigureChart, ShareChart, type FigurePoint } from './FigureChart.js';
+
+const NOTHING: Measured = {};
 
 const SOURCE_WORDS: Readonly<Record<MeasurementSet['source'], string>> = {
   body: 'from the body',
@@ -30,9 +34,6 @@ const SOURCE_WORDS: Readonly<Record<MeasurementSet['source'], string>> = {
 };
 
 const setName = (set: MeasurementSet): string => `${set.date}, ${SOURCE_WORDS[set.source]}`;
-const share = (s: number | undefined): string =>
-  s === undefined ? '' : `${s >= 0 ? '+' : '−'}${Math.abs(s * 100).toFixed(1)} %`;
-
 /** The figures of a person in mm at every date they were taken from the body, oldest first. */
 function historyOf(person: Person, id: MeasurementId): FigurePoint[] {
   return newestFirst(person)
@@ -75,6 +76,23 @@ function Picker({
   );
 }
 
+/** How far the figures of two sets lie apart, as bars. */
+function Shares({ before, after }: { before: Measured; after: Measured }) {
+  const dark = useMode(usePreferences((p) => p.theme)) === 'dark';
+  const bars = useMemo(
+    () =>
+      compareSets(before, after).flatMap((row) =>
+        row.share === undefined ? [] : [{ label: measurementLabel(row.id), share: row.share }],
+      ),
+    [before, after],
+  );
+  return bars.length === 0 ? (
+    <p className="quiet">They share no figure.</p>
+  ) : (
+    <ShareChart bars={bars} label="Differences in per cent" dark={dark} />
+  );
+}
+
 function Comparison({ person, tape, charts }: { person: Person; tape: Tape; charts: readonly SizeChart[] }) {
   const sets = newestFirst(person);
   const [first, second] = sets;
@@ -90,7 +108,7 @@ function Comparison({ person, tape, charts }: { person: Person; tape: Tape; char
   const chart = charts.find((c) => beforeId === `chart ${c.id}`);
   const near = chart && nearestSizes(chart, valuesOf(after))[0];
   const set = sets.find((s) => beforeId === `set ${s.id}`);
-  const before = near ? near.size.values : set ? valuesOf(set) : {};
+  const before = near ? near.size.values : set ? valuesOf(set) : NOTHING;
   const rows = compareSets(before, valuesOf(after));
   const show = (mm: number | undefined): string => (mm === undefined ? '–' : withFractions(formatFigure(mm, tape)));
   return (
@@ -110,32 +128,31 @@ function Comparison({ person, tape, charts }: { person: Person; tape: Tape; char
           The nearest size of “{chart.name}” is <strong>{near.size.name}</strong>.
         </p>
       )}
-      <table className="figures compare" aria-label="Figures of both">
-        <thead>
-          <tr>
-            <th scope="col">{tape.unit}</th>
-            <th scope="col">{near ? `Size ${near.size.name}` : (set?.date ?? '')}</th>
-            <th scope="col">{after.date}</th>
-            <th scope="col">Differs</th>
-            <th scope="col">Per cent</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.id} data-compare={row.id}>
-              <th scope="row">{measurementLabel(row.id)}</th>
-              <td>{show(row.before)}</td>
-              <td>{show(row.after)}</td>
-              <td>
-                {row.by === undefined
-                  ? ''
-                  : withFractions(`${row.by >= 0 ? '+' : '−'}${formatFigure(Math.abs(row.by), tape)}`)}
-              </td>
-              <td>{share(row.share)}</td>
+      <div className="comparison">
+        <table className="figures compare" aria-label="Figures of both">
+          <thead>
+            <tr>
+              <th scope="col">{tape.unit}</th>
+              <th scope="col">{near ? `Size ${near.size.name}` : (set?.date ?? '')}</th>
+              <th scope="col">{after.date}</th>
+              <th scope="col">Differs</th>
+              <th scope="col">Per cent</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.id} data-compare={row.id}>
+                <th scope="row">{measurementLabel(row.id)}</th>
+                <td>{show(row.before)}</td>
+                <td>{show(row.after)}</td>
+                <td>{row.by === undefined ? '' : signedFigure(row.by, tape)}</td>
+                <td>{row.share === undefined ? '' : signedPercent(row.share)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <Shares before={before} after={valuesOf(after)} />
+      </div>
     </section>
   );
 }

@@ -16,6 +16,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Delete on a handle', 'Give its figures back to the sheet'],
   ['Escape', 'Give up a drag, give back a field'],
   ['Arrows, + − 0 on the board', 'Move, zoom, show all'],
+  ['Enter in a measurement', 'On to the next one'],
+  ['Enter, Ctrl V in the crew', 'Change a cell; paste rows from a spreadsheet'],
   ['Arrows in a field', 'A step of the tape up or down; with Shift a fine one'],
 ];
 
