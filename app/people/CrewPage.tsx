@@ -7,7 +7,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { newPerson, type Person } from '../../core/kept/index.js';
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
 import type { Unit } from '../../core/units/index.js';
-import { writePeople } from '../../formats/csv/index.js';
+import { columnOf, writePeople } from '../../formats/csv/index.js';
 import { Opening } from '../shared/Opening.js';
 import { PageNav } from '../shared/PageNav.js';
 import { saveFile } from '../shared/save-file.js';
@@ -33,6 +33,12 @@ import { ImportPeople } from './ImportPeople.js';
 
 const newId = (): string => crypto.randomUUID();
 const MOST_TOLD = 6;
+/** More people than these do not fit into an address; the forms are then for everybody. */
+const MOST_IN_ADDRESS = 200;
+
+/** True where a pasted row names columns and holds no figures: it was copied along with its table. */
+const isHeader = (row: readonly string[] | undefined): boolean =>
+  row !== undefined && row.length > 1 && row.every((cell) => cell.trim() === '' || columnOf(cell).meaning !== 'ignore');
 
 /** The whole crew: everybody's current figures in one table, to edit in place, paste into, filter, print and export. */
 export function CrewPage() {
@@ -87,7 +93,8 @@ export function CrewPage() {
     if (!(event.target instanceof HTMLElement) || event.target instanceof HTMLInputElement) return;
     const field = event.target.closest<HTMLElement>('[role=gridcell]')?.dataset['field'];
     const id = event.target.closest<HTMLElement>('[role=row]')?.dataset['id'];
-    const cells = cellsOf(event.clipboardData.getData('text/plain'));
+    const pasted = cellsOf(event.clipboardData.getData('text/plain'));
+    const cells = isHeader(pasted[0]) ? pasted.slice(1) : pasted;
     const from = { line: shown.findIndex((l) => l.id === id), column: WRITABLE.indexOf(field as CrewField) };
     if (cells.length === 0 || from.line === -1 || from.column === -1) return;
     event.preventDefault();
@@ -215,7 +222,7 @@ export function CrewPage() {
         <Button
           variant="outlined"
           component={Link}
-          to={`/${room}/forms?unit=${unit}${chosen.length > 0 ? `&people=${formIds}` : ''}`}
+          to={`/${room}/forms?unit=${unit}${chosen.length > 0 && chosen.length <= MOST_IN_ADDRESS ? `&people=${formIds}` : ''}`}
         >
           Measuring forms
         </Button>

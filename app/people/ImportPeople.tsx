@@ -187,7 +187,14 @@ export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: Import
               aria-label="Reading the table"
               sx={{ flex: 1, minWidth: 120 }}
             />
-            <Button onClick={stop}>Stop</Button>
+            <Button
+              onClick={() => {
+                stop();
+                setPreview(undefined);
+              }}
+            >
+              Stop
+            </Button>
           </div>
         )}
         {findings && (

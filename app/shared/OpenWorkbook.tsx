@@ -4,7 +4,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Conflict, Merge, Side, WorkbookContent } from '../../core/kept/index.js';
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
 import { openBook, type OpeningBook } from '../store/open-book.js';
@@ -18,6 +18,9 @@ interface OpenWorkbookProps {
   /** Hears why a file was refused, in a sentence; nothing once another file is chosen. */
   readonly onRefuse: (sentence: string | undefined) => void;
 }
+
+/** A file that is read faster than this shows no progress. */
+const SLOW_MS = 350;
 
 const SIDES: Readonly<Record<Conflict['kind'], readonly (readonly [Side, string])[]>> = {
   set: [
@@ -98,6 +101,13 @@ export function OpenWorkbook({ label, size = 'small', here, onMerged, onRefuse }
   const file = useRef<HTMLInputElement>(null);
   const job = useRef<OpeningBook>(undefined);
   const [progress, setProgress] = useState<number>();
+  const [slow, setSlow] = useState(false);
+  const reading = progress !== undefined;
+  useEffect(() => {
+    if (!reading) return undefined;
+    const timer = setTimeout(() => setSlow(true), SLOW_MS);
+    return () => clearTimeout(timer);
+  }, [reading]);
   const [merge, setMerge] = useState<Merge>();
   const [decisions, setDecisions] = useState<ReadonlyMap<string, Side>>(new Map());
 
@@ -105,6 +115,7 @@ export function OpenWorkbook({ label, size = 'small', here, onMerged, onRefuse }
     job.current?.stop();
     job.current = undefined;
     setProgress(undefined);
+    setSlow(false);
     setMerge(undefined);
     setDecisions(new Map());
   };
@@ -124,6 +135,7 @@ export function OpenWorkbook({ label, size = 'small', here, onMerged, onRefuse }
       const asked = await started.asked;
       if (job.current !== started) return;
       setProgress(undefined);
+      setSlow(false);
       if (!asked.ok) {
         close();
         onRefuse(`${asked.sentence} Nothing was changed.`);
@@ -151,7 +163,7 @@ export function OpenWorkbook({ label, size = 'small', here, onMerged, onRefuse }
           event.target.value = '';
         }}
       />
-      <Dialog open={progress !== undefined} aria-label="Reading the workbook" fullWidth maxWidth="xs">
+      <Dialog open={reading && slow} aria-label="Reading the workbook" fullWidth maxWidth="xs">
         <DialogContent>
           <p>Reading the workbook …</p>
           <LinearProgress variant="determinate" value={progress ?? 0} aria-label="Reading the workbook" />
