@@ -12,6 +12,7 @@ const stages = [
   'older',
   'workbook',
   'kept',
+  'demo',
 ];
 
 const downhill = stages

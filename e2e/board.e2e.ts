@@ -138,7 +138,7 @@ describe('on the board', () => {
     await room.press('Show all');
     expect(await place()).toBeCloseTo(shown, 0);
     await room.press('What is shown');
-    await room.driver.findElement({ xpath: '//li[contains(., "Crease on crease")]' }).click();
+    await (await room.at('//li[contains(., "Crease on crease")]')).click();
     await room.keys(Key.ESCAPE);
     const middle = async (edge: string): Promise<number> => {
       const box = await (await room.find(`[data-edge="${edge}"]`)).getRect();
@@ -149,7 +149,7 @@ describe('on the board', () => {
       async () => Math.abs((await middle('front.hem')) - (await middle('back.hem'))) < 2,
     );
     await room.press('What is shown');
-    await room.driver.findElement({ xpath: '//li[contains(., "Side seams together")]' }).click();
+    await (await room.at('//li[contains(., "Side seams together")]')).click();
     await room.keys(Key.ESCAPE);
   });
 });
@@ -259,7 +259,7 @@ describe('bad input', () => {
   it('leaves what is missing open, and says so', async () => {
     await room.visit('/demo');
     await room.find('.shelf li');
-    await room.driver.findElement({ xpath: '//li[contains(., "Apprentice")]//button' }).click();
+    await (await room.at('//li[contains(., "Apprentice")]//button')).click();
     await room.look('Pieces');
     expect(await room.text('.board-empty')).toContain('Missing: 1');
     await room.enter('Inseam', '52');

@@ -111,7 +111,7 @@ describe('from four measurements to paper', () => {
     const file = await room.download('.upstride.json');
     await room.press('Clear workroom');
     await room.until('the shelf is not empty', async () => !(await room.has('.shelf li')));
-    await (await room.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
+    await (await room.find('input[type=file]')).sendKeys(file);
     await (await room.find('.shelf a.name')).click();
     expect(await room.edge('back.rise')).toBe(rise);
     expect(await room.text('.whose')).toBe('Stand-in');

@@ -108,7 +108,7 @@ describe('sets of measurements', () => {
     await room.press('Change to 84.0 cm');
     await room.until('the doubt stays', async () => !(await room.has('[data-doubt]')));
     expect(await room.valueOf('Waist')).toBe('84');
-    await (await room.driver.findElement({ xpath: '//summary[.="About this set"]' })).click();
+    await (await room.at('//summary[.="About this set"]')).click();
     expect(await room.text('aside')).toContain('Waist was 48.0 cm');
     await room.saved();
     await room.visit('/demo/crew');
@@ -122,7 +122,7 @@ describe('sets of measurements', () => {
     await room.enter('Waist', '80');
     expect(await room.text('.head')).not.toContain('newer set');
     await room.saved();
-    await (await room.driver.findElement({ linkText: 'History and comparison' })).click();
+    await (await room.at('//a[.="History and comparison"]')).click();
     await room.find('.figure-chart svg path');
     expect((await room.driver.findElements({ css: '[data-set]' })).length).toBe(2);
     expect(await room.text('.figure-chart')).toContain('+2.6 %');

@@ -38,6 +38,11 @@ export class RoomPage {
     return this.driver.wait(until.elementLocated(By.css(css)), WAIT, `nothing matches ${css}`);
   }
 
+  /** What stands at an xpath, once it is there. */
+  at(xpath: string): Promise<WebElement> {
+    return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `nothing at ${xpath}`);
+  }
+
   async has(css: string): Promise<boolean> {
     return (await this.driver.findElements(By.css(css))).length > 0;
   }

@@ -50,7 +50,7 @@ describe('the shelf', () => {
     const before = await names();
     const file = join(await mkdtemp(join(tmpdir(), 'upstride-')), name);
     await writeFile(file, text);
-    await (await room.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
+    await (await room.find('input[type=file]')).sendKeys(file);
     await room.until(`no word of ${part}`, async () => (await room.text('.problem')).includes(part));
     expect(await room.text('.problem')).toContain('Nothing was changed');
     expect(await names()).toEqual(before);

@@ -34,7 +34,7 @@ describe('choosing', () => {
     await room.goTo('draft');
     expect(await room.text('.notes')).toContain('to true the seams');
     await room.goTo('choose');
-    const rule = await room.driver.findElement({ xpath: '//label[contains(., "True the seams")]' });
+    const rule = await room.at('//label[contains(., "True the seams")]');
     await rule.click();
     await room.until(
       'the walk stays in band',

@@ -1,5 +1,3 @@
-import FormControl from '@mui/material/FormControl';
-import NativeSelect from '@mui/material/NativeSelect';
 import { memo, useCallback, useId } from 'react';
 import {
   lineLabel,
@@ -67,22 +65,21 @@ const Line = memo(function Line({ name, label, value, source, sum, unit, problem
         />
       )}
       {kind === 'place' && (
-        <FormControl size="small">
-          <NativeSelect
-            inputProps={{ id }}
-            value={typeof value === 'number' ? 'hand' : value}
-            onChange={(event) => {
-              put(event.target.value as DartPlace);
-            }}
-          >
-            {PLACES.map(([place, words]) => (
-              <option key={place} value={place}>
-                {words}
-              </option>
-            ))}
-            {typeof value === 'number' && <option value="hand">As placed</option>}
-          </NativeSelect>
-        </FormControl>
+        <select
+          id={id}
+          className="text-field"
+          value={typeof value === 'number' ? 'hand' : value}
+          onChange={(event) => {
+            put(event.target.value as DartPlace);
+          }}
+        >
+          {PLACES.map(([place, words]) => (
+            <option key={place} value={place}>
+              {words}
+            </option>
+          ))}
+          {typeof value === 'number' && <option value="hand">As placed</option>}
+        </select>
       )}
       <SourceMark source={source} label={label} onGiveBack={back} />
       {problem !== undefined && kind !== 'length' && <p className="problem">{problem}</p>}

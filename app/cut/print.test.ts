@@ -1,6 +1,7 @@
+import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
 import { computeDraft } from '../../core/chain/index.js';
-import { DEMO_WORKBOOK, inputOf, type Work } from '../../core/kept/index.js';
+import { inputOf, type Work } from '../../core/kept/index.js';
 import { TAPES } from '../../core/units/index.js';
 import { DRAW_ALL } from '../../formats/index.js';
 import { printDrawing, printHead } from './print.js';

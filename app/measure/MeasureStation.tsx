@@ -2,13 +2,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { ReactNode } from 'react';
 import { newerSet, setOf, valuesOf } from '../../core/kept/index.js';
-import {
-  EMPTY_PAIR,
-  measurementLabel,
-  MEASUREMENTS,
-  PAIR_FIGURES,
-  type FinishedPair,
-} from '../../core/measure/index.js';
+import { EMPTY_PAIR, howTaken, measurementLabel, PAIR_FIGURES, type FinishedPair } from '../../core/measure/index.js';
 import { PiecePicture } from '../shared/PiecePicture.js';
 import { usePreferences } from '../store/preferences.js';
 import type { RoomId } from '../store/rooms.js';
@@ -32,7 +26,7 @@ function DrawnFigure() {
   const set = setOf(work);
   const pair = set.source === 'pair';
   const label = pair ? PAIR_FIGURES[pairInHand].label : measurementLabel(inHand);
-  const how = pair ? PAIR_FIGURES[pairInHand].how : MEASUREMENTS.get(inHand)?.how;
+  const how = pair ? PAIR_FIGURES[pairInHand].how : howTaken(inHand).how;
   return (
     <>
       {pair ? (

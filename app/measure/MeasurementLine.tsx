@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { bodyOf } from '../../core/chain/index.js';
 import { inputOf, valuesOf } from '../../core/kept/index.js';
-import { figuresOf, MEASUREMENTS, type Known, type MeasurementId } from '../../core/measure/index.js';
+import { figuresOf, howTaken, MEASUREMENTS, type Known, type MeasurementId } from '../../core/measure/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatFigure, formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
@@ -59,6 +59,7 @@ export function MeasurementLine({ id, onNext }: { id: MeasurementId; onNext: () 
   const estimate = useEstimate(id);
   const [open, setOpen] = useState(false);
   if (!info) return null;
+  const taking = howTaken(id);
   return (
     <div
       className="line"
@@ -75,15 +76,15 @@ export function MeasurementLine({ id, onNext }: { id: MeasurementId; onNext: () 
       <MeasurementField id={id} onNext={onNext} />
       <SourceMark source={estimate ? 'estimate' : 'measured'} label={info.label} />
       <div className="sum" id={`measure-${id}-how`}>
-        {open ? info.how : estimate && withFractions(estimate.sum)}
+        {open ? taking.how : estimate && withFractions(estimate.sum)}
       </div>
       {open && (
         <div className="in-hand">
           <p>
-            <strong>Usual mistake:</strong> {info.mistake}
+            <strong>Usual mistake:</strong> {taking.mistake}
           </p>
           <p>
-            <strong>What it sharpens:</strong> {info.sharpens}
+            <strong>What it sharpens:</strong> {taking.sharpens}
           </p>
           <RulesList id={id} />
         </div>

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { valuesOf } from '../../core/kept/index.js';
-import { MEASUREMENTS, REQUIRED_IDS, type MeasurementId } from '../../core/measure/index.js';
+import { howTaken, MEASUREMENTS, REQUIRED_IDS, type MeasurementId } from '../../core/measure/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { useCurrentSet } from '../store/work-context.js';
 import { MeasurementField, useEstimate } from './MeasurementLine.js';
@@ -25,6 +25,7 @@ export function OneAtATime({ order }: { order: readonly MeasurementId[] }) {
     }, 0);
   };
   if (!info) return null;
+  const taking = howTaken(id);
   return (
     <section className="one-at-a-time" aria-label="One at a time">
       <p className="quiet">
@@ -65,12 +66,12 @@ export function OneAtATime({ order }: { order: readonly MeasurementId[] }) {
           Next
         </Button>
       </div>
-      <p id={`measure-${id}-how`}>{info.how}</p>
+      <p id={`measure-${id}-how`}>{taking.how}</p>
       <p>
-        <strong>Usual mistake:</strong> {info.mistake}
+        <strong>Usual mistake:</strong> {taking.mistake}
       </p>
       <p>
-        <strong>What it sharpens:</strong> {info.sharpens}
+        <strong>What it sharpens:</strong> {taking.sharpens}
       </p>
       <RulesList id={id} />
     </section>

@@ -4,7 +4,7 @@ import Switch from '@mui/material/Switch';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { MeasurementSet, Person } from '../../core/kept/index.js';
-import { MEASUREMENTS, REQUIRED_IDS, ROUND_THE_BODY, type MeasurementId } from '../../core/measure/index.js';
+import { howTaken, MEASUREMENTS, REQUIRED_IDS, ROUND_THE_BODY, type MeasurementId } from '../../core/measure/index.js';
 import { formatFigure, tapeFor, type Unit } from '../../core/units/index.js';
 import { BodyFigure } from '../body/BodyFigure.js';
 import { withFractions } from '../shared/fractions.js';
@@ -63,7 +63,7 @@ function Form({ person, set, unit }: FormProps) {
                 <tr key={id}>
                   <th scope="row">
                     <strong>{info?.label}</strong>
-                    {isRequired(id) && ' *'} <span className="quiet">{info?.how}</span>
+                    {isRequired(id) && ' *'} <span className="quiet">{howTaken(id).how}</span>
                   </th>
                   <td>{mm === undefined ? '________' : withFractions(formatFigure(mm, tape))}</td>
                 </tr>

@@ -1,5 +1,6 @@
+import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
-import { DEMO_WORKBOOK, newPerson, type Person } from '../../core/kept/index.js';
+import { newPerson, type Person } from '../../core/kept/index.js';
 import { cellsOf, crewLine, crewShown, currentSet, pasteCells, writeCell, type CrewField } from './crew-rows.js';
 
 const now = new Date('2026-11-23T10:00:00Z');

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { MEASUREMENTS } from '../../core/measure/index.js';
@@ -8,33 +8,43 @@ import { Board } from '../board/Board.js';
 import { useBoard } from '../board/board-store.js';
 import { CheckTape } from '../board/CheckTape.js';
 import { DraftBench } from '../board/DraftBench.js';
-import { ChooseBench } from '../choose/ChooseBench.js';
 import type { Autosave } from '../store/autosave.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import type { RoomId } from '../store/rooms.js';
 import type { OpenWork } from '../store/work-store.js';
-import { FindDialog, type Findable } from './FindDialog.js';
+import type { Findable } from './FindDialog.js';
 import { Head } from './Head.js';
-import { KeysDialog } from './KeysDialog.js';
 import { STATIONS, type StationId } from './stations.js';
 import { Walk } from './Walk.js';
 
 const MeasureStation = lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation })));
 const CutStation = lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation })));
 
-const BENCHES: Record<Exclude<StationId, 'cut' | 'measure'>, () => React.JSX.Element> = {
+const ChooseBench = lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench })));
+const FindDialog = lazy(() => import('./FindDialog.js').then((m) => ({ default: m.FindDialog })));
+const KeysDialog = lazy(() => import('./KeysDialog.js').then((m) => ({ default: m.KeysDialog })));
+
+const BENCHES: Record<Exclude<StationId, 'cut' | 'measure'>, ComponentType> = {
   choose: ChooseBench,
   draft: DraftBench,
 };
 
+/** How often, and how long apart in ms, a line is looked for that is still being laid out. */
+const LOOKS = 40;
+const LOOK_MS = 50;
+
 /** Puts the cursor into a line of the bench, opening its group first where it lies in one. */
-function focusOn(name: string): void {
-  const field = (): HTMLInputElement | null => document.querySelector(`[data-line="${name}"] input`);
-  if (!field()) document.querySelectorAll('.bench details').forEach((group) => group.setAttribute('open', ''));
-  window.setTimeout(() => {
-    field()?.focus();
-  }, 60);
+function focusOn(name: string, looks = LOOKS): void {
+  const field = document.querySelector<HTMLInputElement>(`[data-line="${name}"] input`);
+  if (!field) document.querySelectorAll('.bench details').forEach((group) => group.setAttribute('open', ''));
+  window.setTimeout(
+    () => {
+      if (field) field.focus();
+      else if (looks > 0) focusOn(name, looks - 1);
+    },
+    field ? 0 : LOOK_MS,
+  );
 }
 
 interface RoomProps {
@@ -160,7 +170,9 @@ export function Room({ room, draftId, pathOf, station, autosave, open, onReload 
           <Board handles={station === 'draft'} cutShown={false} />
           {benchOpen && (
             <aside className="bench" aria-label={STATIONS.find((s) => s.id === station)?.label}>
-              <Bench />
+              <Suspense fallback={<p className="quiet">Laying out the bench …</p>}>
+                <Bench />
+              </Suspense>
             </aside>
           )}
         </>
@@ -189,21 +201,23 @@ export function Room({ room, draftId, pathOf, station, autosave, open, onReload 
           )}
         </div>
       )}
-      {dialog === 'find' && (
-        <FindDialog
-          all={findable()}
-          onClose={() => {
-            setDialog(undefined);
-          }}
-        />
-      )}
-      {dialog === 'keys' && (
-        <KeysDialog
-          onClose={() => {
-            setDialog(undefined);
-          }}
-        />
-      )}
+      <Suspense fallback={undefined}>
+        {dialog === 'find' && (
+          <FindDialog
+            all={findable()}
+            onClose={() => {
+              setDialog(undefined);
+            }}
+          />
+        )}
+        {dialog === 'keys' && (
+          <KeysDialog
+            onClose={() => {
+              setDialog(undefined);
+            }}
+          />
+        )}
+      </Suspense>
     </div>
   );
 }

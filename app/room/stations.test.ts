@@ -1,5 +1,6 @@
+import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
-import { DEMO_WORKBOOK, type Work } from '../../core/kept/index.js';
+import { type Work } from '../../core/kept/index.js';
 import { openWork, setByHand } from '../store/work-store.js';
 import { STATIONS, stationOf, stationStates } from './stations.js';
 

@@ -1,9 +1,10 @@
+import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { openDB } from 'idb';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it, beforeEach, vi } from 'vitest';
-import { DEMO_WORKBOOK, newDraft, newPerson } from '../../core/kept/index.js';
+import { newDraft, newPerson } from '../../core/kept/index.js';
 
 const now = new Date('2026-11-23T10:00:00Z');
 let n = 0;

@@ -1,12 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
-import {
-  DEMO_WORKBOOK,
-  type KeptChart,
-  type KeptDraft,
-  type Person,
-  type Work,
-  type WorkbookContent,
-} from '../../core/kept/index.js';
+import { type KeptChart, type KeptDraft, type Person, type Work, type WorkbookContent } from '../../core/kept/index.js';
 import { draftFrom1, personFrom1 } from '../../core/older/index.js';
 import type { RoomId } from './rooms.js';
 import { knock } from './windows.js';
@@ -133,14 +126,14 @@ async function change(room: RoomId, { put = {}, remove = {} }: ShelfChange, clea
 /** Reads a whole room. The demo room is filled with the demo workbook when it is first entered. */
 export async function readShelf(room: RoomId): Promise<Shelf> {
   const db = await database(room);
-  if (room === 'demo' && (await db.get('meta', 'filled')) === undefined)
-    await change(room, { put: DEMO_WORKBOOK }, true);
+  if (room === 'demo' && (await db.get('meta', 'filled')) === undefined) await resetDemo();
   const [people, drafts, charts] = await Promise.all([db.getAll('people'), db.getAll('drafts'), db.getAll('charts')]);
   return { people, drafts, charts };
 }
 
 /** Puts the demo room back as it came. */
-export const resetDemo = (): Promise<void> => change('demo', { put: DEMO_WORKBOOK }, true);
+export const resetDemo = async (): Promise<void> =>
+  change('demo', { put: (await import('../../core/demo/index.js')).DEMO_WORKBOOK }, true);
 
 /** Empties a room. */
 export const clearShelf = (room: RoomId): Promise<void> => change(room, {}, true);

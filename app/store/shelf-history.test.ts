@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { DEMO_WORKBOOK } from '../../core/kept/index.js';
+import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { fileName } from '../shared/save-file.js';
 import { changeAct, putAct, removeAct, takeAwayAct, replaceAct, useShelfHistory } from './shelf-history.js';
 

@@ -1,5 +1,6 @@
+import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
-import { DEMO_WORKBOOK, setOf, type Work } from '../../core/kept/index.js';
+import { setOf, type Work } from '../../core/kept/index.js';
 import {
   changeMeasurement,
   changeSetting,

@@ -13,5 +13,4 @@ export {
 } from './person.js';
 export { mergeWorkbooks, planMerge, type Conflict, type Decisions, type Merge, type Side } from './merge.js';
 export { enlist, type Arrival, type Enlisted } from './enlist.js';
-export { DEMO_WORKBOOK } from './demo.js';
 export type { KeptChart, KeptDraft, MeasurementSet, Person, Workbook, WorkbookContent } from '../workbook/index.js';

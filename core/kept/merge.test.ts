@@ -1,5 +1,6 @@
+import { DEMO_WORKBOOK } from '../demo/index.js';
 import { describe, expect, it } from 'vitest';
-import { DEMO_WORKBOOK, mergeWorkbooks, planMerge, type Person, type Side, type WorkbookContent } from './index.js';
+import { mergeWorkbooks, planMerge, type Person, type Side, type WorkbookContent } from './index.js';
 
 let n = 0;
 const newId = (): string => `new-${++n}`;

@@ -1,7 +1,7 @@
+import { DEMO_WORKBOOK } from '../demo/index.js';
 import { describe, expect, it } from 'vitest';
 import { bodyOf, compareDrafts, computeDraft, easeTable, extensionsFor, missingFigures } from '../chain/index.js';
 import {
-  DEMO_WORKBOOK,
   doubtsOf,
   inputOf,
   newDraft,

@@ -1,4 +1,5 @@
 export * from './vocabulary.js';
+export { howTaken, type Taking } from './taking.js';
 export * from './order.js';
 export * from './estimate.js';
 export type { SetContext } from './relations.js';

@@ -1,8 +1,9 @@
+import { DEMO_WORKBOOK } from '../demo/index.js';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { computeDraft } from '../chain/index.js';
-import { DEMO_WORKBOOK, doubtsOf, inputOf, newDraft, newPerson, setOf } from '../kept/index.js';
+import { doubtsOf, inputOf, newDraft, newPerson, setOf } from '../kept/index.js';
 import { readWorkbook, workbookSchema, writeWorkbook } from './index.js';
 
 const now = new Date('2026-11-23T10:00:00.000Z');

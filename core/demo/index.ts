@@ -3,7 +3,7 @@ import { houseAllowances } from '../piece/index.js';
 import { HOUSE_RULES } from '../draft/index.js';
 import { EMPTY_PAIR, type Figure, type MeasurementId, type PairFigureId } from '../measure/index.js';
 import type { KeptDraft, MeasurementSet, Person, WorkbookContent } from '../workbook/index.js';
-import { newSet } from './person.js';
+import { newSet } from '../kept/index.js';
 
 /** The demo workroom: the wardrobe of Tin Heron, a made-up puppet theatre. Every figure is invented. */
 
