@@ -18,6 +18,21 @@ describe('choosing', () => {
     expect(await room.edge('front.waist')).toBe(waist);
   });
 
+  it('drafts by another method, says what it rests on, and comes back with everything by undo', async () => {
+    const rise = await room.edge('back.rise');
+    await room.choose('Method', 'close');
+    await room.until('the back stays', async () => (await room.edge('back.rise')) !== rise);
+    expect(await room.text('[data-wants]')).toContain('rests on the thigh, which is estimated');
+    expect(await room.text('.head')).toContain('Close');
+    await (await room.find('input[type=radio][value=by-hip]')).click();
+    await room.until('the note of the class stays', async () =>
+      (await room.text('aside')).includes('meant to be close, contoured'),
+    );
+    await room.press('Undo');
+    await room.press('Undo');
+    await room.until('not back', async () => (await room.edge('back.rise')) === rise);
+  });
+
   it('takes a leg width and a length by hand, and gives them back', async () => {
     const hem = await room.edge('back.hem');
     await room.enter('Hem girth', '50');

@@ -1,9 +1,11 @@
 import FormControlLabel from '@mui/material/FormControlLabel';
+import NativeSelect from '@mui/material/NativeSelect';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Switch from '@mui/material/Switch';
 import { useId } from 'react';
-import { sheetById, showSum, type Setting } from '../../core/method/index.js';
+import { measurementLabel } from '../../core/measure/index.js';
+import { sheetById, SHEETS, showSum, type Setting } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import type { KeptDraft } from '../../core/kept/index.js';
 import { withFractions } from '../shared/fractions.js';
@@ -11,7 +13,7 @@ import { LengthField } from '../shared/LengthField.js';
 import { EASE_SETTINGS, EaseTable } from './EaseTable.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
-import { changeSetting, choose, switchRule } from '../store/work-store.js';
+import { changeMethod, changeSetting, choose, switchRule } from '../store/work-store.js';
 
 const RULES: readonly (readonly [keyof KeptDraft['rules'], string, string])[] = [
   ['hipKept', 'Keep the hip width', 'Tilting the seat takes nothing from the hip: the side gives it back.'],
@@ -65,12 +67,45 @@ function SettingLine({ setting }: { setting: Setting }) {
 export function ChooseBench() {
   const draft = useWork(({ work }) => work.draft);
   const change = useChange();
+  const body = useComputed((c) => c.draft?.worked.body);
   const sheet = sheetById(draft.method);
   if (!sheet) return <p>There is no method “{draft.method}” in this version.</p>;
+  const wanted = sheet.needs.filter((id) => body && body.get(id)?.source !== 'measured');
   return (
     <>
-      <h2>{sheet.name}</h2>
+      <div className="line">
+        <label htmlFor="method">
+          <strong>Method</strong>
+        </label>
+        <NativeSelect
+          inputProps={{ id: 'method' }}
+          sx={{ gridColumn: '2 / -1' }}
+          value={sheet.id}
+          onChange={(event) => {
+            change(changeMethod(event.target.value));
+          }}
+        >
+          {SHEETS.map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.name}
+            </option>
+          ))}
+        </NativeSelect>
+      </div>
       <p className="quiet">{sheet.suits}</p>
+      {wanted.length > 0 && (
+        <p className="doubt" role="note" data-wants>
+          It rests on the {wanted.map((id) => measurementLabel(id).toLowerCase()).join(' and the ')}, which{' '}
+          {wanted.length === 1 ? 'is' : 'are'} estimated. Measure {wanted.length === 1 ? 'it' : 'them'} before cutting.
+        </p>
+      )}
+      <details>
+        <summary>About this method</summary>
+        <p>{sheet.origin}</p>
+        <p>
+          <strong>Weak points:</strong> {sheet.weak}
+        </p>
+      </details>
       {sheet.choices.map((c) => (
         <fieldset key={c.id} className="choice">
           <legend>{c.label}</legend>

@@ -1,7 +1,7 @@
 import NativeSelect from '@mui/material/NativeSelect';
 import { useId } from 'react';
 import { easeTable, extensionsFor, type EaseRow } from '../../core/chain/index.js';
-import { FIT_CLASSES, fitClass, sheetById, showSum, type FitClassId } from '../../core/method/index.js';
+import { FIT_CLASSES, fitClassOf, sheetById, showSum, type FitClassId } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatFigure } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
@@ -156,7 +156,7 @@ export function EaseTable() {
       </div>
       {!fit.fitClass && sheet && (
         <p className="quiet">
-          The sheet’s own eases; it is meant to be {fitClass(sheet.fitClass).label.toLowerCase()}.
+          The sheet’s own eases; it is meant to be {fitClassOf(sheet, work.draft.choices).label.toLowerCase()}.
         </p>
       )}
       {draft?.worked.warnings.map((w) => (

@@ -52,7 +52,7 @@ export function crewLine(person: Person): CrewLine {
       person,
       set,
       values,
-      missing: missingFigures({ measured: values, figure: person.figure, adopted: set.adopted }),
+      missing: missingFigures({ method: '', measured: values, figure: person.figure, adopted: set.adopted }),
       doubts: doubtsOf(person, set),
       words: `${person.name} ${person.note}`.toLocaleLowerCase(),
     };

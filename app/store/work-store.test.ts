@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { setOf, type Work } from '../../core/kept/index.js';
 import {
   changeMeasurement,
+  changeMethod,
   changeSetting,
   choose,
   giveBack,
@@ -19,6 +20,32 @@ function cellist(): Work {
   if (!draft || !person) throw new Error('The demo has no cellist');
   return { draft, person };
 }
+
+describe('another method', () => {
+  it('keeps what it has too, drops what it has not, and undo brings everything back', () => {
+    const [draft] = DEMO_WORKBOOK.drafts.filter((d) => d.id === 'lamp-plain');
+    const person = DEMO_WORKBOOK.people.find((p) => p.id === draft?.personId);
+    if (!draft || !person) throw new Error('The demo has no lamp operator');
+    const open = openWork({
+      person,
+      draft: { ...draft, settings: { hipEase: 30, split: 5 }, set: { 'back.extension': 90 } },
+    });
+    changeMethod('thirds')(open);
+    const kept = open.state.getState().work.draft;
+    expect(kept).toMatchObject({
+      method: 'thirds',
+      settings: { hipEase: 30 },
+      choices: {},
+      set: { 'back.extension': 90 },
+    });
+    expect(kept.settings['split']).toBeUndefined();
+    expect(open.computed.getState().draft?.worked.sheet.id).toBe('thirds');
+    changeMethod('no such method')(open);
+    expect(open.state.getState().work.draft).toBe(kept);
+    open.undo();
+    expect(open.state.getState().work.draft).toMatchObject({ method: 'quarter-and-half', settings: { split: 5 } });
+  });
+});
 
 describe('the open work', () => {
   it('computes at every change, and undoes and redoes without end', () => {

@@ -2,7 +2,7 @@ import { temporal } from 'zundo';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
 import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
-import type { DartPlace } from '../../core/method/index.js';
+import { sheetById, type DartPlace } from '../../core/method/index.js';
 import type { Refusal } from '../../core/refusal/index.js';
 import {
   inputOf,
@@ -100,7 +100,10 @@ const changeWork =
   };
 
 const changeDraft = (make: (draft: KeptDraft) => KeptDraft): Change =>
-  changeWork((work) => ({ ...work, draft: make(work.draft) }));
+  changeWork((work) => {
+    const draft = make(work.draft);
+    return draft === work.draft ? work : { ...work, draft };
+  });
 
 function without<T>(record: Readonly<Record<string, T>>, names: readonly string[]): Record<string, T> {
   return Object.fromEntries(Object.entries(record).filter(([name]) => !names.includes(name)));
@@ -120,6 +123,23 @@ export const changeSetting = (name: string, mm: number | undefined): Change =>
     ...draft,
     settings: mm === undefined ? without(draft.settings, [name]) : { ...draft.settings, [name]: mm },
   }));
+
+/**
+ * Drafts by another method. Settings and choices that it does not have are dropped, lines set by hand stay as they are;
+ * undo brings everything back.
+ */
+export const changeMethod = (id: string): Change =>
+  changeDraft((draft) => {
+    const sheet = sheetById(id);
+    if (!sheet || id === draft.method) return draft;
+    const settings = Object.entries(draft.settings).filter(([name, mm]) =>
+      sheet.settings.some((s) => s.name === name && mm >= s.least && mm <= s.most),
+    );
+    const choices = Object.entries(draft.choices).filter(([name, value]) =>
+      sheet.choices.some((c) => c.id === name && c.values.some((v) => v.id === value)),
+    );
+    return { ...draft, method: id, settings: Object.fromEntries(settings), choices: Object.fromEntries(choices) };
+  });
 
 /** Takes another value of a choice. */
 export const choose = (id: string, value: string): Change =>

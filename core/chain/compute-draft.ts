@@ -49,15 +49,17 @@ export const EMPTY_INPUT: DraftInput = {
   set: {},
 };
 
+/** What a body is completed from. */
+type BodyInput = Pick<DraftInput, 'method' | 'measured' | 'figure' | 'adopted'>;
+
 /** The input's body: measured, estimated and adopted figures. */
-export const bodyOf = ({ measured, figure, adopted }: Pick<DraftInput, 'measured' | 'figure' | 'adopted'>): Body =>
-  completeBody(measured, figure, adopted);
+export const bodyOf = ({ method, measured, figure, adopted }: BodyInput): Body =>
+  completeBody(measured, figure, { ...sheetById(method)?.estimates, ...adopted });
 
 const missingIn = (body: Body): MeasurementId[] => REQUIRED_IDS.filter((id) => !body.has(id));
 
 /** The required measurements that are neither there nor to be had from others. */
-export const missingFigures = (input: Pick<DraftInput, 'measured' | 'figure' | 'adopted'>): MeasurementId[] =>
-  missingIn(bodyOf(input));
+export const missingFigures = (input: BodyInput): MeasurementId[] => missingIn(bodyOf(input));
 
 function requiredBody(input: DraftInput, unit: Unit): Outcome<Body> {
   const body = bodyOf(input);

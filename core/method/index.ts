@@ -11,7 +11,15 @@ export {
   type Choice,
   type SheetFault,
 } from './sheet.js';
-export { workOut, lineLabel, type MethodInput, type LedgerLine, type Source, type Worked } from './ledger.js';
+export {
+  workOut,
+  lineLabel,
+  fitClassOf,
+  type MethodInput,
+  type LedgerLine,
+  type Source,
+  type Worked,
+} from './ledger.js';
 export { SHEETS, sheetById } from './sheets/index.js';
 export { showSum, type Sum } from './show-sum.js';
 export {

@@ -87,6 +87,12 @@ export function lineLabel(sheet: Sheet, name: string): string {
   );
 }
 
+/** The class a sheet drafts under the chosen values. */
+export const fitClassOf = (sheet: Sheet, choices: Readonly<Record<string, string>>): FitClass => {
+  const defaults = Object.fromEntries(sheet.choices.map((c) => [c.id, c.values[0]?.id ?? '']));
+  return fitClass(formulaFor(sheet.fitClass, { ...defaults, ...choices }) ?? '');
+};
+
 function rangeWarnings(sheet: Sheet, body: Body): string[] {
   const { hip, drop, crotchDepth } = sheet.meantFor;
   const of = (id: MeasurementId): number => body.get(id)?.mm ?? NaN;
@@ -254,7 +260,7 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     sheet,
     choices,
     body,
-    fitClass: chosenClass ?? fitClass(sheet.fitClass),
+    fitClass: chosenClass ?? fitClassOf(sheet, choices),
     ledger,
     levels: Object.fromEntries(LEVELS.map(([name]) => [name, numbers.get(name)])) as unknown as Levels,
     front: panel('front'),

@@ -1,4 +1,4 @@
-import { MEASUREMENT_IDS } from '../measure/index.js';
+import { MEASUREMENT_IDS, type MeasurementId } from '../measure/index.js';
 import { parseFormula, type Kind } from './formula.js';
 import { checkFormula } from './formula-value.js';
 import {
@@ -10,8 +10,8 @@ import {
   type ParameterKind,
 } from './panel-parameters.js';
 
-/** A formula, or one formula for each value of a choice. */
-export type FormulaText = string | { readonly choice: string; readonly by: Readonly<Record<string, string>> };
+/** A formula, or one for each value of a choice, which may rest on a further choice. */
+export type FormulaText = string | { readonly choice: string; readonly by: Readonly<Record<string, FormulaText>> };
 
 /** A named choice with a few values; the first is the default. */
 export interface Choice {
@@ -52,8 +52,16 @@ export interface Sheet {
   readonly id: string;
   readonly name: string;
   readonly suits: string;
-  /** The fit class it drafts where none is chosen. */
-  readonly fitClass: string;
+  /** Where in the trade it comes from, in general terms. */
+  readonly origin: string;
+  /** Where it is known to fall short. */
+  readonly weak: string;
+  /** What wants to be measured beyond the four. */
+  readonly needs: readonly MeasurementId[];
+  /** Its own rules for figures that were not measured, by the rule's name. */
+  readonly estimates?: Readonly<Partial<Record<MeasurementId, string>>>;
+  /** The fit class it drafts where none is chosen; it may rest on a choice. */
+  readonly fitClass: FormulaText;
   readonly meantFor: BodyRange;
   readonly choices: readonly Choice[];
   readonly settings: readonly Setting[];
@@ -74,9 +82,11 @@ const PARAMETER_KINDS = new Map<string, ParameterKind>(
 /** How a line's result counts: by its parameter, or a length for levels and settings. */
 export const lineKind = (name: string): ParameterKind => PARAMETER_KINDS.get(name) ?? 'length';
 
-/** The formula that holds under the chosen values; nothing where the choice has none. */
+/** The formula that holds under the chosen values; nothing where a choice has none. */
 export function formulaFor(text: FormulaText, choices: Readonly<Record<string, string>>): string | undefined {
-  return typeof text === 'string' ? text : text.by[choices[text.choice] ?? ''];
+  if (typeof text === 'string') return text;
+  const next = text.by[choices[text.choice] ?? ''];
+  return next === undefined ? undefined : formulaFor(next, choices);
 }
 
 /** Every line a complete sheet must have. */
@@ -85,19 +95,39 @@ export const REQUIRED_LINES: readonly string[] = [
   ...PANEL_NAMES.flatMap((panel) => PARAMETER_NAMES.map((p) => `${panel}.${p}`)),
 ];
 
-function checkText(sheet: Sheet, name: string, text: FormulaText, kinds: ReadonlyMap<string, Kind>): SheetFault[] {
-  const variants: [string, string | undefined][] = [];
-  if (typeof text === 'string') variants.push(['', text]);
-  else {
-    const choice = sheet.choices.find((c) => c.id === text.choice);
-    if (!choice)
-      return [
-        { line: name, at: 0, sentence: `“${name}” depends on a choice “${text.choice}” that the sheet does not have.` },
-      ];
-    for (const value of choice.values) variants.push([value.id, text.by[value.id]]);
+interface Variant {
+  /** The chosen values under which the formula holds. */
+  readonly values: readonly string[];
+  readonly formula: string | undefined;
+}
+
+/** Every formula of a text with the values it holds for, or the fault of a choice that the sheet does not have. */
+function variantsOf(
+  sheet: Sheet,
+  name: string,
+  text: FormulaText | undefined,
+  values: string[],
+): Variant[] | SheetFault {
+  if (text === undefined || typeof text === 'string') return [{ values, formula: text }];
+  const choice = sheet.choices.find((c) => c.id === text.choice);
+  if (!choice) {
+    const sentence = `“${name}” depends on a choice “${text.choice}” that the sheet does not have.`;
+    return { line: name, at: 0, sentence };
   }
-  return variants.flatMap(([value, formula]): SheetFault[] => {
-    const where = value === '' ? `“${name}”` : `“${name}” (${value})`;
+  const found: Variant[] = [];
+  for (const value of choice.values) {
+    const inner = variantsOf(sheet, name, text.by[value.id], [...values, value.id]);
+    if (!Array.isArray(inner)) return inner;
+    found.push(...inner);
+  }
+  return found;
+}
+
+function checkText(sheet: Sheet, name: string, text: FormulaText, kinds: ReadonlyMap<string, Kind>): SheetFault[] {
+  const variants = variantsOf(sheet, name, text, []);
+  if (!Array.isArray(variants)) return [variants];
+  return variants.flatMap(({ values, formula }): SheetFault[] => {
+    const where = values.length === 0 ? `“${name}”` : `“${name}” (${values.join(', ')})`;
     if (formula === undefined) return [{ line: name, at: 0, sentence: `${where} has no formula.` }];
     const kind = lineKind(name);
     if (kind === 'place') {
