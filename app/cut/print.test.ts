@@ -26,7 +26,7 @@ describe('what is printed', () => {
       'Back',
       'Work trousers',
       'Stage rigger, measured 2026-02-11',
-      'Quarter and half',
+      'Close',
       'Cut 2, mirrored',
     ]) {
       expect(all).toContain(words);

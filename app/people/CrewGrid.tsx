@@ -137,7 +137,8 @@ export const CrewGrid = memo(function CrewGrid(props: CrewGridProps) {
     <DataGrid
       rows={rows}
       columns={columns}
-      density="compact"
+      rowHeight={44}
+      columnHeaderHeight={44}
       rowBufferPx={0}
       columnBufferPx={0}
       checkboxSelection

@@ -197,6 +197,7 @@ interface DemoDraft {
   readonly personId: string;
   readonly setId: string;
   readonly day: string;
+  readonly method?: string;
   readonly fit?: Partial<KeptDraft['fit']>;
   readonly settings?: Record<string, number>;
   readonly choices?: Record<string, string>;
@@ -208,7 +209,7 @@ const kept = (d: DemoDraft): KeptDraft => ({
   name: d.name,
   personId: d.personId,
   setId: d.setId,
-  method: 'quarter-and-half',
+  method: d.method ?? 'quarter-and-half',
   fit: { stretch: 0, shrinkLength: 0, shrinkWidth: 0, ...d.fit },
   settings: d.settings ?? {},
   choices: d.choices ?? {},
@@ -232,6 +233,8 @@ const DRAFTS: readonly KeptDraft[] = [
   kept({
     id: 'rigger-work',
     name: 'Work trousers',
+    method: 'close',
+    choices: { fit: 'relaxed' },
     personId: 'stage-rigger',
     setId: 'stage-rigger-1',
     day: '2026-10-19',

@@ -106,6 +106,24 @@ describe('thirds', () => {
   });
 });
 
+describe('front first', () => {
+  it('takes the widths at the crotch from the thigh, the back cut from the front', () => {
+    const crotch = (p: Worked['front']): number => p.hipWidth + p.extension;
+    const shifted = work('front-first');
+    expect(shifted.front.hipWidth).toBeCloseTo(250 - IN, 9);
+    expect(crotch(shifted.front)).toBeCloseTo(290 - IN, 9);
+    expect(crotch(shifted.back)).toBeCloseTo(290 + 2 * IN, 9);
+    expect([shifted.front.creaseShift, shifted.back.creaseShift]).toEqual([IN / 2, IN]);
+    expect(shifted.back.kneeWidth - shifted.front.kneeWidth).toBeCloseTo(2 * IN, 9);
+    const half = work('front-first', { variant: 'thigh-and-half' });
+    expect(crotch(half.front)).toBeCloseTo(290 - IN / 2, 9);
+    expect(crotch(half.back) - crotch(half.front)).toBeCloseTo(2.5 * IN, 9);
+    const quarter = work('front-first', { variant: 'quarter-and-two' });
+    expect(crotch(quarter.front)).toBeCloseTo(250 + IN, 9);
+    expect(crotch(quarter.back) - crotch(quarter.front)).toBeCloseTo(2 * IN, 9);
+  });
+});
+
 describe('skirt leg', () => {
   it('falls straight from long extensions', () => {
     const { front, back } = work('skirt-leg');

@@ -10,6 +10,7 @@ import {
   readTable,
   writeChart,
   writePeople,
+  writeTable,
   type ReadPeople,
 } from './index.js';
 
@@ -331,6 +332,20 @@ describe('what goes out', () => {
     );
   });
 
+  it('keeps any words in its cells, whatever they are made of', () => {
+    const cell = fc
+      .string({ unit: 'grapheme', minLength: 1, maxLength: 12 })
+      .map((c) => c.replace(/[\p{Cc}\p{Cf}\p{Zl}\p{Zp}\p{Zs}]/gu, '').replace(/^[=+@-]+/, '') || 'x');
+    fc.assert(
+      fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 6 }), (rows) => {
+        const { table, problems } = readTable(writeTable(['Name', 'Note'], rows));
+        expect(problems).toEqual([]);
+        expect(table.rows.map((r) => r.cells)).toEqual(rows);
+      }),
+      { numRuns: 100 },
+    );
+  });
+
   it('brings a size chart out and in again', () => {
     for (const chart of SHIPPED_CHARTS) {
       const { table } = readTable(writeChart(chart, 'in'));
@@ -368,6 +383,22 @@ describe('enlisting', () => {
     const later = arrive('Name,Date,Waist\n cook ,2026-06-02,113', first.people);
     expect(later).toMatchObject({ added: 0, grown: 1 });
     expect(later.people[0]?.sets.map((s) => s.date)).toEqual(['2026-01-02', '2026-06-02']);
+  });
+
+  it('brings every sound figure of any crew, and a second time none', () => {
+    const waist = fc.integer({ min: 500, max: 1500 }).map((mm) => mm / 10);
+    const day = fc.constantFrom('2026-01-02', '2026-05-02', '2026-09-30');
+    const row = fc.tuple(fc.constantFrom('Cook', 'Bargee', 'Mate'), day, waist);
+    fc.assert(
+      fc.property(fc.array(row, { minLength: 1, maxLength: 8 }), (rows) => {
+        const text = `Name,Date,Waist\n${rows.map((r) => r.join(',')).join('\n')}`;
+        const once = arrive(text, []);
+        const waists = once.people.flatMap((p) => p.sets.map((s) => `${p.name} ${s.date} ${s.values.waist}`));
+        for (const [name, date, cm] of rows) expect(waists).toContain(`${name} ${date} ${cm * 10}`);
+        expect(arrive(text, once.people).people).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('fills the empty set of a person nobody has measured yet', () => {

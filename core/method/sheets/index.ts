@@ -1,5 +1,6 @@
 import type { Sheet } from '../sheet.js';
 import close from './close.json' with { type: 'json' };
+import frontFirst from './front-first.json' with { type: 'json' };
 import quarterAndHalf from './quarter-and-half.json' with { type: 'json' };
 import sixteenths from './sixteenths.json' with { type: 'json' };
 import skirtLeg from './skirt-leg.json' with { type: 'json' };
@@ -20,7 +21,9 @@ function sheetFrom(data: unknown): Sheet {
 }
 
 /** The method sheets that come with Upstride, the default first. */
-export const SHEETS: readonly Sheet[] = [quarterAndHalf, close, sixteenths, thirds, skirtLeg].map(sheetFrom);
+export const SHEETS: readonly Sheet[] = [quarterAndHalf, close, sixteenths, thirds, frontFirst, skirtLeg].map(
+  sheetFrom,
+);
 
 /** The shipped sheet with an id, or nothing. */
 export const sheetById = (id: string): Sheet | undefined => SHEETS.find((s) => s.id === id);
