@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { computeDraft } from '../core/chain/index.js';
+import { SHEETS } from '../core/method/index.js';
+import { answerTo } from './answer.js';
 import { readOrder } from './order.js';
 
 const run = promisify(execFile);
@@ -118,6 +120,23 @@ describe('upstride draft', () => {
   it('lists its methods', async () => {
     expect((await upstride('methods')).out).toContain('quarter-and-half');
     expect((await upstride('nonsense')).status).toBe(1);
+  });
+});
+
+describe('every method', () => {
+  it('is listed by its id, and answers an order with four measurements', async () => {
+    const listed = JSON.parse((await upstride('methods', '--format', 'json')).out) as { id: string }[];
+    expect(listed.map((m) => m.id)).toEqual(SHEETS.map((s) => s.id));
+    for (const { id } of listed) {
+      const read = readOrder({ measurements: FULL.measurements, method: id });
+      const drafted = read.ok && computeDraft(read.value.input);
+      expect([id, drafted && drafted.ok]).toEqual([id, true]);
+      if (!drafted || !drafted.ok) continue;
+      const answer = answerTo(drafted.value, read.ok ? read.value.input.measured : {}, 'cm');
+      expect(answer).toMatchObject({ method: id, warnings: expect.any(Array) as unknown[] });
+      const ledger = answer['ledger'] as { source: string; with: string }[];
+      for (const line of ledger) expect([id, line.source, line.with.length > 0]).toEqual([id, line.source, true]);
+    }
   });
 });
 

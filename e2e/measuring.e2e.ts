@@ -163,6 +163,66 @@ describe('sets of measurements', () => {
   });
 });
 
+describe('aids at Measure', () => {
+  it('show where a top edge would sit and how tight', async () => {
+    await room.visit('/demo/draft/cellist-dress/measure');
+    await (await room.at('//summary[.="Girths at heights"]')).click();
+    expect(await room.text('[aria-label="Girths at heights"]')).toContain('23.5 cm up');
+    await room.enter('Height', '21');
+    await room.enter('Girth there', '86');
+    await room.press('Add the girth');
+    expect(await room.text('[aria-label="Girths at heights"]')).toContain('21.0 cm up');
+    await room.enter('Edge at height', '22');
+    await room.enter('Finished girth of the edge', '82');
+    // Between 82 at 23.5 and 86 at 21: 84.4 at 22, 5.6 below a depth of 27.6.
+    const told = await room.text('[data-testid="top-edge"]');
+    expect(told).toContain('5.6 cm below the waist line');
+    expect(told).toContain('84.4 cm there: the edge is 2.4 cm tight');
+    await room.press('Undo');
+    expect(await room.text('[aria-label="Girths at heights"]')).not.toContain('21.0 cm up');
+  });
+
+  it('find the nearest size of a chart with its differences', async () => {
+    await (await room.at('//summary[.="Nearest size of a chart"]')).click();
+    expect(await room.text('aside')).toContain('5, the nearest');
+    await room.choose('Chart', 'men');
+    expect(await room.text('aside .figures')).toMatch(/Hip 10[04]\.0 102\.0 [+−]2\.0/);
+  });
+
+  it('follow the order that a maker likes, and the cursor goes on with Enter', async () => {
+    await room.press('Round');
+    await (await room.find('#measure-waist')).click();
+    await room.keys(Key.ENTER);
+    await room.until('not the high hip', async () => (await focused()) === 'measure-highHip');
+    expect(await (await room.find('.body-figure')).getAttribute('data-in-hand')).toBe('highHip');
+    await room.press('Needed first');
+    await (await room.find('#measure-waist')).click();
+    await room.keys(Key.ENTER);
+    await room.until('not the hip', async () => (await focused()) === 'measure-hip');
+    expect(await room.text('[data-line="hip"] .in-hand')).toContain('The tape slips up at the back');
+  });
+
+  it('compare every formula for the crotch depth with the seated figure', async () => {
+    await (await room.find('#measure-crotchDepth')).click();
+    expect(await room.text('[aria-label="Rules for crotch depth"]')).toMatch(
+      /hip ÷ 4 25\.5 cm −2\.1\s+hip ÷ 4 \+ 1 in 28\.0 cm \+0\.4/,
+    );
+    expect(await room.text('[aria-label="Rules for crotch depth"]')).toContain('needs outseam');
+  });
+
+  it('keep build, note, taker and where the waist was taken', async () => {
+    await (await room.at('//summary[.="Build and note"]')).click();
+    await room.choose('Seat', 'full');
+    await (await room.at('//summary[.="About this set"]')).click();
+    await room.choose('Waist taken', 'low');
+    await room.enter('Below the natural waist', '4');
+    await room.saved();
+    await room.driver.navigate().refresh();
+    await (await room.at('//summary[.="About this set"]')).click();
+    expect(await room.valueOf('Below the natural waist')).toBe('4');
+  });
+});
+
 describe('fit and ease', () => {
   it('takes a class and every finished girth with it; a typed girth wins, and both pieces follow', async () => {
     await room.visit('/demo/draft/puppeteer-black/choose');
@@ -229,6 +289,84 @@ describe('the crew', () => {
     await room.press('Measuring forms');
     await room.press('Print forms');
     expect(await room.text('.form-sheet')).toContain('Crotch depth *');
+  });
+});
+
+describe('a table without plain headings', () => {
+  it('is pasted, its columns are named by hand, and a stopped reading changes nothing', async () => {
+    await room.visit('/own/crew');
+    await room.press('Bring in a table');
+    await (await room.find('#pasted-table')).sendKeys('Sailor;A;B\nPurser;84;103\n');
+    await room.press('Read what was pasted');
+    await room.until('the name is not asked for', async () =>
+      (await room.text('[role=dialog]')).includes('No column holds the name'),
+    );
+    await room.choose('Figures are in', 'cm');
+    const meaning = async (column: string, value: string): Promise<void> => {
+      await (await room.find(`[aria-label="What “${column}” holds"] option[value="${value}"]`)).click();
+    };
+    await meaning('Sailor', 'name');
+    await meaning('A', 'waist');
+    await meaning('B', 'hip');
+    await room.until('not read', async () =>
+      (await room.text('[data-testid="findings"]')).includes(
+        '1 person with 1 set can be taken over; nothing is wrong.',
+      ),
+    );
+    await room.press('Take over what is sound');
+    await room.until('not there', async () => (await room.text('.crew-grid')).includes('Purser'));
+    await room.press('Undo');
+    await room.until('still there', async () => !(await room.text('.crew-grid')).includes('Purser'));
+  });
+
+  it('goes out on forms, blank or filled, one sheet for each person', async () => {
+    await room.visit('/demo/forms?people=lamp-operator,cook&unit=in');
+    expect((await room.driver.findElements({ css: '.form-sheet' })).length).toBe(2);
+    expect(await room.text('.form-sheet')).toMatch(/Waist \*[^\n]*\n?29 15\/16/);
+    await (await room.at('//label[contains(., "Filled")]')).click();
+    await room.until('not blank', async () => (await room.text('.forms')).includes('Name or role ____'));
+    expect((await room.driver.findElements({ css: '.form-sheet' })).length).toBe(1);
+  });
+});
+
+describe('what is deleted', () => {
+  it('comes back by undo: a person with their drafts, a set, a chart', async () => {
+    await room.visit('/demo/crew');
+    await (await room.find('[role=row][data-id="bargee"] input[type=checkbox]')).click();
+    await room.press('Delete');
+    await room.until('still there', async () => !(await room.has('[role=row][data-id="bargee"]')));
+    expect(await room.text('.MuiSnackbar-root')).toContain('Deleted “Bargee” and 1 draft');
+    await room.press('Undo');
+    await room.find('[role=row][data-id="bargee"]');
+
+    await room.visit('/demo/person/lead-puppeteer/history');
+    await (await room.find('[data-set="lead-puppeteer-1"] button')).click();
+    await room.until('still there', async () => !(await room.has('[data-set="lead-puppeteer-1"]')));
+    await room.press('Undo');
+    await room.find('[data-set="lead-puppeteer-1"]');
+    expect(await room.has('[data-set="lead-puppeteer-2"] button')).toBe(false);
+
+    await room.visit('/demo/sizes');
+    await room.press('Copy to change it');
+    await room.find('#chart-name');
+    await room.press('Add a size');
+    await room.until(
+      'no further size',
+      async () => (await room.driver.findElements({ css: '.MuiDataGrid-row' })).length === 13,
+    );
+    await room.press('Delete chart');
+    await room.until('still there', async () => !(await room.has('#chart-name')));
+    await room.press('Undo');
+    await room.find('#chart-name');
+  });
+
+  it('is refused in a sentence where nobody goes by the address', async () => {
+    for (const address of ['/demo/person/nobody', '/demo/person/nobody/history']) {
+      await room.visit(address);
+      await room.until(`${address} says nothing`, async () =>
+        (await room.text('.page')).includes('This person is not here'),
+      );
+    }
   });
 });
 

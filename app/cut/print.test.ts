@@ -56,3 +56,22 @@ describe('what is printed', () => {
     expect(head.lines.join(' ')).toContain('waist 33 in, hip 40 1/2 in, crotch depth 10 1/4 in, inseam 31 in');
   });
 });
+
+describe('pieces for a cloth that shrinks', () => {
+  const shrinking: Work = { person, draft: { ...draft, fit: { ...draft.fit, shrinkLength: 0.04, shrinkWidth: 0.02 } } };
+
+  it('are printed larger, and say so on the piece and on the overview', () => {
+    const plain = printDrawing(outcome.value, work, draft.allowances, DRAW_ALL, undefined);
+    const grown = printDrawing(outcome.value, shrinking, draft.allowances, DRAW_ALL, undefined);
+    const words = grown.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : []));
+    expect(words).toContain('Close; grown for shrinkage of 4 % × 2 %');
+    expect(grown.height).toBeGreaterThan(plain.height * 1.03);
+    expect(grown.width).toBeGreaterThan(plain.width);
+    expect(printHead(outcome.value, shrinking, TAPES.cm).lines[1]).toContain('grown for shrinkage of 4 % × 2 %');
+  });
+
+  it('say nothing of it where the cloth does not', () => {
+    const words = names(DRAW_ALL).join(' ');
+    expect(words).not.toContain('shrinkage');
+  });
+});

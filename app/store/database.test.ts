@@ -103,6 +103,23 @@ describe('what is kept', () => {
     expect(shelf.charts).toEqual([]);
   });
 
+  it('changes people, drafts and charts together or not at all', async () => {
+    const db = await store();
+    const chart = { id: 'house', name: 'House', note: '', figure: 'woman' as const, sizes: [] };
+    await db.changeShelf('own', { put: { ...DEMO_WORKBOOK, charts: [chart] } });
+    const before = await db.readShelf('own');
+    expect([before.people.length, before.charts.map((c) => c.value)]).toEqual([8, [chart]]);
+    // A record that cannot be stored stops the whole change: nothing of it is there afterwards.
+    const bad = { ...chart, id: 'bad', name: () => 'not data' } as unknown as typeof chart;
+    await expect(
+      db.changeShelf('own', { remove: { people: ['cook'] }, put: { charts: [{ ...chart, id: 'good' }, bad] } }),
+    ).rejects.toThrow();
+    expect(await db.readShelf('own')).toEqual(before);
+    await db.changeShelf('own', { remove: { people: ['cook'], charts: ['house'] } });
+    const after = await db.readShelf('own');
+    expect([after.people.length, after.charts.length]).toEqual([7, 0]);
+  });
+
   it('puts and removes whole shelves', async () => {
     const db = await store();
     await db.changeShelf('own', { put: DEMO_WORKBOOK });

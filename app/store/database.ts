@@ -85,6 +85,28 @@ function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
 /** A mark later than `before` and than any that was deleted: the clock, held to grow. */
 const nextRevision = (before: number): number => Math.max(before + 1, Date.now());
 
+/** A transaction that is over once everything in it is, and that nothing of which stays where any part fails. */
+async function wholly(
+  tx: { readonly done: Promise<void>; readonly abort: () => void },
+  writes: readonly (() => Promise<unknown>)[],
+): Promise<void> {
+  const begun: Promise<unknown>[] = [];
+  try {
+    for (const write of writes) begun.push(write());
+    await Promise.all(begun);
+  } catch (fault) {
+    // What was begun fails with the transaction; the one reason that counts is told.
+    for (const promise of [tx.done, ...begun]) promise.catch(() => undefined);
+    try {
+      tx.abort();
+    } catch {
+      // It has ended by itself already.
+    }
+    throw fault;
+  }
+  await tx.done;
+}
+
 /** A change of a room: what is put there, replacing what has the same id, and the ids of what is taken away. */
 export interface ShelfChange {
   readonly put?: Partial<WorkbookContent>;
@@ -110,16 +132,15 @@ async function change(room: RoomId, { put = {}, remove = {} }: ShelfChange, clea
     return (id) => nextRevision(known.get(id) ?? 0);
   };
   const [person, draft, chart] = [later(peopleBefore), later(draftsBefore), later(chartsBefore)];
-  if (clear) await Promise.all([stores.people.clear(), stores.drafts.clear(), stores.charts.clear()]);
-  await Promise.all([
-    ...(remove.people ?? []).map((id) => stores.people.delete(id)),
-    ...(remove.drafts ?? []).map((id) => stores.drafts.delete(id)),
-    ...(remove.charts ?? []).map((id) => stores.charts.delete(id)),
-    ...people.map((value) => stores.people.put({ id: value.id, revision: person(value.id), value })),
-    ...drafts.map((value) => stores.drafts.put({ id: value.id, revision: draft(value.id), value })),
-    ...charts.map((value) => stores.charts.put({ id: value.id, revision: chart(value.id), value })),
-    tx.objectStore('meta').put('yes', 'filled'),
-    tx.done,
+  await wholly(tx, [
+    ...(clear ? [() => stores.people.clear(), () => stores.drafts.clear(), () => stores.charts.clear()] : []),
+    ...(remove.people ?? []).map((id) => () => stores.people.delete(id)),
+    ...(remove.drafts ?? []).map((id) => () => stores.drafts.delete(id)),
+    ...(remove.charts ?? []).map((id) => () => stores.charts.delete(id)),
+    ...people.map((value) => () => stores.people.put({ id: value.id, revision: person(value.id), value })),
+    ...drafts.map((value) => () => stores.drafts.put({ id: value.id, revision: draft(value.id), value })),
+    ...charts.map((value) => () => stores.charts.put({ id: value.id, revision: chart(value.id), value })),
+    () => tx.objectStore('meta').put('yes', 'filled'),
   ]);
 }
 
@@ -166,10 +187,9 @@ export async function saveWork(
     person: samePerson ? person.revision : nextRevision(person?.revision ?? 0),
     draft: keepsDraft ? nextRevision(draft?.revision ?? 0) : 0,
   };
-  await Promise.all([
-    people.put({ id: work.person.id, revision: revisions.person, value: work.person }),
-    ...(keepsDraft ? [drafts.put({ id: work.draft.id, revision: revisions.draft, value: work.draft })] : []),
-    tx.done,
+  await wholly(tx, [
+    () => people.put({ id: work.person.id, revision: revisions.person, value: work.person }),
+    ...(keepsDraft ? [() => drafts.put({ id: work.draft.id, revision: revisions.draft, value: work.draft })] : []),
   ]);
   return { ok: true, revisions };
 }
