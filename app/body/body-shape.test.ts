@@ -54,4 +54,14 @@ describe('the drawn body', () => {
     });
     expect(tapePlaces(shape, 'hip').front).toMatchObject({ kind: 'girth', middle: [0, shape.level.hip] });
   });
+
+  it('is drawn with smooth lines through every place, and corners where they are asked for', () => {
+    const places = [
+      [0, 0],
+      [10, 0],
+      [10, 10],
+    ] as const;
+    expect(smoothLine(places)).toMatch(/^M0\.0 0\.0C.* 10\.0 0\.0C.* 10\.0 10\.0$/);
+    expect(smoothLine(places, () => true)).not.toBe(smoothLine(places));
+  });
 });

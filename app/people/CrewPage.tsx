@@ -7,7 +7,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { newPerson, type Person } from '../../core/kept/index.js';
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
 import type { Unit } from '../../core/units/index.js';
-import { columnOf, writePeople } from '../../formats/csv/index.js';
+import { writePeople } from '../../formats/csv/index.js';
 import { Opening } from '../shared/Opening.js';
 import { PageNav } from '../shared/PageNav.js';
 import { saveFile } from '../shared/save-file.js';
@@ -20,6 +20,7 @@ import {
   cellsOf,
   crewLine,
   crewShown,
+  isHeader,
   FIGURE_COLUMNS,
   WRITABLE,
   pasteCells,
@@ -35,10 +36,6 @@ const newId = (): string => crypto.randomUUID();
 const MOST_TOLD = 6;
 /** More people than these do not fit into an address; the forms are then for everybody. */
 const MOST_IN_ADDRESS = 200;
-
-/** True where a pasted row names columns and holds no figures: it was copied along with its table. */
-const isHeader = (row: readonly string[] | undefined): boolean =>
-  row !== undefined && row.length > 1 && row.every((cell) => cell.trim() === '' || columnOf(cell).meaning !== 'ignore');
 
 /** The whole crew: everybody's current figures in one table, to edit in place, paste into, filter, print and export. */
 export function CrewPage() {

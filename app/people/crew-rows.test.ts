@@ -1,7 +1,16 @@
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
 import { newPerson, type Person } from '../../core/kept/index.js';
-import { cellsOf, crewLine, crewShown, currentSet, pasteCells, writeCell, type CrewField } from './crew-rows.js';
+import {
+  cellsOf,
+  crewLine,
+  crewShown,
+  currentSet,
+  isHeader,
+  pasteCells,
+  writeCell,
+  type CrewField,
+} from './crew-rows.js';
 
 const now = new Date('2026-11-23T10:00:00Z');
 let n = 0;
@@ -60,5 +69,23 @@ describe('the table of the crew', () => {
     const below = pasteCells([['90']], { line: 5, column: 1 }, shown, columns, 'cm', now, named);
     expect(below).toMatchObject({ people: [], written: 0 });
     expect(below.problems[0]).toContain('below the last person');
+  });
+
+  it('knows a heading that was copied along with its table from a person', () => {
+    expect(isHeader(['Name', 'Waist (cm)', 'Hip'])).toBe(true);
+    expect(isHeader(['', 'Waist', ''])).toBe(true);
+    expect(isHeader(['Cellist', '79', '103'])).toBe(false);
+    expect(isHeader(['Cellist', 'Waist', 'Hip'])).toBe(false);
+    expect(isHeader(['Waist'])).toBe(false);
+    expect(isHeader(undefined)).toBe(false);
+  });
+
+  it('reads cells as spreadsheets copy them: tabs, quoted cells, any line ends', () => {
+    expect(cellsOf('a\tb\r\nc\td\r\n')).toEqual([
+      ['a', 'b'],
+      ['c', 'd'],
+    ]);
+    expect(cellsOf('"44 1/8"""\t2')).toEqual([['44 1/8"', '2']]);
+    expect(cellsOf('one')).toEqual([['one']]);
   });
 });

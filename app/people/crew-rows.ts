@@ -1,3 +1,4 @@
+import { columnOf } from '../../formats/csv/index.js';
 import {
   doubtsOf,
   newestFirst,
@@ -194,3 +195,7 @@ export const FIGURE_COLUMNS: readonly MeasurementId[] = [
 
 /** The columns that can be written into, in the order of the table. */
 export const WRITABLE: readonly CrewField[] = ['name', 'date', ...FIGURE_COLUMNS];
+
+/** True where a pasted row names columns and holds no figures: it was copied along with its table. */
+export const isHeader = (row: readonly string[] | undefined): boolean =>
+  row !== undefined && row.length > 1 && row.every((cell) => cell.trim() === '' || columnOf(cell).meaning !== 'ignore');
