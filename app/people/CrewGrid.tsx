@@ -124,14 +124,19 @@ interface CrewGridProps {
   /** Writes a cell and gives the line as it is then; throws a sentence where the cell cannot be taken over. */
   readonly onWrite: (line: CrewLine, field: CrewField, text: string) => CrewLine;
   readonly onRefuse: (sentence: string) => void;
-  readonly empty: boolean;
+  /** How many people there are, shown or not. */
+  readonly total: number;
 }
 
 const ROWS_A_PAGE = 100;
+const PAGE_SIZES = [ROWS_A_PAGE];
+const START = { pagination: { paginationModel: { pageSize: ROWS_A_PAGE } } };
+const NOBODY = { noRowsLabel: 'Nobody yet. Add a person, or bring in a table.' };
+const NOBODY_FOUND = { noRowsLabel: 'Nobody goes by that.' };
 
 /** The table of the crew. It is drawn anew only when its lines change, not while one types a search. */
 export const CrewGrid = memo(function CrewGrid(props: CrewGridProps) {
-  const { rows, unit, room, selected, onSelect, onWrite, onRefuse, empty } = props;
+  const { rows, unit, room, selected, onSelect, onWrite, onRefuse, total } = props;
   const columns = useMemo(() => columnsFor(unit, room), [unit, room]);
   return (
     <DataGrid
@@ -156,12 +161,10 @@ export const CrewGrid = memo(function CrewGrid(props: CrewGridProps) {
       onProcessRowUpdateError={(fault: unknown) => {
         onRefuse(fault instanceof Error ? fault.message : String(fault));
       }}
-      hideFooter={rows.length <= ROWS_A_PAGE}
-      initialState={{ pagination: { paginationModel: { pageSize: ROWS_A_PAGE } } }}
-      pageSizeOptions={[ROWS_A_PAGE]}
-      localeText={{
-        noRowsLabel: empty ? 'Nobody yet. Add a person, or bring in a table.' : 'Nobody goes by that.',
-      }}
+      hideFooter={total <= ROWS_A_PAGE}
+      initialState={START}
+      pageSizeOptions={PAGE_SIZES}
+      localeText={total === 0 ? NOBODY : NOBODY_FOUND}
     />
   );
 });

@@ -249,7 +249,7 @@ export function CrewPage() {
             onSelect={setSelected}
             onWrite={write}
             onRefuse={refuse}
-            empty={all.length === 0}
+            total={all.length}
           />
         </div>
       )}
