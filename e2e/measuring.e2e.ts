@@ -321,6 +321,7 @@ describe('a table without plain headings', () => {
 
   it('goes out on forms, blank or filled, one sheet for each person', async () => {
     await room.visit('/demo/forms?people=lamp-operator,cook&unit=in');
+    await room.find('.form-sheet');
     expect((await room.driver.findElements({ css: '.form-sheet' })).length).toBe(2);
     expect(await room.text('.forms')).toMatch(/Lamp operator[\s\S]*29 15\/16/);
     await (await room.at('//label[contains(., "Filled")]')).click();
