@@ -11,6 +11,7 @@ import { useChange, useComputed, useCurrentSet, useTape, useUnit, useWork } from
 import { changeMeasurement } from '../store/work-store.js';
 import { useMeasuring } from './measuring-store.js';
 import { RulesList } from './RulesList.js';
+import { TakingWords } from './TakingWords.js';
 
 /** What stands in for a figure that was not measured, with its sum; nothing where it was, or where no rule serves. */
 export function useEstimate(id: MeasurementId): { readonly known: Known; readonly sum: string } | undefined {
@@ -80,12 +81,7 @@ export function MeasurementLine({ id, onNext }: { id: MeasurementId; onNext: () 
       </div>
       {open && (
         <div className="in-hand">
-          <p>
-            <strong>Usual mistake:</strong> {taking.mistake}
-          </p>
-          <p>
-            <strong>What it sharpens:</strong> {taking.sharpens}
-          </p>
+          <TakingWords taking={taking} />
           <RulesList id={id} />
         </div>
       )}

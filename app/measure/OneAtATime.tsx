@@ -6,6 +6,7 @@ import { useCurrentSet } from '../store/work-context.js';
 import { MeasurementField, useEstimate } from './MeasurementLine.js';
 import { useMeasuring } from './measuring-store.js';
 import { RulesList } from './RulesList.js';
+import { TakingWords } from './TakingWords.js';
 
 /** One measurement large, for a tape in one hand: type or dictate, press Enter, and the next one comes. */
 export function OneAtATime({ order }: { order: readonly MeasurementId[] }) {
@@ -67,12 +68,7 @@ export function OneAtATime({ order }: { order: readonly MeasurementId[] }) {
         </Button>
       </div>
       <p id={`measure-${id}-how`}>{taking.how}</p>
-      <p>
-        <strong>Usual mistake:</strong> {taking.mistake}
-      </p>
-      <p>
-        <strong>What it sharpens:</strong> {taking.sharpens}
-      </p>
+      <TakingWords taking={taking} />
       <RulesList id={id} />
     </section>
   );
