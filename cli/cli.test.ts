@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { computeDraft } from '../core/chain/index.js';
-import { SHEETS } from '../core/method/index.js';
+import { SHEETS } from '../core/shipped/index.js';
 import { answerTo } from './answer.js';
 import { readOrder } from './order.js';
 

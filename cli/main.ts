@@ -1,7 +1,8 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { computeDraft, type Draft } from '../core/chain/index.js';
-import { SHEETS } from '../core/method/index.js';
+import { COMMON, settingsOf, type Sheet } from '../core/method/index.js';
+import { SHEETS } from '../core/shipped/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
 import { refusalSentence, type Outcome } from '../core/refusal/index.js';
 import { formatLength, tapeFor } from '../core/units/index.js';
@@ -83,11 +84,23 @@ async function draftCommand(args: readonly string[]): Promise<void> {
   else process.stdout.write(content);
 }
 
+/** A method as the command line lists it: its sheet, with every setting and choice that an order may name. */
+function methodAnswer(sheet: Sheet): object {
+  const settings = settingsOf(sheet).map(({ least, most, kind, ...setting }) => ({
+    ...setting,
+    kind: kind ?? 'length',
+    least,
+    most,
+    unit: kind === 'share' ? 'share' : 'mm',
+  }));
+  return { ...sheet, settings, choices: [...sheet.choices, ...COMMON.choices] };
+}
+
 function methodsCommand(args: readonly string[]): void {
   const { values } = parseArgs({ args: [...args], options: { format: { type: 'string', default: 'text' } } });
   const lines = SHEETS.map((s) => `${s.id}  ${s.name}: ${s.suits}`);
   process.stdout.write(
-    values.format === 'json' ? `${JSON.stringify(SHEETS, undefined, 2)}\n` : `${lines.join('\n')}\n`,
+    values.format === 'json' ? `${JSON.stringify(SHEETS.map(methodAnswer), undefined, 2)}\n` : `${lines.join('\n')}\n`,
   );
 }
 

@@ -1,19 +1,20 @@
 import { z } from 'zod';
 import { EMPTY_INPUT, type DraftInput } from '../core/chain/index.js';
-import { HOUSE_RULES } from '../core/draft/index.js';
+import { HOUSE_RULES, WAIST_SCHOOLS, type DraftRules } from '../core/draft/index.js';
 import { isMeasurementId, MEASUREMENT_IDS, measurementLabel, type MeasurementId } from '../core/measure/index.js';
 import {
   FIT_CLASSES,
   fitClassById,
   isDartPlace,
   lineKind,
-  sheetById,
-  SHEETS,
+  COMMON,
+  settingsOf,
   SHEETS_OWN_FIT,
   type DartPlace,
   type Fit,
   type Sheet,
 } from '../core/method/index.js';
+import { sheetById, SHEETS } from '../core/shipped/index.js';
 import { good, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
 import { readLength, toMm, UNITS, type Unit } from '../core/units/index.js';
 
@@ -77,7 +78,7 @@ interface Settings {
   fit: Fit;
   readonly settings: Record<string, number>;
   readonly choices: Record<string, string>;
-  readonly rules: Record<keyof typeof HOUSE_RULES, boolean>;
+  rules: DraftRules;
 }
 
 function readSettings(
@@ -87,9 +88,18 @@ function readSettings(
 ): Outcome<Settings> {
   const found: Settings = { fit: SHEETS_OWN_FIT, settings: {}, choices: {}, rules: { ...HOUSE_RULES } };
   const refusals: Refusal[] = [];
+  const settings = settingsOf(sheet);
+  const choices = [...sheet.choices, ...COMMON.choices];
   for (const [name, value] of Object.entries(given)) {
-    if (name in HOUSE_RULES) {
-      if (typeof value === 'boolean') found.rules[name as keyof typeof HOUSE_RULES] = value;
+    if (name === 'waistPlan') {
+      const school = typeof value === 'boolean' ? (value ? 'darts' : 'off') : WAIST_SCHOOLS.find((s) => s === value);
+      if (school) found.rules = { ...found.rules, waistPlan: school };
+      else {
+        const known = WAIST_SCHOOLS.join(', ');
+        refusals.push(wrong(name, value, `There is no waist plan “${value}”.`, `Choose one of: ${known}.`));
+      }
+    } else if (name in HOUSE_RULES) {
+      if (typeof value === 'boolean') found.rules = { ...found.rules, [name]: value };
       else refusals.push(wrong(name, value, `${name} is on or off.`, 'Give true or false.'));
     } else if (name === 'fitClass') {
       const chosen = fitClassById(String(value));
@@ -100,13 +110,17 @@ function readSettings(
       const stretch = Number(value);
       if (stretch >= 0 && stretch <= 3) found.fit = { ...found.fit, stretch };
       else refusals.push(wrong(name, value, 'The stretch is a share of 0 to 3.', 'Write 0.4 for 40 %.'));
-    } else if (sheet.choices.some((c) => c.id === name)) {
+    } else if (choices.some((c) => c.id === name)) {
       found.choices[name] = String(value);
     } else if (typeof value === 'boolean') {
       refusals.push(wrong(name, value, `“${name}” needs a length.`, 'Give a figure.'));
-    } else if (!sheet.settings.some((s) => s.name === name)) {
-      const known = [...sheet.settings.map((s) => s.name), ...sheet.choices.map((c) => c.id)].join(', ');
+    } else if (!settings.some((s) => s.name === name)) {
+      const known = [...settings.map((s) => s.name), ...choices.map((c) => c.id)].join(', ');
       refusals.push(wrong(name, value, `“${name}” is not a setting of “${sheet.id}”.`, `Its settings are ${known}.`));
+    } else if (settings.some((s) => s.name === name && s.kind === 'share')) {
+      const share = Number(value);
+      if (Number.isFinite(share)) found.settings[name] = share;
+      else refusals.push(wrong(name, value, `“${name}” is a share.`, 'Write 0.46 for 46 %.'));
     } else {
       const length = lengthOf(name, name, value, unit);
       if (length.ok) found.settings[name] = length.value;
@@ -153,6 +167,6 @@ export function readOrder(json: unknown): Outcome<Order> {
   const chosen = readSettings(sheet, settings, unit);
   if (!chosen.ok) refusals.push(...chosen.refusals);
   if (refusals.length > 0 || !chosen.ok) return refused(...refusals);
-  const input: DraftInput = { ...EMPTY_INPUT, method, figure: body ?? 'unknown', measured, ...chosen.value, set: hand };
+  const input: DraftInput = { ...EMPTY_INPUT, sheet, figure: body ?? 'unknown', measured, ...chosen.value, set: hand };
   return good({ unit: UNITS.includes(unit) ? unit : 'cm', input });
 }

@@ -1,14 +1,15 @@
-import { useCallback, useMemo, useRef, useState, type PointerEvent } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import type { Draft } from '../../core/chain/index.js';
 import type { EdgeName } from '../../core/draft/index.js';
 import { edgeLengths } from '../../core/draft/index.js';
 import type { Point } from '../../core/geometry/index.js';
 import { LEVELS, PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { formatLength } from '../../core/units/index.js';
+import { formatLength, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { usePreferences } from '../store/preferences.js';
 import { useComputed, useTape, useWork } from '../store/work-context.js';
-import { arrange, boardBox, toBoard } from './arrange.js';
+import { arrange, boardBox, toBoard, type Arranged } from './arrange.js';
 import { sewnTo, UNLIT, useBoard, type TakenPoint } from './board-store.js';
 import { BoardTools } from './BoardTools.js';
 import { FrameLines } from './FrameLines.js';
@@ -20,7 +21,9 @@ import { Rulers } from './Rulers.js';
 import { Tag } from './Tag.js';
 import { useNavigation } from './use-navigation.js';
 import { useSize } from './use-size.js';
-import { fitView, fromScreen, toScreen, useView, type View } from './view.js';
+import { fitView, fromScreen, toScreen, useView, type ScreenSize, type View } from './view.js';
+
+const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));
 
 const EDGE_WORDS: Record<EdgeName, string> = {
   waist: 'waist',
@@ -34,8 +37,24 @@ const LEAST_NAMED = 0.25;
 /** How near, in pixels, the measuring tool is drawn to a seam. */
 const MEASURE_REACH = 12;
 
+/** What is on the board and how it is seen, for what is drawn in the place of the pieces. */
+export interface Drawn {
+  readonly draft: Draft;
+  readonly arranged: Arranged;
+  readonly view: View;
+  readonly size: ScreenSize;
+  readonly tape: Tape;
+}
+
+interface BoardProps {
+  readonly handles: boolean;
+  readonly cutShown: boolean;
+  /** Draws in the place of the pieces, in screen coordinates. */
+  readonly over?: ((drawn: Drawn) => ReactNode) | undefined;
+}
+
 /** The board: both pieces on the frame, at every station the same. `handles`: whether parameters may be gripped here. */
-export function Board({ handles, cutShown }: { handles: boolean; cutShown: boolean }) {
+export function Board({ handles, cutShown, over }: BoardProps) {
   const svg = useRef<SVGSVGElement>(null);
   const size = useSize(svg);
   const draft = useComputed((c) => c.draft);
@@ -45,7 +64,7 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
   const allowances = useWork(({ work }) => work.draft.allowances);
   const tape = useTape();
   const { arrangement, showCut, showConstruction } = usePreferences();
-  const { inHand, lit, tool, taken, legend, set } = useBoard();
+  const { inHand, lit, tool, taken, legend, levelShown, set } = useBoard();
   const kept = useView((s) => s.view);
   const block = draft?.block;
   const worked = draft?.worked;
@@ -159,21 +178,22 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
                 PANEL_NAMES.map((name) => (
                   <GhostOutline key={name} panel={before.block[name]} place={arranged[name]} />
                 ))}
-              {PANEL_NAMES.map((name) => (
-                <PieceDrawing
-                  key={name}
-                  panel={block[name]}
-                  levels={block.levels}
-                  place={arranged[name]}
-                  lit={lit}
-                  inHand={handles && inHand === name}
-                  showConstruction={showConstruction}
-                  allowances={showCut || cutShown ? allowances : undefined}
-                  onPoint={name === 'front' ? pointFront : pointBack}
-                />
-              ))}
+              {!over &&
+                PANEL_NAMES.map((name) => (
+                  <PieceDrawing
+                    key={name}
+                    panel={block[name]}
+                    levels={block.levels}
+                    place={arranged[name]}
+                    lit={lit}
+                    inHand={handles && inHand === name}
+                    showConstruction={showConstruction}
+                    allowances={showCut || cutShown ? allowances : undefined}
+                    onPoint={name === 'front' ? pointFront : pointBack}
+                  />
+                ))}
             </g>
-            {PANEL_NAMES.filter(() => view.scale > LEAST_NAMED).map((name) => {
+            {PANEL_NAMES.filter(() => !over && view.scale > LEAST_NAMED).map((name) => {
               const panel = block[name];
               const place = arranged[name];
               const at = toScreen(toBoard({ x: panel.crease, y: block.levels.crotchLevel + 60 }, place), view);
@@ -218,6 +238,12 @@ export function Board({ handles, cutShown }: { handles: boolean; cutShown: boole
                 refused={refusal?.reason}
               />
             )}
+            {levelShown && (
+              <Suspense fallback={undefined}>
+                <LevelLine draft={draft} view={view} size={size} tape={tape} />
+              </Suspense>
+            )}
+            {over?.({ draft, arranged, view, size, tape })}
             {pointed && pointer && tool === 'hand' && !panning && (
               <Tag
                 at={pointer}

@@ -1,7 +1,4 @@
 import IconButton from '@mui/material/IconButton';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
-import ListItemText from '@mui/material/ListItemText';
 import Tooltip from '@mui/material/Tooltip';
 import Add from '@mui/icons-material/Add';
 import Remove from '@mui/icons-material/Remove';
@@ -9,17 +6,12 @@ import FitScreen from '@mui/icons-material/FitScreenOutlined';
 import Straighten from '@mui/icons-material/StraightenOutlined';
 import Layers from '@mui/icons-material/LayersOutlined';
 import Help from '@mui/icons-material/InfoOutlined';
-import Check from '@mui/icons-material/Check';
-import { memo, useState, type ReactNode } from 'react';
-import { usePreferences, type Arrangement } from '../store/preferences.js';
+import LevelIcon from '@mui/icons-material/HeightOutlined';
+import { lazy, memo, Suspense, useState, type ReactNode } from 'react';
 import { useBoard } from './board-store.js';
 import { useView, zoomView, type ScreenSize, type View } from './view.js';
 
-const ARRANGEMENTS: readonly (readonly [Arrangement, string])[] = [
-  ['sides', 'Side seams together'],
-  ['creases', 'Crease on crease'],
-  ['apart', 'Apart'],
-];
+const ShownMenu = lazy(() => import('./ShownMenu.js').then((m) => ({ default: m.ShownMenu })));
 
 function Tool({
   label,
@@ -63,18 +55,11 @@ export const BoardTools = memo(function BoardTools({
   size: ScreenSize | undefined;
 }) {
   const setView = useView((s) => s.setView);
-  const { tool, legend, set } = useBoard();
-  const preferences = usePreferences();
+  const { tool, legend, levelShown, set } = useBoard();
   const [anchor, setAnchor] = useState<HTMLElement>();
   const zoom = (factor: number): void => {
     if (view && size) setView(zoomView(view, factor, { x: size.width / 2, y: size.height / 2 }));
   };
-  const item = (label: string, on: boolean, toggle: () => void): ReactNode => (
-    <MenuItem key={label} role="menuitemcheckbox" aria-checked={on} onClick={toggle}>
-      <Check fontSize="small" sx={{ visibility: on ? 'visible' : 'hidden', mr: 1 }} />
-      <ListItemText>{label}</ListItemText>
-    </MenuItem>
-  );
   return (
     <div className="board-tools" role="toolbar" aria-label="Board" aria-orientation="vertical">
       <Tool
@@ -110,6 +95,15 @@ export const BoardTools = memo(function BoardTools({
       >
         <Straighten />
       </Tool>
+      <Tool
+        label="Level line"
+        pressed={levelShown}
+        on={() => {
+          set({ levelShown: !levelShown });
+        }}
+      >
+        <LevelIcon />
+      </Tool>
       <Tool label="What is shown" on={setAnchor}>
         <Layers />
       </Tool>
@@ -122,26 +116,16 @@ export const BoardTools = memo(function BoardTools({
       >
         <Help />
       </Tool>
-      <Menu
-        anchorEl={anchor ?? null}
-        open={anchor !== undefined}
-        onClose={() => {
-          setAnchor(undefined);
-        }}
-      >
-        {ARRANGEMENTS.map(([id, label]) =>
-          item(label, preferences.arrangement === id, () => {
-            preferences.set({ arrangement: id });
-            setView(undefined);
-          }),
+      <Suspense fallback={undefined}>
+        {anchor && (
+          <ShownMenu
+            anchor={anchor}
+            onClose={() => {
+              setAnchor(undefined);
+            }}
+          />
         )}
-        {item('Cut line', preferences.showCut, () => {
-          preferences.set({ showCut: !preferences.showCut });
-        })}
-        {item('Construction lines', preferences.showConstruction, () => {
-          preferences.set({ showConstruction: !preferences.showConstruction });
-        })}
-      </Menu>
+      </Suspense>
     </div>
   );
 });

@@ -32,8 +32,11 @@ interface BoardState {
   /** The points taken with the measuring tool: none, one or two. */
   readonly taken: readonly TakenPoint[];
   readonly legend: boolean;
+  /** Whether the level line is out, and where it lies, in mm below the waist line. */
+  readonly levelShown: boolean;
+  readonly levelAt: number | undefined;
   readonly lit: Lit;
-  readonly set: (change: Partial<Pick<BoardState, 'inHand' | 'tool' | 'taken' | 'legend' | 'lit'>>) => void;
+  readonly set: (change: Partial<Omit<BoardState, 'set'>>) => void;
 }
 
 /** Nothing lit. */
@@ -45,6 +48,8 @@ export const useBoard = create<BoardState>()((set) => ({
   tool: 'hand',
   taken: [],
   legend: false,
+  levelShown: false,
+  levelAt: undefined,
   lit: UNLIT,
   set: (change) => {
     set(change);

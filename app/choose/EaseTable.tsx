@@ -1,13 +1,14 @@
 import NativeSelect from '@mui/material/NativeSelect';
-import { useId } from 'react';
+import { useId, type ReactNode } from 'react';
 import { easeTable, extensionsFor, type EaseRow } from '../../core/chain/index.js';
-import { FIT_CLASSES, fitClassOf, sheetById, showSum, type FitClassId } from '../../core/method/index.js';
+import { FIT_CLASSES, fitClassOf, showSum, type FitClassId } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatFigure } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
+import { sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeFit, changeSetting, giveBack, setByHand } from '../store/work-store.js';
 
@@ -107,12 +108,12 @@ function EaseLine({ row }: { row: EaseRow }) {
 const percent = (share: number): number => Math.round(share * 1000) / 10;
 
 /** How close it fits and of what cloth: the class, and every finished girth as body + ease, which both pieces follow. */
-export function EaseTable() {
+export function EaseTable({ leg }: { leg: ReactNode }) {
   const classId = useId();
   const work = useWork((s) => s.work);
   const draft = useComputed((c) => c.draft);
   const change = useChange();
-  const sheet = sheetById(work.draft.method);
+  const sheet = sheetOf(work.draft);
   const { fit } = work.draft;
   const clothField = (name: 'stretch' | 'shrinkLength' | 'shrinkWidth', label: string, most: number) => (
     <div className="line" data-line={name}>
@@ -154,11 +155,12 @@ export function EaseTable() {
           ))}
         </NativeSelect>
       </div>
-      {!fit.fitClass && sheet && (
+      {!fit.fitClass && (
         <p className="quiet">
           The sheet’s own eases; it is meant to be {fitClassOf(sheet, work.draft.choices).label.toLowerCase()}.
         </p>
       )}
+      {leg}
       {draft?.worked.warnings.map((w) => (
         <p key={w} className="doubt" role="note">
           {w}

@@ -2,6 +2,8 @@ import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
 import { computeDraft } from '../../core/chain/index.js';
 import { inputOf, type Work } from '../../core/kept/index.js';
+import { DEFAULT_SHEET } from '../../core/method/index.js';
+import { sheetById } from '../../core/shipped/index.js';
 import { TAPES } from '../../core/units/index.js';
 import { DRAW_ALL } from '../../formats/index.js';
 import { printDrawing, printHead } from './print.js';
@@ -10,7 +12,7 @@ const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === 'rigger-work');
 const person = DEMO_WORKBOOK.people.find((p) => p.id === 'stage-rigger');
 if (!draft || !person) throw new Error('The demo has no rigger');
 const work: Work = { draft, person };
-const outcome = computeDraft(inputOf(work));
+const outcome = computeDraft(inputOf(work, sheetById(work.draft.method) ?? DEFAULT_SHEET));
 if (!outcome.ok) throw new Error('must draft');
 
 const names = (choice: typeof DRAW_ALL, widest?: number): string[] =>

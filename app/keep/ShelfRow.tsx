@@ -5,7 +5,7 @@ import EditOutlined from '@mui/icons-material/EditOutlined';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Work } from '../../core/kept/index.js';
-import { sheetById } from '../../core/method/index.js';
+import { methodName } from '../store/sheets.js';
 import { DraftPicture } from './DraftPicture.js';
 
 interface ShelfRowProps {
@@ -50,7 +50,7 @@ export function ShelfRow({ work, to, onRename, onCopy, onDelete }: ShelfRowProps
         )}
         <div>{person.name}</div>
         <div className="quiet">
-          {sheetById(draft.method)?.name ?? draft.method} · changed {draft.changed.slice(0, 10)}
+          {methodName(draft)} · changed {draft.changed.slice(0, 10)}
         </div>
       </div>
       <div className="acts">

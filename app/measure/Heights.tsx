@@ -1,11 +1,11 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { bodyOf } from '../../core/chain/index.js';
-import { inputOf } from '../../core/kept/index.js';
 import { girthsByHeight, topEdge } from '../../core/measure/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
+import { inputNow } from '../store/sheets.js';
 import { useChange, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeSet } from '../store/work-store.js';
 
@@ -19,7 +19,7 @@ export function Heights() {
   const [height, setHeight] = useState<number>();
   const [girth, setGirth] = useState<number>();
   const [edge, setEdge] = useState<{ readonly height?: number | undefined; readonly girth?: number | undefined }>({});
-  const body = bodyOf(inputOf(work));
+  const body = bodyOf(inputNow(work));
   const mm = (id: 'waist' | 'hip' | 'crotchDepth' | 'hipDepth'): number | undefined => body.get(id)?.mm;
   const depth = mm('crotchDepth');
   const all = girthsByHeight(set.heights, {

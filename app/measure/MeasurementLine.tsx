@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { bodyOf } from '../../core/chain/index.js';
-import { inputOf, valuesOf } from '../../core/kept/index.js';
+import { valuesOf } from '../../core/kept/index.js';
 import { figuresOf, howTaken, MEASUREMENTS, type Known, type MeasurementId } from '../../core/measure/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatFigure, formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { SourceMark } from '../shared/SourceMark.js';
+import { inputNow } from '../store/sheets.js';
 import { useChange, useComputed, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeMeasurement } from '../store/work-store.js';
 import { useMeasuring } from './measuring-store.js';
@@ -17,7 +18,7 @@ import { TakingWords } from './TakingWords.js';
 export function useEstimate(id: MeasurementId): { readonly known: Known; readonly sum: string } | undefined {
   const work = useWork((s) => s.work);
   const tape = useTape();
-  const body = bodyOf(inputOf(work));
+  const body = bodyOf(inputNow(work));
   const known = body.get(id);
   if (known?.source !== 'estimate') return undefined;
   const sum = known.rule.sum(figuresOf(body), (mm) => formatLength(mm, tape));

@@ -3,12 +3,13 @@ import { useMemo } from 'react';
 import { compareDrafts, computeDraft, type Draft } from '../../core/chain/index.js';
 import { outlineOf, type Panel } from '../../core/draft/index.js';
 import { mapPath, pathBox, type Path } from '../../core/geometry/index.js';
-import { inputOf, newerSet, setOf, valuesOf } from '../../core/kept/index.js';
+import { newerSet, setOf, valuesOf } from '../../core/kept/index.js';
 import { compareSets, measurementLabel } from '../../core/measure/index.js';
 import { formatFigure, type Tape } from '../../core/units/index.js';
 import { pathData } from '../../formats/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
+import { inputNow } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { moveToSet } from '../store/work-store.js';
 import { useMeasuring } from './measuring-store.js';
@@ -95,7 +96,7 @@ export function WhatWouldChange() {
   const measuring = useMeasuring();
   const set = setOf({ person, draft });
   const newer = newerSet(person, set);
-  const then = newer && computeDraft(inputOf({ person, draft: { ...draft, setId: newer.id } }), unit);
+  const then = newer && computeDraft(inputNow({ person, draft: { ...draft, setId: newer.id } }), unit);
   if (!newer || !then) return <div className="board-empty">This draft is made from the newest set.</div>;
   const figures: ChangeRow[] = compareSets(valuesOf(set), valuesOf(newer))
     .filter((f) => f.before !== f.after)

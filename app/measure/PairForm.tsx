@@ -9,10 +9,11 @@ import {
   type FinishedPair,
   type PairFigureId,
 } from '../../core/measure/index.js';
-import { sheetById } from '../../core/method/index.js';
+import { settingsOf } from '../../core/method/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
+import { sheetOf } from '../store/sheets.js';
 import { useChange, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeSet, changeSettings } from '../store/work-store.js';
 import { usePairInHand } from './pair-in-hand.js';
@@ -26,7 +27,7 @@ export function PairForm() {
   const unit = useUnit();
   const tape = useTape();
   const change = useChange();
-  const method = useWork(({ work }) => work.draft.method);
+  const sheet = useWork(({ work }) => sheetOf(work.draft));
   const inHand = usePairInHand();
   const pair: FinishedPair = (set.pair as FinishedPair | undefined) ?? EMPTY_PAIR;
   const put = (facts: Partial<FinishedPair>): void => {
@@ -39,7 +40,7 @@ export function PairForm() {
   };
   const gives = pairGives(pair);
   const show = (mm: number): string => formatLength(mm, tape);
-  const settings = new Set((sheetById(method)?.settings ?? []).map((s) => s.name));
+  const settings = new Set(settingsOf(sheet).map((s) => s.name));
   const asThePair: Record<string, number> = { hipEase: 0, waistEase: 0, crotchEase: 0, ...legOfPair(pair) };
   const taken = Object.fromEntries(Object.entries(asThePair).filter(([name]) => settings.has(name)));
   return (

@@ -2,10 +2,10 @@ import Button from '@mui/material/Button';
 import { valuesOf } from '../../core/kept/index.js';
 import { measurementLabel, whatRulesGive, type MeasurementId } from '../../core/measure/index.js';
 import { bodyOf } from '../../core/chain/index.js';
-import { inputOf } from '../../core/kept/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
+import { inputNow } from '../store/sheets.js';
 import { useChange, useCurrentSet, useTape, useWork } from '../store/work-context.js';
 import { adoptRule } from '../store/work-store.js';
 
@@ -18,7 +18,7 @@ export function RulesList({ id }: { id: MeasurementId }) {
   const set = useCurrentSet();
   const tape = useTape();
   const change = useChange();
-  const body = bodyOf(inputOf(work));
+  const body = bodyOf(inputNow(work));
   const rules = whatRulesGive(id, body, work.person.figure);
   const measured = valuesOf(set)[id];
   const known = body.get(id);

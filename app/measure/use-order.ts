@@ -1,13 +1,13 @@
 import { neededFirst, ROUND_THE_BODY, type Closeness, type MeasurementId } from '../../core/measure/index.js';
-import { fitClassOf, sheetById } from '../../core/method/index.js';
+import { fitClassOf } from '../../core/method/index.js';
 import { usePreferences } from '../store/preferences.js';
+import { sheetOf } from '../store/sheets.js';
 import { useWork } from '../store/work-context.js';
 
 /** How close the draft in hand is meant to be, as far as measuring is concerned. */
 function useCloseness(): Closeness {
   return useWork(({ work }) => {
-    const sheet = sheetById(work.draft.method);
-    const fit = work.draft.fit.fitClass ?? (sheet ? fitClassOf(sheet, work.draft.choices).id : 'loose');
+    const fit = work.draft.fit.fitClass ?? fitClassOf(sheetOf(work.draft), work.draft.choices).id;
     return fit === 'knit' ? 'knit' : fit.startsWith('close') ? 'close' : 'easy';
   });
 }

@@ -16,6 +16,7 @@ import {
   type Measured,
   type MeasurementId,
 } from '../../core/measure/index.js';
+import { DEFAULT_SHEET } from '../../core/method/index.js';
 import { missingFigures } from '../../core/chain/index.js';
 import { readLength, type Unit } from '../../core/units/index.js';
 
@@ -53,7 +54,7 @@ export function crewLine(person: Person): CrewLine {
       person,
       set,
       values,
-      missing: missingFigures({ method: '', measured: values, figure: person.figure, adopted: set.adopted }),
+      missing: missingFigures({ sheet: DEFAULT_SHEET, measured: values, figure: person.figure, adopted: set.adopted }),
       doubts: doubtsOf(person, set),
       words: `${person.name} ${person.note}`.toLocaleLowerCase(),
     };

@@ -8,9 +8,9 @@ import ThemeIcon from '@mui/icons-material/Contrast';
 import MenuOpen from '@mui/icons-material/ViewSidebarOutlined';
 import { useStore } from 'zustand';
 import { newerSet } from '../../core/kept/index.js';
-import { sheetById } from '../../core/method/index.js';
 import type { Unit } from '../../core/units/index.js';
 import type { Autosave } from '../store/autosave.js';
+import { methodName } from '../store/sheets.js';
 import { usePreferences } from '../store/preferences.js';
 import { useChange, useCurrentSet, useOpenWork, useUnit, useWork } from '../store/work-context.js';
 import { changePerson, renameDraft } from '../store/work-store.js';
@@ -59,7 +59,7 @@ export function Head({
         measured {set.date}
         {newer && ` · a newer set: ${newer.date}`}
       </span>
-      {hasDraft && <span className="quiet head-fact">{sheetById(draft.method)?.name}</span>}
+      {hasDraft && <span className="quiet head-fact">{methodName(draft)}</span>}
       <span className="spring" />
       <span className="quiet head-fact" role="status" data-testid="saved">
         {SAVED[save]}

@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { MEASUREMENTS } from '../../core/measure/index.js';
-import { lineLabel, sheetById } from '../../core/method/index.js';
+import { lineLabel, settingsOf } from '../../core/method/index.js';
 import { Board } from '../board/Board.js';
 import { useBoard } from '../board/board-store.js';
 import { CheckTape } from '../board/CheckTape.js';
@@ -12,6 +12,7 @@ import type { Autosave } from '../store/autosave.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import type { RoomId } from '../store/rooms.js';
+import { sheetOf } from '../store/sheets.js';
 import type { OpenWork } from '../store/work-store.js';
 import type { Findable } from './FindDialog.js';
 import { Head } from './Head.js';
@@ -96,7 +97,7 @@ export function Room({ room, draftId, pathOf, station, autosave, open, onReload 
 
   const findable = (): Findable[] => {
     const { work } = open.state.getState();
-    const sheet = sheetById(work.draft.method);
+    const sheet = sheetOf(work.draft);
     const toLine = (name: string, to: StationId) => (): void => {
       const panel = name.split('.')[0];
       if (panel === 'front' || panel === 'back') useBoard.getState().set({ inHand: panel });
@@ -145,8 +146,8 @@ export function Room({ room, draftId, pathOf, station, autosave, open, onReload 
         label: value.name,
         go: () => void go(`/${room}/draft/${value.id}/draft`),
       })),
-      ...(sheet?.lines ?? []).map((l) => line('Parameter', l.name, sheet ? lineLabel(sheet, l.name) : l.name, 'draft')),
-      ...(sheet?.settings ?? []).map((l) => line('Setting', l.name, l.label, 'choose')),
+      ...sheet.lines.map((l) => line('Parameter', l.name, lineLabel(sheet, l.name), 'draft')),
+      ...settingsOf(sheet).map((l) => line('Setting', l.name, l.label, 'choose')),
       ...[...MEASUREMENTS.values()].map((m) => line('Measurement', m.id, m.label, 'measure')),
     ];
   };

@@ -6,6 +6,7 @@ import { Opening } from '../shared/Opening.js';
 import type { Revisions } from '../store/database.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf, type RoomId } from '../store/rooms.js';
+import { useSheet } from '../store/sheets.js';
 import { WorkProvider } from '../store/work-context.js';
 import { closeWork, openFromShelf } from './opened-work.js';
 import { Room } from './Room.js';
@@ -20,7 +21,22 @@ export function Workroom() {
   const draft = shelf.data?.drafts.find((d) => d.id === draftId);
   const person = shelf.data?.people.find((p) => p.id === draft?.value.personId);
 
-  if (shelf.isPending) return <Opening className="page quiet" />;
+  const sheet = useSheet(draft?.value);
+
+  if (shelf.isPending || (draft && sheet === undefined)) return <Opening className="page quiet" />;
+  if (draft && sheet === null) {
+    return (
+      <main className="page">
+        <h1>This draft’s method is not here</h1>
+        <p>
+          It is made by “{draft.value.method}”, which this version of Upstride does not have. The draft stays as it is.
+        </p>
+        <Button component={Link} to={`/${room}`} variant="contained">
+          All drafts
+        </Button>
+      </main>
+    );
+  }
   if (!draft || !person) {
     return (
       <main className="page">

@@ -1,6 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 import { type KeptChart, type KeptDraft, type Person, type Work, type WorkbookContent } from '../../core/kept/index.js';
-import { draftFrom1, personFrom1 } from '../../core/older/index.js';
+import { draftFrom1, draftFrom2, personFrom1, personFrom2 } from '../../core/older/index.js';
 import type { RoomId } from './rooms.js';
 import { knock } from './windows.js';
 
@@ -34,22 +34,26 @@ export interface Revisions {
 /** How a save ended: with new revisions, or because another window wrote first. */
 export type Saved = { readonly ok: true; readonly revisions: Revisions } | { readonly ok: false };
 
-const VERSION = 2;
+const VERSION = 3;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
 
-/** Brings every record of the first version into the shape of the second, each keeping its revision. */
-async function fromVersion1(tx: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>): Promise<void> {
-  const renew = async (name: 'people' | 'drafts', change: typeof personFrom1): Promise<void> => {
+type Raw = Readonly<Record<string, unknown>>;
+
+/** Brings every record of an older version into the shape of this one, each keeping its revision. */
+async function renew(tx: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>, from: number): Promise<void> {
+  const people = new Map<unknown, Raw>();
+  const rewrite = async (name: 'people' | 'drafts', change: (value: Raw) => Raw): Promise<void> => {
     const store = tx.objectStore(name);
     for (const record of await store.getAll()) {
-      const value: unknown = change(record.value as unknown as Record<string, unknown>);
+      const value = change(record.value as unknown as Raw);
+      if (name === 'people') people.set(value['id'], value);
       await store.put({ ...record, value } as never);
     }
   };
-  await renew('people', personFrom1);
-  await renew('drafts', draftFrom1);
+  await rewrite('people', (person) => personFrom2(from < 2 ? personFrom1(person) : person));
+  await rewrite('drafts', (draft) => draftFrom2(from < 2 ? draftFrom1(draft) : draft, people.get(draft['personId'])));
 }
 
 function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
@@ -63,7 +67,7 @@ function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
           db.createObjectStore('meta');
         }
         if (from < 2) db.createObjectStore('charts', { keyPath: 'id' });
-        if (from === 1) await fromVersion1(tx);
+        if (from >= 1 && from < VERSION) await renew(tx, from);
       },
       blocking(_, __, event) {
         // A newer Upstride in another window waits to renew the database: let go of it.

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { newSet, setOf, valuesOf, type Work } from '../../core/kept/index.js';
-import { EMPTY_PAIR, SHIPPED_CHARTS } from '../../core/measure/index.js';
+import { AVERAGE_BUILD, EMPTY_PAIR, SHIPPED_CHARTS } from '../../core/measure/index.js';
 import {
   addSet,
   adoptRule,
@@ -96,7 +96,7 @@ describe('measuring at the open work', () => {
     const men = SHIPPED_CHARTS.find((c) => c.id === 'men');
     const size = men?.sizes[3];
     if (!men || !size) throw new Error('No men’s chart');
-    changePerson({ figure: 'unknown' })(open);
+    changePerson({ figure: 'unknown', build: AVERAGE_BUILD })(open);
     addSet(newSet(() => 'chart', 'cm', now, 'chart'))(open);
     takeSize(men, size)(open);
     expect(set(open)).toMatchObject({ values: size.values, size: { chart: 'Men', name: '4' } });

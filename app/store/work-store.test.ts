@@ -1,9 +1,12 @@
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
 import { setOf, type Work } from '../../core/kept/index.js';
+import { SHEETS } from '../../core/shipped/index.js';
+import { putSheets } from './sheets.js';
 import {
   changeMeasurement,
   changeMethod,
+  changeSheet,
   changeSetting,
   choose,
   giveBack,
@@ -11,7 +14,7 @@ import {
   previewByHand,
   renameDraft,
   setByHand,
-  switchRule,
+  changeRules,
 } from './work-store.js';
 
 function cellist(): Work {
@@ -30,7 +33,10 @@ describe('another method', () => {
       person,
       draft: { ...draft, settings: { hipEase: 30, split: 5 }, set: { 'back.extension': 90 } },
     });
-    changeMethod('thirds')(open);
+    const [thirds] = SHEETS.filter((s) => s.id === 'thirds');
+    if (!thirds) throw new Error('No thirds');
+    putSheets(SHEETS);
+    changeMethod(thirds)(open);
     const kept = open.state.getState().work.draft;
     expect(kept).toMatchObject({
       method: 'thirds',
@@ -40,9 +46,14 @@ describe('another method', () => {
     });
     expect(kept.settings['split']).toBeUndefined();
     expect(open.computed.getState().draft?.worked.sheet.id).toBe('thirds');
-    changeMethod('no such method')(open);
-    expect(open.state.getState().work.draft).toBe(kept);
-    open.undo();
+    const own = { ...thirds, id: 'own-1', name: 'Mine', basedOn: 'thirds' };
+    changeMethod(own)(open);
+    expect(open.state.getState().work.draft).toMatchObject({ method: 'own-1', sheet: { name: 'Mine' } });
+    changeSheet((sheet) => ({ ...sheet, name: 'Mine too' }))(open);
+    expect(open.computed.getState().draft?.worked.sheet.name).toBe('Mine too');
+    changeMethod(thirds)(open);
+    expect(open.state.getState().work.draft.sheet).toBeUndefined();
+    for (let i = 0; i < 4; i++) open.undo();
     expect(open.state.getState().work.draft).toMatchObject({ method: 'quarter-and-half', settings: { split: 5 } });
   });
 });
@@ -90,7 +101,7 @@ describe('the open work', () => {
     changeMeasurement('hip', 1010)(open);
     changeSetting('hipEase', 30)(open);
     choose('variant', 'surplus-shared')(open);
-    switchRule('trueSeams', false)(open);
+    changeRules({ trueSeams: false })(open);
     renameDraft('Recital trouser')(open);
     expect(setOf(work()).values.hip).toBe(1010);
     expect(work().draft).toMatchObject({

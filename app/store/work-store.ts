@@ -2,10 +2,9 @@ import { temporal } from 'zundo';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
 import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
-import { sheetById, type DartPlace } from '../../core/method/index.js';
+import { COMMON, settingsOf, type DartPlace, type Sheet } from '../../core/method/index.js';
 import type { Refusal } from '../../core/refusal/index.js';
 import {
-  inputOf,
   setOf,
   withFigure,
   withRule,
@@ -15,6 +14,7 @@ import {
   type Person,
   type Work,
 } from '../../core/kept/index.js';
+import { inputNow } from './sheets.js';
 
 /** Lines set by hand while a handle is held: shown at once, kept only when it is let go. */
 export type HandValues = Readonly<Record<string, number | DartPlace>>;
@@ -44,7 +44,7 @@ export interface OpenWork {
 }
 
 function compute({ work, preview }: WorkState, last: Computed): Computed {
-  const input = inputOf(work);
+  const input = inputNow(work);
   const missing = missingFigures(input);
   const outcome = computeDraft(preview ? { ...input, set: { ...input.set, ...preview } } : input, setOf(work).unit);
   const before = preview ? (last.before ?? last.draft) : undefined;
@@ -124,30 +124,48 @@ export const changeSetting = (name: string, mm: number | undefined): Change =>
     settings: mm === undefined ? without(draft.settings, [name]) : { ...draft.settings, [name]: mm },
   }));
 
+/** What of a draft's settings and choices holds for a sheet: those it has, within its limits. */
+export function heldBy(
+  sheet: Sheet,
+  draft: Pick<KeptDraft, 'settings' | 'choices'>,
+): Pick<KeptDraft, 'settings' | 'choices'> {
+  const known = settingsOf(sheet);
+  const settings = Object.entries(draft.settings).filter(([name, mm]) =>
+    known.some((s) => s.name === name && mm >= s.least && mm <= s.most),
+  );
+  const choices = Object.entries(draft.choices).filter(([name, value]) =>
+    [...sheet.choices, ...COMMON.choices].some((c) => c.id === name && c.values.some((v) => v.id === value)),
+  );
+  return { settings: Object.fromEntries(settings), choices: Object.fromEntries(choices) };
+}
+
 /**
- * Drafts by another method. Settings and choices that it does not have are dropped, lines set by hand stay as they are;
- * undo brings everything back.
+ * Drafts by another method: a shipped one, which the draft names, or a maker's own, which it carries. Settings and
+ * choices that it does not have are dropped, lines set by hand stay as they are; undo brings everything back.
  */
-export const changeMethod = (id: string): Change =>
+export const changeMethod = (sheet: Sheet): Change =>
   changeDraft((draft) => {
-    const sheet = sheetById(id);
-    if (!sheet || id === draft.method) return draft;
-    const settings = Object.entries(draft.settings).filter(([name, mm]) =>
-      sheet.settings.some((s) => s.name === name && mm >= s.least && mm <= s.most),
-    );
-    const choices = Object.entries(draft.choices).filter(([name, value]) =>
-      sheet.choices.some((c) => c.id === name && c.values.some((v) => v.id === value)),
-    );
-    return { ...draft, method: id, settings: Object.fromEntries(settings), choices: Object.fromEntries(choices) };
+    const next: KeptDraft = { ...draft, ...heldBy(sheet, draft), method: sheet.id };
+    if (sheet.basedOn !== undefined) return { ...next, sheet };
+    delete next.sheet;
+    return next;
   });
+
+/** Changes the maker's own sheet that the draft carries. */
+export const changeSheet = (make: (sheet: Sheet) => Sheet): Change =>
+  changeDraft((draft) => (draft.sheet ? { ...draft, sheet: make(draft.sheet) } : draft));
 
 /** Takes another value of a choice. */
 export const choose = (id: string, value: string): Change =>
   changeDraft((draft) => ({ ...draft, choices: { ...draft.choices, [id]: value } }));
 
-/** Switches one of the three rules. */
-export const switchRule = (rule: keyof KeptDraft['rules'], on: boolean): Change =>
-  changeDraft((draft) => ({ ...draft, rules: { ...draft.rules, [rule]: on } }));
+/** Changes one of the three rules. */
+export const changeRules = (rules: Partial<KeptDraft['rules']>): Change =>
+  changeDraft((draft) => ({ ...draft, rules: { ...draft.rules, ...rules } }));
+
+/** Gives a choice back to what the person or the sheet says. */
+export const unchoose = (id: string): Change =>
+  changeDraft((draft) => ({ ...draft, choices: without(draft.choices, [id]) }));
 
 /** Changes the width allowed at an edge, in mm. */
 export const changeAllowance = (edge: keyof KeptDraft['allowances'], mm: number): Change =>

@@ -33,7 +33,8 @@ export function easeTable({ worked, block }: Draft): EaseRow[] {
   const rows = ROWS.flatMap(([id, setting, holds]): EaseRow[] => {
     const line = worked.ledger.get(setting);
     const known = worked.body.get(id);
-    if (!known || typeof line?.value !== 'number') return [];
+    // A pull-on's waist is as wide as the sheet opens it, whatever the ease.
+    if (!known || typeof line?.value !== 'number' || (id === 'waist' && worked.pullOn)) return [];
     const [ease, finished] =
       holds === 'ease' ? [line.value, known.mm + line.value] : [line.value - known.mm, line.value];
     const label = id === 'heel' ? 'Hem, over the heel' : measurementLabel(id);

@@ -1,3 +1,4 @@
 export { bodyOf, computeDraft, EMPTY_INPUT, missingFigures, type Draft, type DraftInput } from './compute-draft.js';
+export { girthLevels, readLevel, type LevelReading } from './level-reading.js';
 export { compareDrafts, type DraftDifference } from './compare.js';
 export { easeTable, extensionsFor, type EaseHeld, type EaseRow } from './ease.js';

@@ -2,13 +2,15 @@ import { pathLength, dot, subtract, quarterTurn } from '../geometry/index.js';
 import { edgeLengths, type Block, type Panel } from '../draft/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { FitClass, Worked } from '../method/index.js';
-import { verdictOf, type About, type Check, type CheckId } from './check.js';
-import { classByExtensions, classesByThigh, sameClass } from './fit-class.js';
+import { verdictOf, type About, type Check, type CheckId, type Verdict } from './check.js';
+import { beside, classByExtensions, classesByThigh, sameClass, type ExtensionClass } from './fit-class.js';
 
 const WAIST_OVER = 6;
 const RISE_BAND = 6;
 const WHOLE_RISE_BAND = 10;
 const HEM_OVER_HEEL = 10;
+/** What of the hip an open pull-on waist must pass over: a seat gives a little. */
+const PULL_ON_SHARE = 0.94;
 
 const EXTENSION_LABELS = { close: 'Close', regular: 'Regular', loose: 'Loose', 'skirt-like': 'Skirt-like' } as const;
 
@@ -87,6 +89,16 @@ function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', v
   return figured({ id, label, value, low: known.mm - band, high: known.mm + band, compares, about });
 }
 
+/** In where extensions and thigh name the class meant, or one does and the other its neighbour; out where neither does. */
+function classVerdict(by: ExtensionClass, byThigh: readonly FitClass[], chosen: FitClass): Verdict {
+  const fits = sameClass(by, chosen.id);
+  const thighFits = chosen.byShare || byThigh.some((c) => c.id === chosen.id);
+  if (fits && thighFits) return 'in';
+  if (fits) return byThigh.some((c) => sameClass(by, c.id) || beside(c.id, chosen.id)) ? 'in' : 'near';
+  if (!thighFits) return 'out';
+  return beside(by, chosen.id) ? 'in' : 'near';
+}
+
 function classCheck(
   worked: Worked,
   block: Block,
@@ -105,7 +117,6 @@ function classCheck(
   const agree = byThigh.some((c) => sameClass(by, c.id));
   const byLabel = EXTENSION_LABELS[by];
   const thighWords = byThigh[0]?.label.toLowerCase() ?? (thighShare < 0 ? 'tighter than any class' : 'between classes');
-  const extensionsFit = sameClass(by, chosen.id);
   return {
     id: 'fitClass',
     label: 'Fit class',
@@ -114,7 +125,7 @@ function classCheck(
     value: agree ? byLabel : `${byLabel}; by the thigh ${thighWords}`,
     low: undefined,
     high: undefined,
-    verdict: extensionsFit ? (agree ? 'in' : 'near') : byThigh.some((c) => c.id === chosen.id) ? 'near' : 'out',
+    verdict: classVerdict(by, byThigh, chosen),
     compares: `The fit that the extensions and the thigh ease give with the one meant: ${chosen.label.toLowerCase()}.`,
     restsOnEstimate: thighEstimated,
     about: { edges: [], level: 'crotchLevel' },
@@ -135,28 +146,41 @@ export function checkAgainstBody(worked: Worked, block: Block): Check[] {
   };
   const chosen = worked.fitClass;
   const { front, back } = block;
+  const waist = 2 * (pathLength(front.closedWaist) + pathLength(back.closedWaist));
+  // A knit hem is stretched over the heel.
+  const hemStretch = chosen.byShare ? 1 + worked.stretch : 1;
   const waistWanted = mm('waist') + (ofSheet('waistEase') ?? 0);
   const [least, most] = chosen.hipEase;
   const hipShare = chosen.byShare ? mm('hip') : 1;
   const hipEase = easeBand([least * hipShare, most * hipShare], byHand('hipEase'), ofSheet('hipEase'));
   const thigh = mm('thigh');
   const thighEase = easeBand(
-    [chosen.thighEase[0] * thigh, chosen.thighEase[1] * thigh],
+    [(chosen.thighLeast ?? chosen.thighEase[0]) * thigh, chosen.thighEase[1] * thigh],
     byHand('thighEase'),
     undefined,
   );
   const crotchWidths = front.crotchWidth + back.crotchWidth;
   const [f, b] = [edgeLengths(front), edgeLengths(back)];
   return [
-    figured({
-      id: 'waist',
-      label: 'Waist',
-      value: 2 * (pathLength(front.closedWaist) + pathLength(back.closedWaist)),
-      low: waistWanted,
-      high: waistWanted + WAIST_OVER,
-      compares: 'The finished waist, darts closed, with the waist and its ease.',
-      about: { edges: both('waist') },
-    }),
+    worked.pullOn
+      ? figured({
+          id: 'waist',
+          label: 'Opening',
+          value: waist,
+          low: PULL_ON_SHARE * mm('hip'),
+          high: Infinity,
+          compares: 'The open waist of a pull-on with the hip that it must pass over; a seat gives a little.',
+          about: { edges: both('waist') },
+        })
+      : figured({
+          id: 'waist',
+          label: 'Waist',
+          value: waist,
+          low: waistWanted,
+          high: waistWanted + WAIST_OVER,
+          compares: 'The finished waist, darts closed, with the waist and its ease.',
+          about: { edges: both('waist') },
+        }),
     figured({
       id: 'hip',
       label: 'Hip',
@@ -183,9 +207,11 @@ export function checkAgainstBody(worked: Worked, block: Block): Check[] {
       id: 'hem',
       label: 'Hem',
       value: f.hem + b.hem,
-      low: mm('heel') + HEM_OVER_HEEL,
+      low: (mm('heel') + HEM_OVER_HEEL) / hemStretch,
       high: Infinity,
-      compares: 'The hem with what it must pass over: the heel and 1 cm.',
+      compares: chosen.byShare
+        ? 'The hem, stretched as the cloth will, with what it must pass over: the heel and 1 cm.'
+        : 'The hem with what it must pass over: the heel and 1 cm.',
       restsOnEstimate: estimated('heel'),
       about: { edges: both('hem') },
     }),

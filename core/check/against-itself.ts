@@ -185,8 +185,8 @@ function dartCheck(block: Block): Check {
   return deep ? { ...check, verdict: 'near' } : check;
 }
 
-/** The checks of a draft against itself (handbook 3, section 2). */
-export function checkAgainstItself(block: Block): Check[] {
+/** The checks of a draft against itself (handbook 3, section 2). A knit is stretched on, so its walk has more room below the knee. */
+export function checkAgainstItself(block: Block, knit = false): Check[] {
   const [front, back] = [edgeLengths(block.front), edgeLengths(block.back)];
   const [frontSide, backSide] = [sideStretches(block.front), sideStretches(block.back)];
   const below = (e: typeof front): number => e.inseam - e.inseamAboveKnee;
@@ -208,8 +208,8 @@ export function checkAgainstItself(block: Block): Check[] {
       label: 'Below knee',
       kind: 'length',
       value: below(front) - below(back),
-      low: -1,
-      high: 1,
+      low: knit ? -3 : -1,
+      high: knit ? 3 : 1,
       compares: 'Front and back inseam from knee to hem.',
       about: pairOf('inseam'),
     }),

@@ -27,6 +27,20 @@ export function classByExtensions(f: ClassFigures): ExtensionClass {
 export const sameClass = (by: ExtensionClass, chosen: FitClassId): boolean =>
   by === 'close' ? chosen === 'close-contoured' || chosen === 'close-relaxed' || chosen === 'knit' : by === chosen;
 
+const GRADES: Readonly<Record<ExtensionClass | FitClassId, number>> = {
+  knit: 0,
+  close: 0,
+  'close-contoured': 0,
+  'close-relaxed': 0,
+  regular: 1,
+  loose: 2,
+  'skirt-like': 3,
+};
+
+/** True where two classes are next to one another, close fits counting as one. */
+export const beside = (a: ExtensionClass | FitClassId, b: ExtensionClass | FitClassId): boolean =>
+  Math.abs(GRADES[a] - GRADES[b]) === 1;
+
 /** The classes for woven cloth whose thigh band holds a thigh ease given as a share of the thigh girth. */
 export const classesByThigh = (share: number): FitClass[] =>
   FIT_CLASSES.filter((c) => !c.byShare && share >= c.thighEase[0] && share <= c.thighEase[1]);

@@ -6,16 +6,17 @@ import { completePanel, drawSeams, UNMOVED } from './draw-panel.js';
 import { refuseLevels, type PanelSetting } from './panel-setting.js';
 import type { EdgeName, Panel } from './panel.js';
 import { stretchesOf, trueBack, type SeamStretches } from './true-seams.js';
+import type { WaistSchool } from './waist-plan.js';
 
-/** The three rules that hold for every sheet and may be switched off (handbook 2, section 5). */
+/** The three rules that hold for every sheet and may be switched off or changed (handbook 2, section 5). */
 export interface DraftRules {
   readonly hipKept: boolean;
   readonly trueSeams: boolean;
-  readonly waistPlan: boolean;
+  readonly waistPlan: WaistSchool;
 }
 
-/** All three rules on: the default. */
-export const HOUSE_RULES: DraftRules = { hipKept: true, trueSeams: true, waistPlan: true };
+/** All three rules on, the surplus decided by darts: the default. */
+export const HOUSE_RULES: DraftRules = { hipKept: true, trueSeams: true, waistPlan: 'darts' };
 
 /** A whole draft: both panels on one frame, net. */
 export interface Block {
@@ -47,8 +48,12 @@ export function edgeLengths(panel: Panel): EdgeLengths {
   };
 }
 
+/** As many darts as a panel can have. */
+const MOST_DARTS = 3;
+
 function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetting {
   const span = worked.body.get('apexSpan');
+  const of = (limit: string): number => Number(worked.ledger.get(limit)?.value);
   return {
     name,
     parameters: worked[name],
@@ -56,6 +61,15 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
     halfSpan: span ? span.mm / 2 : undefined,
     hipKept: rules.hipKept,
     waistPlan: rules.waistPlan,
+    waistLimits: {
+      mostTaper: of('mostTaper'),
+      narrowestDart: of('narrowestDart'),
+      widestDart: of('widestDart'),
+      mostCentreIn: of('mostCentreIn'),
+      mostDarts: worked.child || worked.pullOn ? 0 : MOST_DARTS,
+    },
+    straightSide: worked.sheet.straightSide ?? false,
+    mostMoved: of('mostMoved'),
     byHand: new Set([...worked.byHand].filter((n) => n.startsWith(`${name}.`)).map((n) => n.slice(name.length + 1))),
   };
 }
@@ -77,6 +91,8 @@ const sameSetting = (a: PanelSetting, b: PanelSetting): boolean =>
   a.halfSpan === b.halfSpan &&
   a.hipKept === b.hipKept &&
   a.waistPlan === b.waistPlan &&
+  sameRecord(a.waistLimits, b.waistLimits) &&
+  a.straightSide === b.straightSide &&
   a.byHand.size === b.byHand.size &&
   [...a.byHand].every((name) => b.byHand.has(name));
 
@@ -130,12 +146,15 @@ export function draftNotes(block: Block, unit: Unit): string[] {
   for (const panel of [block.front, block.back]) {
     const { settled, parameters: p } = panel;
     const words = panel.name === 'front' ? 'Front' : 'Back';
-    const asked = `${p.dartCount} × ${show(p.dartIntake)}`;
-    if (settled.dartCount !== p.dartCount || Math.abs(settled.dartIntake - p.dartIntake) > 0.5) {
+    const asked = p.dartCount === 0 ? 'none' : `${p.dartCount} × ${show(p.dartIntake)}`;
+    const changed = settled.dartCount !== p.dartCount || Math.abs(settled.dartIntake - p.dartIntake) > 0.5;
+    if (changed && settled.dartCount + p.dartCount > 0) {
       notes.push(
-        settled.dartCount === 0
-          ? `${words}: too little surplus for a dart, so there is none (the sheet has ${asked}).`
-          : `${words}: the surplus takes ${settled.dartCount} × ${show(settled.dartIntake)} in darts (the sheet has ${asked}).`,
+        settled.dartCount === 0 && settled.centreIn > 0.5
+          ? `${words}: no darts, the surplus leaves at the side and the centre (the sheet has ${asked}).`
+          : settled.dartCount === 0
+            ? `${words}: too little surplus for a dart, so there is none (the sheet has ${asked}).`
+            : `${words}: the surplus takes ${settled.dartCount} × ${show(settled.dartIntake)} in darts (the sheet has ${asked}).`,
       );
     }
     if (settled.centreIn > 0.5) notes.push(`${words}: the centre takes ${show(settled.centreIn)} more of the surplus.`);

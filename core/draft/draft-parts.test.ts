@@ -5,7 +5,16 @@ import { curvatureAt, directionAt, distance, flatten, nearestPlace, pathLength, 
 import type { Block } from './index.js';
 import { legOf, upperInseam } from './leg.js';
 import { refuseLevels } from './panel-setting.js';
-import { MOST_TAPER, planWaist } from './waist-plan.js';
+import { planWaist, type WaistLimits } from './waist-plan.js';
+
+const LIMITS: WaistLimits = {
+  mostTaper: 35,
+  narrowestDart: 6,
+  widestDart: 30,
+  mostCentreIn: 10,
+  mostDarts: 3,
+  mostLean: 40,
+};
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
@@ -17,31 +26,47 @@ function block(more: Partial<DraftInput> = {}): Block {
 
 describe('the waist plan', () => {
   it('takes the sheet’s dart while the side tapers by 0 to 3.5 cm', () => {
-    expect(planWaist(46, 1, 25.4)).toMatchObject({ dartCount: 1, dartIntake: 25.4, centreIn: 0, told: [] });
-    expect(planWaist(25.4, 1, 25.4).told).toEqual([]);
-    expect(planWaist(25.4 + 35, 1, 25.4).told).toEqual([]);
+    expect(planWaist(46, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 25.4, centreIn: 0, told: [] });
+    expect(planWaist(25.4, 1, 25.4, LIMITS).told).toEqual([]);
+    expect(planWaist(25.4 + 35, 1, 25.4, LIMITS).told).toEqual([]);
   });
   it('narrows it with too little surplus, and under 6 mm leaves it out', () => {
-    expect(planWaist(20, 1, 25.4)).toMatchObject({ dartCount: 1, dartIntake: 20, told: ['narrowed'] });
-    expect(planWaist(6, 1, 25.4)).toMatchObject({ dartCount: 1, dartIntake: 6 });
-    expect(planWaist(5.9, 1, 25.4)).toMatchObject({ dartCount: 0, told: ['dropped'] });
-    expect(planWaist(-30, 1, 25.4)).toMatchObject({ dartCount: 0, centreIn: 0 });
-    expect(planWaist(10, 2, 20)).toMatchObject({ dartCount: 1, dartIntake: 10 });
+    expect(planWaist(20, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 20, told: ['narrowed'] });
+    expect(planWaist(6, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 6 });
+    expect(planWaist(5.9, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 0, told: ['dropped'] });
+    expect(planWaist(-30, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 0, centreIn: 0 });
+    expect(planWaist(10, 2, 20, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 10 });
   });
   it('widens it to 3 cm, takes a second, then up to 1 cm at the centre, and says so', () => {
-    expect(planWaist(62, 1, 25.4)).toMatchObject({ dartCount: 1, dartIntake: 27, told: ['widened'] });
-    expect(planWaist(70, 1, 25.4)).toMatchObject({ dartCount: 2, dartIntake: 17.5, told: ['second dart'] });
-    expect(planWaist(100, 1, 25.4)).toMatchObject({ dartCount: 2, dartIntake: 30, centreIn: 5 });
-    expect(planWaist(120, 1, 25.4)).toMatchObject({ centreIn: 10, told: ['second dart', 'centre in', 'side steep'] });
-    expect(planWaist(50, 0, 0)).toMatchObject({ dartCount: 1, dartIntake: 15 });
+    expect(planWaist(62, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 27, told: ['widened'] });
+    expect(planWaist(70, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 2, dartIntake: 17.5, told: ['second dart'] });
+    expect(planWaist(100, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 2, dartIntake: 30, centreIn: 5 });
+    expect(planWaist(120, 1, 25.4, LIMITS)).toMatchObject({
+      centreIn: 10,
+      told: ['second dart', 'centre in', 'side steep'],
+    });
+    expect(planWaist(50, 0, 0, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 15 });
+    expect(planWaist(39, 0, 0, LIMITS)).toMatchObject({ dartCount: 0, told: [] });
+  });
+  it('parts with it by the other schools: half at side and centre, or all at the centre', () => {
+    expect(planWaist(60, 1, 25.4, LIMITS, 'shared')).toMatchObject({ dartCount: 0, centreIn: 30, told: ['centre in'] });
+    expect(planWaist(30, 1, 25.4, LIMITS, 'centre')).toMatchObject({ dartCount: 0, centreIn: 30, told: ['centre in'] });
+    expect(planWaist(60, 1, 25.4, LIMITS, 'centre').told).toEqual(['centre in', 'side steep']);
+    expect(planWaist(-10, 1, 25.4, LIMITS, 'shared')).toMatchObject({ dartCount: 0, centreIn: 0, told: [] });
+    expect(planWaist(90, 2, 12, LIMITS, 'off')).toMatchObject({ dartCount: 2, dartIntake: 12, centreIn: 0 });
+  });
+  it('has no darts for a child or a pull-on', () => {
+    const none = { ...LIMITS, mostDarts: 0 };
+    expect(planWaist(60, 1, 25.4, none)).toMatchObject({ dartCount: 0, dartIntake: 0, centreIn: 0 });
+    expect(planWaist(-20, 0, 0, none)).toMatchObject({ dartCount: 0, told: [] });
   });
   it('leaves a taper within its limits wherever darts and centre can', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 104, noNaN: true }), fc.integer({ min: 1, max: 2 }), (surplus, count) => {
-        const plan = planWaist(surplus, count, 25.4);
+        const plan = planWaist(surplus, count, 25.4, LIMITS);
         const taper = surplus - plan.dartCount * plan.dartIntake - plan.centreIn;
         expect(taper).toBeGreaterThan(-1e-9);
-        expect(taper).toBeLessThan(MOST_TAPER + 1e-6);
+        expect(taper).toBeLessThan(LIMITS.mostTaper + 1e-6);
         expect(plan.dartCount === 0 || plan.dartIntake >= 6).toBe(true);
       }),
     );
@@ -148,7 +173,7 @@ describe('the side', () => {
     expect(inset.points.sideCrotch.x - inset.points.sideHip.x).toBeCloseTo(8, 9);
     const out = block({
       set: { 'back.sideOut': 10 },
-      rules: { hipKept: false, trueSeams: true, waistPlan: true },
+      rules: { hipKept: false, trueSeams: true, waistPlan: 'darts' },
     }).back;
     expect(out.points.sideHip.x).toBeCloseTo(-10, 9);
   });
@@ -177,6 +202,6 @@ describe('drafting again', () => {
     expect(second.front).toBe(first.front);
     expect(second.back).not.toBe(first.back);
     expect(block({ set: { 'front.extension': 70 } }).front).not.toBe(first.front);
-    expect(block({ rules: { hipKept: false, trueSeams: true, waistPlan: true } }).front).not.toBe(first.front);
+    expect(block({ rules: { hipKept: false, trueSeams: true, waistPlan: 'darts' } }).front).not.toBe(first.front);
   });
 });

@@ -29,6 +29,9 @@ export interface Shift {
   readonly sideWaist: number;
 }
 
+/** How far in the centre may go, of the hip width: further, and no crotch curve runs from it. */
+const MOST_LEAN = { front: 0.16, back: 0.3 } as const;
+
 /** Nothing moved. */
 export const UNMOVED: Shift = { crotchPoint: 0, sideHip: 0, sideWaist: 0 };
 
@@ -54,19 +57,21 @@ export function drawSeams(setting: PanelSetting, shift: Shift): Outcome<PanelSea
     const seat = seatLine(p, levels, furtherIn);
     const hipY = levels.hipLevel + shift.sideHip;
     const frameSide = -p.sideOut;
-    const sideHip = point(setting.hipKept ? squareOffCentre(seat, p.hipWidth, hipY) : frameSide, hipY);
+    const kept = setting.hipKept && !setting.straightSide;
+    const sideHip = point(kept ? squareOffCentre(seat, p.hipWidth, hipY) : frameSide, hipY);
     // A side that hipKept moves inward goes in with the crotch line as well, so that it still runs in to the knee.
     const sideCrotch = point(frameSide + p.sideInset + Math.max(0, sideHip.x - frameSide), levels.crotchLevel);
-    return { seat, sideHip, sideCrotch, leg: legOf(p, levels, sideCrotch.x) };
+    return { seat, sideHip, sideCrotch, leg: legOf(p, levels, sideCrotch.x, setting.straightSide) };
   };
 
   const sideLevel = -(p.sideLift + shift.sideWaist);
   const first = layOut(0);
-  const planned = setting.waistPlan && !setting.byHand.has('dartIntake') && !setting.byHand.has('dartCount');
+  const planned = !setting.byHand.has('dartIntake') && !setting.byHand.has('dartCount');
   const rise = sideLevel - first.seat.waistEnd.y;
   const undarted = first.seat.waistEnd.x - Math.sqrt(Math.max(0, p.waistWidth ** 2 - rise ** 2)) - first.sideHip.x;
-  const asked: WaistPlan = { dartCount: p.dartCount, dartIntake: p.dartIntake, centreIn: 0, told: [] };
-  const full = planned ? planWaist(undarted, p.dartCount, p.dartIntake) : asked;
+  const limits = { ...setting.waistLimits, mostLean: MOST_LEAN[name] * p.hipWidth - p.centreIn };
+  const school = planned ? setting.waistPlan : 'off';
+  const full = planWaist(undarted, p.dartCount, p.dartIntake, limits, school);
   const plan = setting.byHand.has('centreIn') ? { ...full, centreIn: 0 } : full;
   const laid = plan.centreIn > 0 ? layOut(plan.centreIn) : first;
 

@@ -18,5 +18,6 @@ export {
   type DraftRules,
   type EdgeLengths,
 } from './block.js';
-export { INSEAM_STRETCH, MOST_SHIFT } from './true-seams.js';
+export { INSEAM_STRETCH } from './true-seams.js';
 export { LEAST_CROTCH_RADIUS } from './crotch-curve.js';
+export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';

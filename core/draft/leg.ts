@@ -29,20 +29,22 @@ const LEAST_LOWER_LEG = 20;
 
 /**
  * Crease and corners: the crease halves the crotch width (less `creaseShift`), knee and hem lie half on each side
- * of it. Where the hem lies above the knee line, the hem corners stand for the knee corners.
+ * of it, or are laid off from a straight side. Where the hem lies above the knee line, the hem corners stand for the
+ * knee corners.
  */
-export function legOf(p: PanelParameters, levels: Levels, sideCrotchX: number): Leg {
+export function legOf(p: PanelParameters, levels: Levels, sideCrotchX: number, straightSide = false): Leg {
   const crease = (sideCrotchX + p.hipWidth + p.extension) / 2 - p.creaseShift;
   const kneeOnPiece = levels.hemLevel >= levels.kneeLevel + LEAST_LOWER_LEG;
-  const corner = (width: number, level: number): Point => point(crease + width / 2, level);
-  const sideHem = corner(-p.hemWidth, levels.hemLevel);
-  const inseamHem = corner(p.hemWidth, levels.hemLevel);
+  const corner = (width: number, half: -1 | 1, level: number): Point =>
+    straightSide ? point(-p.sideOut + (half === 1 ? width : 0), level) : point(crease + (half * width) / 2, level);
+  const sideHem = corner(p.hemWidth, -1, levels.hemLevel);
+  const inseamHem = corner(p.hemWidth, 1, levels.hemLevel);
   return {
     crease,
     sideHem,
     inseamHem,
-    sideKnee: kneeOnPiece ? corner(-p.kneeWidth, levels.kneeLevel) : sideHem,
-    inseamKnee: kneeOnPiece ? corner(p.kneeWidth, levels.kneeLevel) : inseamHem,
+    sideKnee: kneeOnPiece ? corner(p.kneeWidth, -1, levels.kneeLevel) : sideHem,
+    inseamKnee: kneeOnPiece ? corner(p.kneeWidth, 1, levels.kneeLevel) : inseamHem,
     kneeOnPiece,
   };
 }

@@ -1,5 +1,6 @@
 import { PARAMETER_NAMES, type Levels, type PanelName, type PanelParameters } from '../method/index.js';
 import type { Refusal } from '../refusal/index.js';
+import type { WaistLimits, WaistSchool } from './waist-plan.js';
 
 /** What a panel is drawn from beside its parameters. */
 export interface PanelSetting {
@@ -9,8 +10,13 @@ export interface PanelSetting {
   readonly halfSpan: number | undefined;
   /** Hip width is kept square to the centre line. */
   readonly hipKept: boolean;
-  /** The surplus decides the darts. */
-  readonly waistPlan: boolean;
+  /** How the surplus of hip over waist leaves the panel, and within what limits. */
+  readonly waistPlan: WaistSchool;
+  readonly waistLimits: Omit<WaistLimits, 'mostLean'>;
+  /** The side is one straight vertical from which the leg's widths are laid off. */
+  readonly straightSide: boolean;
+  /** How far truing may move a point, in mm. */
+  readonly mostMoved: number;
   /** Names of this panel's parameters that a hand has set. */
   readonly byHand: ReadonlySet<string>;
 }

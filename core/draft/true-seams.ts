@@ -3,8 +3,6 @@ import { good, type Outcome } from '../refusal/index.js';
 import { drawSeams, UNMOVED, type PanelSeams, type Shift } from './draw-panel.js';
 import type { PanelSetting } from './panel-setting.js';
 
-/** The most that truing may move a point, in mm (handbook 2, section 5). */
-export const MOST_SHIFT = 12;
 /** How much shorter than the front inseam the back inseam is aimed at, above the knee: it is stretched on in sewing. */
 export const INSEAM_STRETCH = 3;
 const ROUNDS = 12;
@@ -24,14 +22,13 @@ export const stretchesOf = (seams: PanelSeams): SeamStretches => ({
   inseamToKnee: pathLength(seams.inseam),
 });
 
-const held = (value: number): number => Math.min(MOST_SHIFT, Math.max(-MOST_SHIFT, value));
-
 /**
  * Trues the back to the front (`trueSeams`, handbook 2, section 5): the back crotch point moves up or down and the
- * back side's hip and waist end move, each by at most 12 mm, until the side seams walk equal and the back inseam is
+ * back side's hip and waist end move, each by at most `mostMoved`, until the side seams walk equal and the back inseam is
  * 3 mm shorter above the knee. A crotch drop or side lift set by hand is left alone.
  */
 export function trueBack(back: PanelSetting, front: SeamStretches): Outcome<{ seams: PanelSeams; shift: Shift }> {
+  const held = (value: number): number => Math.min(back.mostMoved, Math.max(-back.mostMoved, value));
   let shift: Shift = UNMOVED;
   for (let round = 0; ; round++) {
     const drawn = drawSeams(back, shift);

@@ -1,4 +1,5 @@
 import { EMPTY_INPUT, type DraftInput } from '../chain/index.js';
+import type { Sheet } from '../method/index.js';
 import { houseAllowances } from '../piece/index.js';
 import type { KeptDraft, MeasurementSet, Person } from '../workbook/index.js';
 import { newestFirst, valuesOf } from './person.js';
@@ -16,14 +17,15 @@ export function setOf({ person, draft }: Work): MeasurementSet {
   return found;
 }
 
-/** The input of the chain that a kept draft stands for. */
-export function inputOf(work: Work): DraftInput {
+/** The input of the chain that a kept draft stands for; `shipped` is the sheet it names, used where it has none of its own. */
+export function inputOf(work: Work, shipped: Sheet): DraftInput {
   const { draft, person } = work;
   const set = setOf(work);
   const { fitClass, stretch } = draft.fit;
   return {
-    method: draft.method,
+    sheet: draft.sheet ?? shipped,
     figure: person.figure,
+    build: person.build,
     measured: valuesOf(set),
     adopted: set.adopted,
     fit: { fitClass, stretch },
@@ -37,14 +39,14 @@ export function inputOf(work: Work): DraftInput {
 /** A new draft for a person from their newest set, by the default method. */
 export function newDraft(newId: () => string, person: Person, name: string, now: Date): KeptDraft {
   const [newest] = newestFirst(person);
-  const { method, settings, choices, rules, set } = EMPTY_INPUT;
+  const { sheet, settings, choices, rules, set } = EMPTY_INPUT;
   const stamp = now.toISOString();
   return {
     id: newId(),
     name,
     personId: person.id,
     setId: newest?.id ?? '',
-    method,
+    method: sheet.id,
     fit: { stretch: 0, shrinkLength: 0, shrinkWidth: 0 },
     settings: { ...settings },
     choices: { ...choices },

@@ -1,3 +1,4 @@
+import { DEFAULT_SHEET } from '../method/index.js';
 import { DEMO_WORKBOOK } from '../demo/index.js';
 import { describe, expect, it } from 'vitest';
 import { bodyOf, compareDrafts, computeDraft, easeTable, extensionsFor, missingFigures } from '../chain/index.js';
@@ -71,7 +72,8 @@ describe('a draft from a set', () => {
   it('needs the inseam or the outseam, and takes an adopted crotch depth', () => {
     const set = only(person);
     const without = withFigure(withFigure(set, 'inseam', undefined, now), 'crotchDepth', undefined, now);
-    const input = (s: typeof set): ReturnType<typeof inputOf> => inputOf({ person: withSet(person, s), draft });
+    const input = (s: typeof set): ReturnType<typeof inputOf> =>
+      inputOf({ person: withSet(person, s), draft }, DEFAULT_SHEET);
     expect(missingFigures(input(without))).toEqual(['crotchDepth', 'inseam']);
     const outseam = withFigure(without, 'outseam', 1070, now);
     const adopted = withRule(outseam, 'crotchDepth', 'quarter-hip-1-in');
@@ -85,7 +87,9 @@ describe('a draft from a set', () => {
     const rigger = byId('stage-rigger');
     const [newest, oldest] = newestFirst(rigger);
     const work = (setId: string | undefined) =>
-      computeDraft(inputOf({ person: rigger, draft: { ...newDraft(id, rigger, 'x', now), setId: setId ?? '' } }));
+      computeDraft(
+        inputOf({ person: rigger, draft: { ...newDraft(id, rigger, 'x', now), setId: setId ?? '' } }, DEFAULT_SHEET),
+      );
     const [was, is] = [work(oldest?.id), work(newest?.id)];
     if (!was.ok || !is.ok) throw new Error('must draft');
     const changes = compareDrafts(was.value, is.value);
@@ -99,7 +103,7 @@ describe('a draft from a set', () => {
   it('has every finished girth as body and ease, which the pieces follow', () => {
     const compute = (fit: Partial<typeof draft.fit>, settings = {}, set = {}) => {
       const outcome = computeDraft(
-        inputOf({ person, draft: { ...draft, fit: { ...draft.fit, ...fit }, settings, set } }),
+        inputOf({ person, draft: { ...draft, fit: { ...draft.fit, ...fit }, settings, set } }, DEFAULT_SHEET),
       );
       if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason);
       return outcome.value;

@@ -99,6 +99,8 @@ export const ESTIMATES: readonly EstimateRule[] = [
     sum: () => HEEL_RULE,
     from: (k, figure) => (figure === 'child' ? Math.min(150 + 0.18 * (k.hip ?? NaN), 310) : HEEL[figure]),
   },
+  linear('pairFrontThigh', 'of-hip', '0.29 × hip', [[0.29, 'hip', '0.29 × _']]),
+  linear('pairThigh', 'of-hip', '0.66 × hip', [[0.66, 'hip', '0.66 × _']]),
   linear('heel', 'of-foot', '1.3 × foot length', [[1.3, 'footLength', '1.3 × _']]),
   linear(
     'crotchLength',

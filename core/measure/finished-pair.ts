@@ -116,7 +116,7 @@ function lengthOf(pair: FinishedPair, id: 'outseam' | 'frontRise' | 'backRise'):
  * does not tell how loose it is. Lengths in mm (handbook 2, sections 2 and 6).
  */
 export function pairGives(pair: FinishedPair): PairGives[] {
-  const { inseam, frontRise, backRise, band } = pair.figures;
+  const { inseam, frontRise, backRise } = pair.figures;
   const widths = WIDTHS.flatMap((w) => widthOf(pair, w) ?? []);
   const lengths = (['outseam', 'frontRise', 'backRise'] as const).flatMap((id) => lengthOf(pair, id) ?? []);
   const found: PairGives[] = [...widths, ...lengths];
@@ -137,7 +137,6 @@ export function pairGives(pair: FinishedPair): PairGives[] {
       sum: (show) => `front rise ${show(front.mm)} + back rise ${show(back.mm)}`,
     });
   }
-  if (band !== undefined) found.push({ id: 'pairBand', mm: band, sum: (show) => show(band) });
   return found;
 }
 

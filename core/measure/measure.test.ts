@@ -243,7 +243,6 @@ describe('a finished pair', () => {
       inseam: 770,
       crotchDepth: 240,
       crotchLength: 620,
-      pairBand: 40,
     });
     expect(legOfPair({ ...EMPTY_PAIR, figures })).toEqual({ kneeGirth: 480, hemGirth: 420 });
   });

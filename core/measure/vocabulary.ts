@@ -87,6 +87,19 @@ export const measurementLabel = (id: MeasurementId): string => MEASUREMENTS.get(
 /** The figure a set was taken from; it decides the heel estimate and the children's rules. */
 export type Figure = 'woman' | 'man' | 'child' | 'unknown';
 
+/** How full a part of the body is for its size. */
+export type Weight = 'flat' | 'average' | 'full';
+
+/** The build of a person: what changes every method's figures in the same way. */
+export interface Build {
+  readonly seat: Weight;
+  readonly stomach: Weight;
+  readonly thigh: Weight;
+}
+
+/** Nothing out of the ordinary. */
+export const AVERAGE_BUILD: Build = { seat: 'average', stomach: 'average', thigh: 'average' };
+
 /** Measured figures in mm; what is missing is estimated where a rule allows. */
 export type Measured = Readonly<Partial<Record<MeasurementId, number>>>;
 

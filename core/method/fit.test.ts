@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { computeDraft, easeTable, EMPTY_INPUT, extensionsFor, type Draft, type DraftInput } from '../chain/index.js';
-import { classEase, FIT_CLASSES, fitClass, fitClassById, knitReduction, SHEETS } from './index.js';
+import { classEase, FIT_CLASSES, fitClass, fitClassById, knitReduction } from './index.js';
+import { inputFor } from '../../bench/random-body.js';
+import { SHEETS } from '../shipped/index.js';
 
 const middle = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
@@ -58,7 +60,9 @@ describe('a fit class', () => {
     for (const sheet of SHEETS) {
       for (const c of FIT_CLASSES) {
         const fit = { fitClass: c.id, stretch: c.byShare ? 0.6 : 0 };
-        const outcome = computeDraft({ ...EMPTY_INPUT, measured: middle, method: sheet.id, fit });
+        // A sheet for knits drawn as a woven leans too far for its hip to be measured square to the centre.
+        if (sheet.straightSide && !c.byShare) continue;
+        const outcome = computeDraft({ ...EMPTY_INPUT, ...inputFor(sheet, middle), fit });
         if (!outcome.ok) throw new Error(`${sheet.id} ${c.id}: ${outcome.refusals[0]?.reason ?? ''}`);
         const hip = outcome.value.checks.find((check) => check.id === 'hip');
         expect([sheet.id, c.id, hip?.verdict]).toEqual([sheet.id, c.id, 'in']);
@@ -78,10 +82,11 @@ describe('a fit class', () => {
 describe('the table of ease', () => {
   it('agrees with what the pieces measure, by every method', () => {
     for (const sheet of SHEETS) {
-      const d = draft({ method: sheet.id });
+      const d = draft(inputFor(sheet, middle));
       const check = (id: string): number => Number(d.checks.find((c) => c.id === id)?.value);
-      expect(Math.abs(rowOf(d, 'hip').finished - check('hip'))).toBeLessThan(0.5);
-      expect(Math.abs(rowOf(d, 'waist').finished - check('waist'))).toBeLessThan(0.5);
+      if (!sheet.straightSide) expect(Math.abs(rowOf(d, 'hip').finished - check('hip'))).toBeLessThan(0.5);
+      if (d.worked.pullOn) expect(easeTable(d).some((row) => row.id === 'waist')).toBe(false);
+      else expect(Math.abs(rowOf(d, 'waist').finished - check('waist'))).toBeLessThan(0.5);
       expect(rowOf(d, 'thigh').finished).toBeCloseTo(check('thigh'), 6);
       expect(rowOf(d, 'heel').finished).toBeCloseTo(check('hem'), 6);
       expect(d.block.levels.crotchLevel).toBeCloseTo(rowOf(d, 'crotchDepth').finished, 6);
@@ -90,11 +95,11 @@ describe('the table of ease', () => {
 
   it('makes the pieces as wide at the crotch line as is asked, by every method', () => {
     for (const sheet of SHEETS) {
-      const plain = draft({ method: sheet.id });
+      const plain = draft(inputFor(sheet, middle));
       for (const more of [-20, 15, 40]) {
         const wanted = rowOf(plain, 'thigh').finished + more;
         const set = extensionsFor(plain, wanted);
-        const changed = rowOf(draft({ method: sheet.id, ...(set ? { set } : {}) }), 'thigh').finished;
+        const changed = rowOf(draft({ ...inputFor(sheet, middle), ...(set ? { set } : {}) }), 'thigh').finished;
         expect([sheet.id, more, Math.abs(changed - wanted) < 2]).toEqual([sheet.id, more, true]);
       }
     }

@@ -13,6 +13,8 @@ export interface FitClass {
   readonly waistEase: Span | undefined;
   /** Thigh ease at the crotch line, as a share of the thigh girth. */
   readonly thighEase: Span;
+  /** The least at the crotch line, where that is less than the class aims at. */
+  readonly thighLeast?: number;
   /** Crotch depth ease in mm. */
   readonly crotchEase: Span;
   readonly byShare: boolean;
@@ -28,6 +30,7 @@ export const FIT_CLASSES: readonly FitClass[] = [
     hipEase: [-0.1, 0],
     waistEase: [-0.1, 0],
     thighEase: [0.1, 0.17],
+    thighLeast: -0.12,
     crotchEase: [0, 0],
     byShare: true,
   },

@@ -13,6 +13,14 @@ export function namesIn(node: Node): string[] {
   return [...found];
 }
 
+/** True where a formula has a length written out in it. */
+export function hasLength(node: Node): boolean {
+  if (node.type === 'literal') return node.kind === 'length';
+  if (node.type === 'name') return false;
+  if (node.type === 'sum') return hasLength(node.left) || hasLength(node.right);
+  return node.type === 'call' ? node.args.some(hasLength) : hasLength(node.of);
+}
+
 /** A formula checked: the kind of its result, or what is wrong. */
 export type CheckedFormula =
   { readonly ok: true; readonly kind: Kind } | { readonly ok: false; readonly error: FormulaError };
@@ -67,22 +75,25 @@ export function checkFormula(node: Node, kindOf: (name: string) => Kind | undefi
   }
 }
 
-/** The value of a checked formula: mm for lengths. Unknown names give NaN, a division by nothing gives ±Infinity. */
-export function evaluate(node: Node, valueOf: (name: string) => number | undefined): number {
+/**
+ * The value of a checked formula: mm for lengths. Unknown names give NaN, a division by nothing gives ±Infinity.
+ * Lengths written out in the formula are taken times `scale`: a child's inch is smaller.
+ */
+export function evaluate(node: Node, valueOf: (name: string) => number | undefined, scale = 1): number {
   switch (node.type) {
     case 'literal':
-      return node.value;
+      return node.kind === 'length' ? node.value * scale : node.value;
     case 'name':
       return valueOf(node.name) ?? NaN;
     case 'minus':
-      return -evaluate(node.of, valueOf);
+      return -evaluate(node.of, valueOf, scale);
     case 'percent':
-      return evaluate(node.of, valueOf) / 100;
+      return evaluate(node.of, valueOf, scale) / 100;
     case 'group':
-      return evaluate(node.of, valueOf);
+      return evaluate(node.of, valueOf, scale);
     case 'sum': {
-      const left = evaluate(node.left, valueOf);
-      const right = evaluate(node.right, valueOf);
+      const left = evaluate(node.left, valueOf, scale);
+      const right = evaluate(node.right, valueOf, scale);
       return node.op === '+'
         ? left + right
         : node.op === '-'
@@ -92,10 +103,10 @@ export function evaluate(node: Node, valueOf: (name: string) => number | undefin
             : left / right;
     }
     case 'call': {
-      const [first = NaN, second = NaN, third = NaN] = node.args.map((a) => evaluate(a, valueOf));
+      const [first = NaN, second = NaN, third = NaN] = node.args.map((a) => evaluate(a, valueOf, scale));
       if (node.name === 'clamp') return Math.min(Math.max(first, second), third);
       if (node.name === 'round') return Math.round(first / second) * second;
-      const all = node.args.map((a) => evaluate(a, valueOf));
+      const all = node.args.map((a) => evaluate(a, valueOf, scale));
       return node.name === 'min' ? Math.min(...all) : Math.max(...all);
     }
   }

@@ -5,11 +5,11 @@ export {
   checkSheet,
   formulaFor,
   lineKind,
+  settingsOf,
   type Sheet,
   type Line,
-  type Setting,
-  type Choice,
   type SheetFault,
+  REQUIRED_LINES,
 } from './sheet.js';
 export {
   workOut,
@@ -17,10 +17,12 @@ export {
   fitClassOf,
   type MethodInput,
   type LedgerLine,
+  type AddedTerm,
   type Source,
   type Worked,
 } from './ledger.js';
-export { SHEETS, sheetById } from './sheets/index.js';
+export { DEFAULT_SHEET, loadSheet, SHEET_LIST, sheetFrom } from './sheets/index.js';
+export { choicesOf, COMMON, holds, termsFor, type Term } from './common.js';
 export { showSum, type Sum } from './show-sum.js';
 export {
   classEase,
@@ -33,3 +35,4 @@ export {
   type FitClass,
   type FitClassId,
 } from './fit.js';
+export type { Choice, FormulaText, Setting } from './setting.js';

@@ -1,9 +1,19 @@
-import { measurementLabel, type Body, type MeasurementId } from '../measure/index.js';
+import { measurementLabel, type Body, type Build, type Figure, type MeasurementId } from '../measure/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { exactFigure, formatLength, tapeFor } from '../units/index.js';
 import { parseFormula, type Node } from './formula.js';
-import { evaluate } from './formula-value.js';
-import { classEase, fitClass, fitClassById, KNIT_STRETCH, type Fit, type FitClass } from './fit.js';
+import { choicesOf, COMMON, holds, termsFor } from './common.js';
+import { evaluate, hasLength } from './formula-value.js';
+import {
+  classEase,
+  fitClass,
+  fitClassById,
+  KNIT_STRETCH,
+  knitReduction,
+  type Fit,
+  type FitClass,
+  type FitClassId,
+} from './fit.js';
 import { refuseHand } from './hand-value.js';
 import {
   isDartPlace,
@@ -16,20 +26,34 @@ import {
   type PanelParameters,
   type ParameterKind,
 } from './panel-parameters.js';
-import { formulaFor, lineKind, type Sheet } from './sheet.js';
+import type { Setting } from './setting.js';
+import { formulaFor, lineKind, REDUCTION, settingsOf, type Sheet } from './sheet.js';
 
 /** What a maker gives a method beside the body: settings, choices, and lines set by hand. Lengths in mm. */
 export interface MethodInput {
   /** Waist, hip, crotch depth and inseam at least. */
   readonly body: Body;
+  readonly figure: Figure;
+  readonly build: Build;
   readonly fit: Fit;
   readonly settings: Readonly<Record<string, number>>;
   readonly choices: Readonly<Record<string, string>>;
   readonly set: Readonly<Record<string, number | DartPlace>>;
+  /** Lines that were settled from a measured seam, in mm. */
+  readonly solved?: Readonly<Record<string, number>>;
 }
 
 /** Where a figure comes from. */
 export type Source = 'sheet' | 'hand' | 'estimate';
+
+/** A term that was added to a line: build, a child, a leg shape, or a rise that was measured. Lengths in mm. */
+export interface AddedTerm {
+  readonly label: string;
+  readonly node: Node | undefined;
+  readonly from: number;
+  readonly to: number;
+  readonly reason: string;
+}
 
 /** One line worked out: its formula, its result and where it comes from. Lengths in mm. */
 export interface LedgerLine {
@@ -41,6 +65,10 @@ export interface LedgerLine {
   readonly sheetValue: number | DartPlace;
   readonly formula: string;
   readonly node: Node | undefined;
+  /** What was added to the sheet's own figure, in order. */
+  readonly terms: readonly AddedTerm[];
+  /** What inches and centimetres of the formula are taken times; 1 but for a child. */
+  readonly scale: number;
   readonly reason: string;
   readonly house: boolean;
   /** True where the line rests on an estimated measurement, directly or through other lines. */
@@ -54,12 +82,20 @@ export interface Worked {
   readonly body: Body;
   /** The class chosen, or the sheet's own. */
   readonly fitClass: FitClass;
+  /** How far the cloth stretches, as a share. */
+  readonly stretch: number;
   readonly ledger: ReadonlyMap<string, LedgerLine>;
   readonly levels: Levels;
   readonly front: PanelParameters;
   readonly back: PanelParameters;
   /** Names of the lines set by hand. */
   readonly byHand: ReadonlySet<string>;
+  /** True where the waist passes over the hip without an opening. */
+  readonly pullOn: boolean;
+  /** True where a child is drafted for. */
+  readonly child: boolean;
+  /** Every setting that counts under the choices, in order. */
+  readonly settings: readonly Setting[];
   readonly warnings: readonly string[];
 }
 
@@ -82,14 +118,14 @@ export function lineLabel(sheet: Sheet, name: string): string {
   if (found) return `${panel === 'front' ? 'Front' : 'Back'} ${PANEL_PARAMETERS[found].label.toLowerCase()}`;
   return (
     LEVELS.find(([level]) => level === name)?.[1] ??
-    sheet.settings.find((s) => s.name === name)?.label ??
+    settingsOf(sheet).find((s) => s.name === name)?.label ??
     measurementLabel(name as MeasurementId)
   );
 }
 
 /** The class a sheet drafts under the chosen values. */
 export const fitClassOf = (sheet: Sheet, choices: Readonly<Record<string, string>>): FitClass => {
-  const defaults = Object.fromEntries(sheet.choices.map((c) => [c.id, c.values[0]?.id ?? '']));
+  const defaults = Object.fromEntries([...sheet.choices, ...COMMON.choices].map((c) => [c.id, c.values[0]?.id ?? '']));
   return fitClass(formulaFor(sheet.fitClass, { ...defaults, ...choices }) ?? '');
 };
 
@@ -110,38 +146,81 @@ function rangeWarnings(sheet: Sheet, body: Body): string[] {
   ];
 }
 
-function knitWarnings({ fitClass: id, stretch }: Fit): string[] {
+function knitWarnings(id: FitClassId, { stretch }: Fit): string[] {
   if (id !== 'knit' || stretch >= KNIT_STRETCH) return [];
   return [
     `A knit fit wants cloth that stretches ${KNIT_STRETCH * 100} % and more; this one is put down with ${Math.round(stretch * 100)} %. Enter the stretch of the cloth, or choose another fit.`,
   ];
 }
 
-/**
- * Works a sheet out for a body (handbook 2, section 6): every setting and line with its formula, its result and
- * its source. A value set by hand stands in place of its formula and is used by the lines that follow.
- * Refuses values that no piece can have and formulas that give no figure.
- */
-export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
-  const refusals: Refusal[] = [];
-  const { body, fit } = input;
-  const chosenClass = fit.fitClass && fitClassById(fit.fitClass);
-  const ledger = new Map<string, LedgerLine>();
-  const numbers = new Map<string, number>();
-  const shaky = new Set<string>();
+/** The chosen values, the sheet's own and the common ones, with what follows from the person where nothing was chosen. */
+function resolveChoices(sheet: Sheet, input: MethodInput, refusals: Refusal[]): Record<string, string> {
   const choices: Record<string, string> = {};
-  for (const choice of sheet.choices) {
+  const ofPerson = choicesOf(input.figure, input.build);
+  for (const choice of [...sheet.choices, ...COMMON.choices]) {
     const wanted = input.choices[choice.id];
-    choices[choice.id] = choice.values.find((v) => v.id === wanted)?.id ?? choice.values[0]?.id ?? '';
+    const values = choice.values.map((v) => v.id);
+    choices[choice.id] =
+      [wanted, ofPerson[choice.id], values[0]].find((v) => v !== undefined && values.includes(v)) ?? '';
     if (wanted !== undefined && wanted !== choices[choice.id]) {
       refusals.push({
         field: choice.id,
         value: wanted,
         reason: `${choice.label} cannot be “${wanted}”.`,
-        wayOut: `Choose ${choice.values.map((v) => v.id).join(' or ')}.`,
+        wayOut: `Choose ${values.join(' or ')}.`,
       });
     }
   }
+  for (const [id, value] of Object.entries(input.choices)) {
+    if (id in choices) continue;
+    const known = Object.keys(choices).join(', ');
+    const reason = `“${id}” is not a choice of “${sheet.name}”.`;
+    refusals.push({ field: id, value, reason, wayOut: `Its choices are ${known}.` });
+  }
+  return choices;
+}
+
+function refuseSetting(setting: Setting, hand: number): Refusal | undefined {
+  if (hand >= setting.least && hand <= setting.most) return undefined;
+  const share = setting.kind === 'share';
+  const show = (x: number): string => (share ? `${Number((x * 100).toFixed(1))} %` : `${exactFigure(x, 'cm')} cm`);
+  return {
+    field: setting.name,
+    value: String(hand),
+    reason: `${setting.label} ${show(hand)} cannot be drafted.`,
+    wayOut: `Enter ${show(setting.least)} to ${show(setting.most)}, or check the unit.`,
+  };
+}
+
+/** A line on its way into the ledger. */
+interface Entry {
+  readonly name: string;
+  readonly kind: ParameterKind;
+  readonly text: string | undefined;
+  readonly hand: number | DartPlace | undefined;
+  readonly reason: string;
+  readonly house: boolean;
+  readonly shrinks: boolean;
+}
+
+/**
+ * Works a sheet out for a body (handbook 2, section 6): every setting and line with its formula, its result and
+ * its source; build, children's rules and leg shape are added as terms of their own. A value set by hand stands in
+ * place of its formula and is used by the lines that follow. Refuses values that no piece can have and formulas that
+ * give no figure.
+ */
+export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
+  const refusals: Refusal[] = [];
+  const { body, fit } = input;
+  const chosenClass = fit.fitClass && fitClassById(fit.fitClass);
+  const choices = resolveChoices(sheet, input, refusals);
+  const child = !sheet.forChildren && holds(COMMON.scale.when, choices);
+  const ledger = new Map<string, LedgerLine>();
+  const numbers = new Map<string, number>([
+    [REDUCTION, knitReduction(fit.stretch)],
+    ['pairBand', 0],
+  ]);
+  const shaky = new Set<string>();
 
   for (const [id, known] of body) {
     numbers.set(id, known.mm);
@@ -155,6 +234,8 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
         sheetValue: known.mm,
         formula: known.rule.rule,
         node: undefined,
+        terms: [],
+        scale: 1,
         reason: known.adopted ? 'Not measured: by the rule that was adopted.' : 'Not measured: estimated.',
         house: false,
         restsOnEstimate: true,
@@ -162,23 +243,47 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     }
   }
 
-  const enter = (
-    name: string,
-    text: string | undefined,
-    hand: number | DartPlace | undefined,
-    reason: string,
-    house: boolean,
-  ): void => {
-    const kind = lineKind(name);
-    const formula = text === undefined ? undefined : kind === 'place' ? undefined : parsed(text);
-    const node = formula?.ok === true ? formula.node : undefined;
+  let rests = false;
+  const look = (n: string): number | undefined => {
+    if (shaky.has(n)) rests = true;
+    return numbers.get(n);
+  };
+  const nodeOf = (text: string): Node | undefined => {
+    const found = parsed(text);
+    return found.ok ? found.node : undefined;
+  };
+  const scaleNode = child ? nodeOf(COMMON.scale.formula) : undefined;
+  const scale = scaleNode ? evaluate(scaleNode, (n) => numbers.get(n)) : 1;
+
+  const addTerms = (name: string, first: number): { terms: AddedTerm[]; value: number } => {
+    const terms: AddedTerm[] = [];
+    let value = first;
+    for (const { when, label, formula, reason } of termsFor(name)) {
+      if (!holds(when, choices) || (sheet.forChildren && 'age' in when)) continue;
+      numbers.set('value', value);
+      const node = nodeOf(formula);
+      const next = node ? evaluate(node, look) : NaN;
+      terms.push({ label, node, from: value, to: next, reason });
+      value = next;
+    }
+    const solved = input.solved?.[name];
+    if (solved !== undefined) {
+      terms.push({ label: 'From the measured rise', node: undefined, from: value, to: solved, reason: SOLVED_REASON });
+      value = solved;
+    }
+    return { terms, value };
+  };
+
+  const enter = ({ name, kind, text, hand, reason, house, shrinks }: Entry): void => {
+    const node = text === undefined || kind === 'place' ? undefined : nodeOf(text);
+    const times = shrinks && node && hasLength(node) ? scale : 1;
     let sheetValue: number | DartPlace = isDartPlace(text) ? text : NaN;
-    let rests = false;
+    let terms: readonly AddedTerm[] = [];
+    rests = false;
     if (node) {
-      sheetValue = evaluate(node, (n) => {
-        if (shaky.has(n)) rests = true;
-        return numbers.get(n);
-      });
+      const added = addTerms(name, evaluate(node, look, times));
+      sheetValue = added.value;
+      terms = added.terms;
     }
     const value = hand ?? sheetValue;
     if (hand !== undefined) {
@@ -202,43 +307,39 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
       sheetValue,
       formula: text ?? '',
       node,
+      terms,
+      scale: times,
       reason,
       house,
       restsOnEstimate: hand === undefined && rests,
     });
   };
 
-  const known = new Set<string>();
-  for (const setting of sheet.settings) {
-    known.add(setting.name);
+  const settings = settingsOf(sheet).filter((s) => holds(s.when, choices));
+  for (const setting of settings) {
     const hand = input.settings[setting.name];
     const ofClass = chosenClass && classEase(chosenClass, setting.name, fit.stretch);
     const text = ofClass?.formula ?? (setting.formula === undefined ? undefined : formulaFor(setting.formula, choices));
-    if (hand !== undefined && !(hand >= setting.least && hand <= setting.most)) {
-      const show = (mm: number): string => `${exactFigure(mm, 'cm')} cm`;
-      refusals.push({
-        field: setting.name,
-        value: String(hand),
-        reason: `${setting.label} ${show(hand)} cannot be drafted.`,
-        wayOut: `Enter ${show(setting.least)} to ${show(setting.most)}, or check the unit.`,
-      });
-    }
-    if (hand !== undefined || text !== undefined)
-      enter(setting.name, text, hand, ofClass?.reason ?? setting.reason, false);
+    const refusal = hand === undefined ? undefined : refuseSetting(setting, hand);
+    if (refusal) refusals.push(refusal);
+    if (hand === undefined && text === undefined) continue;
+    const kind = setting.kind ?? 'length';
+    const reason = ofClass?.reason ?? setting.reason;
+    enter({ name: setting.name, kind, text, hand, reason, house: false, shrinks: setting.shrinks ?? false });
   }
+  const everySetting = new Set(settingsOf(sheet).map((s) => s.name));
   for (const name of Object.keys(input.settings)) {
-    if (!known.has(name)) {
-      refusals.push({
-        field: name,
-        value: '',
-        reason: `“${name}” is not a setting of “${sheet.name}”.`,
-        wayOut: `Its settings are ${[...known].join(', ')}.`,
-      });
-    }
+    if (everySetting.has(name)) continue;
+    refusals.push({
+      field: name,
+      value: '',
+      reason: `“${name}” is not a setting of “${sheet.name}”.`,
+      wayOut: `Its settings are ${[...everySetting].join(', ')}.`,
+    });
   }
-  for (const line of sheet.lines) {
-    known.add(line.name);
-    enter(line.name, formulaFor(line.formula, choices), input.set[line.name], line.reason, line.house ?? false);
+  for (const { name, formula, reason, house = false } of sheet.lines) {
+    const text = formulaFor(formula, choices);
+    enter({ name, kind: lineKind(name), text, hand: input.set[name], reason, house, shrinks: name.includes('.') });
   }
   for (const name of Object.keys(input.set)) {
     if (!sheet.lines.some((l) => l.name === name)) {
@@ -256,16 +357,23 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     Object.fromEntries(
       PARAMETER_NAMES.map((p) => [p, ledger.get(`${name}.${p}`)?.value]),
     ) as unknown as PanelParameters;
+  const meant = chosenClass ?? fitClassOf(sheet, choices);
   return good({
     sheet,
     choices,
     body,
-    fitClass: chosenClass ?? fitClassOf(sheet, choices),
+    fitClass: meant,
+    stretch: fit.stretch,
     ledger,
     levels: Object.fromEntries(LEVELS.map(([name]) => [name, numbers.get(name)])) as unknown as Levels,
     front: panel('front'),
     back: panel('back'),
     byHand: new Set(Object.keys(input.set)),
-    warnings: [...rangeWarnings(sheet, body), ...knitWarnings(fit)],
+    pullOn: sheet.closing !== undefined && formulaFor(sheet.closing, choices) === 'pull-on',
+    child,
+    settings,
+    warnings: [...rangeWarnings(sheet, body), ...knitWarnings(meant.id, fit)],
   });
 }
+
+const SOLVED_REASON = 'Moved until the seam is as long as it was measured.';

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { completeBody } from '../measure/index.js';
-import { sheetById, SHEETS_OWN_FIT, showSum, workOut, type MethodInput, type Worked } from './index.js';
+import { AVERAGE_BUILD, completeBody } from '../measure/index.js';
+import { DEFAULT_SHEET, SHEETS_OWN_FIT, showSum, workOut, type MethodInput, type Worked } from './index.js';
 
-const sheet = sheetById('quarter-and-half');
-if (!sheet) throw new Error('The sheet is missing');
+const sheet = DEFAULT_SHEET;
 
 const IN = 25.4;
 const work = (
@@ -15,6 +14,8 @@ const work = (
 ): Worked => {
   const input: MethodInput = {
     body: completeBody({ waist, hip, crotchDepth, inseam }, 'unknown'),
+    figure: 'unknown',
+    build: AVERAGE_BUILD,
     fit: SHEETS_OWN_FIT,
     settings: {},
     choices: {},
@@ -107,6 +108,8 @@ describe('quarter and half', () => {
   ])('refuses %j by the name of its field', (more, field) => {
     const input: MethodInput = {
       body: completeBody({ waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 }, 'unknown'),
+      figure: 'unknown',
+      build: AVERAGE_BUILD,
       fit: SHEETS_OWN_FIT,
       settings: {},
       choices: {},
@@ -119,7 +122,7 @@ describe('quarter and half', () => {
   });
 
   it('warns of a body that the sheet is not meant for, and still drafts', () => {
-    expect(work(500, 600, 180, 400).warnings.join(' ')).toContain('Hip 60.0 cm lies outside');
+    expect(work(400, 540, 180, 400).warnings.join(' ')).toContain('Hip 54.0 cm lies outside');
     expect(work(780, 1000, 272, 780).warnings).toEqual([]);
   });
 });

@@ -1,35 +1,17 @@
 import { MEASUREMENT_IDS, type MeasurementId } from '../measure/index.js';
 import { parseFormula, type Kind } from './formula.js';
-import { checkFormula } from './formula-value.js';
+import { COMMON, termsFor } from './common.js';
+import type { Choice, FormulaText, Setting } from './setting.js';
+import { checkFormula, namesIn } from './formula-value.js';
 import {
   isDartPlace,
   LEVELS,
   PANEL_NAMES,
   PANEL_PARAMETERS,
   PARAMETER_NAMES,
+  type PanelName,
   type ParameterKind,
 } from './panel-parameters.js';
-
-/** A formula, or one for each value of a choice, which may rest on a further choice. */
-export type FormulaText = string | { readonly choice: string; readonly by: Readonly<Record<string, FormulaText>> };
-
-/** A named choice with a few values; the first is the default. */
-export interface Choice {
-  readonly id: string;
-  readonly label: string;
-  readonly values: readonly { readonly id: string; readonly label: string; readonly about: string }[];
-}
-
-/** A figure that a maker may set for a draft. Without a formula it counts only where it is set by hand. */
-export interface Setting {
-  readonly name: string;
-  readonly label: string;
-  readonly formula?: FormulaText;
-  readonly reason: string;
-  /** The figures within which the setting makes sense, in mm. */
-  readonly least: number;
-  readonly most: number;
-}
 
 /** One line of a sheet: a level or a panel parameter, with its formula and the reason for it. */
 export interface Line {
@@ -38,6 +20,14 @@ export interface Line {
   readonly reason: string;
   /** True where the line was filled by the house and is not part of the method as taught. */
   readonly house?: boolean;
+}
+
+/** A line that is moved until a rise is as long as it was measured. Limits in mm. */
+export interface Solving {
+  readonly line: 'front.centreLift' | 'back.centreLift';
+  readonly measure: 'frontRise' | 'backRise';
+  readonly least: number;
+  readonly most: number;
 }
 
 /** The body range, in mm, for which a sheet is meant. */
@@ -63,6 +53,18 @@ export interface Sheet {
   /** The fit class it drafts where none is chosen; it may rest on a choice. */
   readonly fitClass: FormulaText;
   readonly meantFor: BodyRange;
+  /** The sheet that a maker's own was copied from. */
+  readonly basedOn?: string;
+  /** The panel that its makers draw first; the front where nothing is said. */
+  readonly first?: PanelName;
+  /** `pull-on` where the waist passes over the hip without an opening; it may rest on a choice. */
+  readonly closing?: FormulaText;
+  /** True where the side is one straight vertical from which the leg's widths are laid off. */
+  readonly straightSide?: boolean;
+  /** True where its figures hold for children as they stand. */
+  readonly forChildren?: boolean;
+  /** Lines that are settled so that a measured seam comes out, each within limits in mm. */
+  readonly solves?: readonly Solving[];
   readonly choices: readonly Choice[];
   readonly settings: readonly Setting[];
   readonly lines: readonly Line[];
@@ -85,7 +87,8 @@ export const lineKind = (name: string): ParameterKind => PARAMETER_KINDS.get(nam
 /** The formula that holds under the chosen values; nothing where a choice has none. */
 export function formulaFor(text: FormulaText, choices: Readonly<Record<string, string>>): string | undefined {
   if (typeof text === 'string') return text;
-  const next = text.by[choices[text.choice] ?? ''];
+  const value = choices[text.choice] ?? '';
+  const next = Object.hasOwn(text.by, value) ? text.by[value] : undefined;
   return next === undefined ? undefined : formulaFor(next, choices);
 }
 
@@ -109,7 +112,7 @@ function variantsOf(
   values: string[],
 ): Variant[] | SheetFault {
   if (text === undefined || typeof text === 'string') return [{ values, formula: text }];
-  const choice = sheet.choices.find((c) => c.id === text.choice);
+  const choice = [...sheet.choices, ...COMMON.choices].find((c) => c.id === text.choice);
   if (!choice) {
     const sentence = `“${name}” depends on a choice “${text.choice}” that the sheet does not have.`;
     return { line: name, at: 0, sentence };
@@ -123,7 +126,13 @@ function variantsOf(
   return found;
 }
 
-function checkText(sheet: Sheet, name: string, text: FormulaText, kinds: ReadonlyMap<string, Kind>): SheetFault[] {
+function checkText(
+  sheet: Sheet,
+  name: string,
+  text: FormulaText,
+  kinds: ReadonlyMap<string, Kind>,
+  wanted: Kind,
+): SheetFault[] {
   const variants = variantsOf(sheet, name, text, []);
   if (!Array.isArray(variants)) return [variants];
   return variants.flatMap(({ values, formula }): SheetFault[] => {
@@ -145,7 +154,6 @@ function checkText(sheet: Sheet, name: string, text: FormulaText, kinds: Readonl
         : `${where}: ${checked.error.sentence}`;
       return [{ line: name, at: checked.error.at, sentence }];
     }
-    const wanted: Kind = kind === 'length' ? 'length' : 'number';
     if (checked.kind === wanted) return [];
     const said =
       wanted === 'length'
@@ -155,20 +163,61 @@ function checkText(sheet: Sheet, name: string, text: FormulaText, kinds: Readonl
   });
 }
 
+/** Names that every formula may use beside measurements, settings and earlier lines. */
+export const REDUCTION = 'reduction';
+
+/** Every setting that a sheet has: the common ones, but for those that it states itself, and its own. */
+export const settingsOf = (sheet: Sheet): readonly Setting[] => [
+  ...COMMON.settings.filter(({ name }) => !sheet.settings.some((s) => s.name === name)),
+  ...sheet.settings,
+];
+
+const kindOfSetting = (setting: Setting): Kind => (setting.kind === 'share' ? 'number' : 'length');
+
+function checkNames(sheet: Sheet): SheetFault[] {
+  const faults: SheetFault[] = [];
+  const seen = new Set<string>(MEASUREMENT_IDS);
+  for (const { name } of [...sheet.settings, ...sheet.lines]) {
+    if (seen.has(name))
+      faults.push({ line: name, at: 0, sentence: `“${name}” is there twice: give one another name.` });
+    seen.add(name);
+  }
+  for (const { name } of sheet.lines) {
+    if (!REQUIRED_LINES.includes(name)) {
+      faults.push({
+        line: name,
+        at: 0,
+        sentence: `“${name}” is not a line that a piece is drawn from. Make it a setting.`,
+      });
+    }
+  }
+  return faults;
+}
+
 /**
  * Checks a whole sheet: unknown names, a line used before it is worked out (which takes in every cycle), wrong
- * units, missing lines and missing variants. Each fault is a sentence with its place. An empty list: the sheet is good.
+ * units, missing lines and missing variants, names used twice. Each fault is a sentence with its place. An empty list:
+ * the sheet is good.
  */
 export function checkSheet(sheet: Sheet): SheetFault[] {
   const kinds = new Map<string, Kind>(MEASUREMENT_IDS.map((id) => [id, 'length']));
-  const faults: SheetFault[] = [];
-  for (const setting of sheet.settings) {
-    if (setting.formula !== undefined) faults.push(...checkText(sheet, setting.name, setting.formula, kinds));
-    kinds.set(setting.name, 'length');
+  kinds.set(REDUCTION, 'number');
+  const faults = checkNames(sheet);
+  for (const setting of settingsOf(sheet)) {
+    const kind = kindOfSetting(setting);
+    if (setting.formula !== undefined) faults.push(...checkText(sheet, setting.name, setting.formula, kinds, kind));
+    kinds.set(setting.name, kind);
   }
   for (const line of sheet.lines) {
-    faults.push(...checkText(sheet, line.name, line.formula, kinds));
     const kind = lineKind(line.name);
+    faults.push(...checkText(sheet, line.name, line.formula, kinds, kind === 'length' ? 'length' : 'number'));
+    for (const term of termsFor(line.name)) {
+      for (const wanted of namesOf(term.formula)) {
+        if (wanted === 'value' || kinds.has(wanted)) continue;
+        const sentence = `“${line.name}” must stand below “${wanted}”, which “${term.label.toLowerCase()}” needs.`;
+        faults.push({ line: line.name, at: 0, sentence });
+      }
+    }
     if (kind !== 'place') kinds.set(line.name, kind === 'length' ? 'length' : 'number');
   }
   for (const name of REQUIRED_LINES) {
@@ -177,4 +226,9 @@ export function checkSheet(sheet: Sheet): SheetFault[] {
     }
   }
   return faults;
+}
+
+function namesOf(formula: string): string[] {
+  const parsed = parseFormula(formula);
+  return parsed.ok ? namesIn(parsed.node) : [];
 }

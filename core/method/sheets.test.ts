@@ -1,15 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { completeBody, type Measured } from '../measure/index.js';
-import {
-  checkSheet,
-  fitClassOf,
-  formulaFor,
-  sheetById,
-  SHEETS,
-  SHEETS_OWN_FIT,
-  workOut,
-  type Worked,
-} from './index.js';
+import { AVERAGE_BUILD, completeBody, type Measured } from '../measure/index.js';
+import { checkSheet, fitClassOf, formulaFor, SHEETS_OWN_FIT, workOut, type Worked } from './index.js';
+import { sheetById, SHEETS } from '../shipped/index.js';
 
 const IN = 25.4;
 const middle = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780, hipDepth: 200, thigh: 580 };
@@ -18,7 +10,15 @@ function work(method: string, choices: Record<string, string> = {}, measured: Me
   const sheet = sheetById(method);
   if (!sheet) throw new Error(`No sheet ${method}`);
   const body = completeBody(measured, 'unknown', sheet.estimates);
-  const outcome = workOut(sheet, { body, fit: SHEETS_OWN_FIT, settings: {}, choices, set: {} });
+  const outcome = workOut(sheet, {
+    body,
+    figure: 'unknown',
+    build: AVERAGE_BUILD,
+    fit: SHEETS_OWN_FIT,
+    settings: {},
+    choices,
+    set: {},
+  });
   if (!outcome.ok) throw new Error(outcome.refusals.map((r) => r.reason).join(' '));
   return outcome.value;
 }

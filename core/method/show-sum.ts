@@ -1,14 +1,17 @@
 import { figuresOf, type MeasurementId } from '../measure/index.js';
 import { exactFigure, fromMm, type Unit } from '../units/index.js';
 import { typeset } from './formula-value.js';
+import { knitReduction } from './fit.js';
 import { lineLabel, type Worked } from './ledger.js';
-import type { Sheet } from './sheet.js';
+import { REDUCTION, type Sheet } from './sheet.js';
 
 /** A length inside a sum: the shortest decimal to 0.01 cm or 0.1 mm, or a fraction of an inch to 1/16. */
 function sumFigure(mm: number, unit: Unit): string {
   if (unit === 'in') return exactFigure(Math.round(fromMm(mm, 'in') * 16) * (25.4 / 16), 'in');
   return String(Number(fromMm(mm, unit).toFixed(unit === 'cm' ? 2 : 1)));
 }
+
+const percentFigure = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
 
 /** A line's sum in words and figures: the formula, and the formula with its numbers put in, in the reader's unit. */
 export interface Sum {
@@ -19,7 +22,8 @@ export interface Sum {
 }
 
 /** The names of a formula as a maker says them: `hip`, `front hip width`. */
-const said = (sheet: Sheet, name: string): string => lineLabel(sheet, name).toLowerCase();
+const said = (sheet: Sheet, name: string): string =>
+  name === REDUCTION ? 'reduction by stretch' : lineLabel(sheet, name).toLowerCase();
 
 /**
  * "Show the sum" (handbook 1): how a ledger line came about, set in type in `unit`. Lines that are plain words
@@ -40,18 +44,37 @@ export function showSum(worked: Worked, name: string, unit: Unit): Sum {
   }
   if (!line.node) return { formula: line.formula, with: line.formula, told: line.formula };
   const literal = (node: { readonly text: string; readonly value: number; readonly kind: string }): string =>
-    node.kind === 'length' ? sumFigure(node.value, unit) : node.text;
+    node.kind === 'length' ? sumFigure(node.value * line.scale, unit) : node.text;
+  const smaller = line.scale === 1 ? '' : ` × ${String(Number(line.scale.toFixed(2)))}`;
+  const written = (leaf: { readonly text: string; readonly kind: string }): string =>
+    leaf.kind === 'length' && smaller !== '' ? `(${leaf.text}${smaller})` : leaf.text;
   const figure = (name: string): string => {
+    if (name === REDUCTION) return percentFigure(knitReduction(worked.stretch));
     const from = worked.ledger.get(name);
-    const value = from?.value ?? worked.body.get(name as MeasurementId)?.mm;
+    const value = from?.value ?? worked.body.get(name as MeasurementId)?.mm ?? 0;
     if (typeof value !== 'number') return String(value);
+    if (from?.kind === 'share') return percentFigure(value);
     return from === undefined || from.kind === 'length' ? sumFigure(value, unit) : String(value);
   };
+  const terms = line.terms.map((term) => {
+    const to = line.kind === 'length' ? sumFigure(term.to, unit) : String(term.to);
+    if (!term.node) return `; ${term.label.toLowerCase()}: ${to}`;
+    const sum = typeset(term.node, (leaf) =>
+      leaf.type === 'literal'
+        ? leaf.text
+        : leaf.name === 'value'
+          ? sumFigure(term.from, unit)
+          : `${said(worked.sheet, leaf.name)} ${figure(leaf.name)}`,
+    );
+    return `; ${term.label.toLowerCase()}: ${sum} = ${to}`;
+  });
+  const added = terms.join('');
   return {
     formula: typeset(line.node, (leaf) => (leaf.type === 'literal' ? leaf.text : said(worked.sheet, leaf.name))),
-    with: typeset(line.node, (leaf) => (leaf.type === 'literal' ? literal(leaf) : figure(leaf.name))),
-    told: typeset(line.node, (leaf) =>
-      leaf.type === 'literal' ? leaf.text : `${said(worked.sheet, leaf.name)} ${figure(leaf.name)}`,
-    ),
+    with: typeset(line.node, (leaf) => (leaf.type === 'literal' ? literal(leaf) : figure(leaf.name))) + added,
+    told:
+      typeset(line.node, (leaf) =>
+        leaf.type === 'literal' ? written(leaf) : `${said(worked.sheet, leaf.name)} ${figure(leaf.name)}`,
+      ) + added,
   };
 }

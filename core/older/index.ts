@@ -27,14 +27,60 @@ export const draftFrom1 = (draft: Json): Json => ({
   ...draft,
 });
 
-/** A workbook of any older version in the shape of this one; what is not understood is left for the schema to refuse. */
-export function migrate(book: Json): Json {
-  if (book['version'] !== 1) return book;
+/** A person as the second version kept them, as the third does: the band of a pair is taken off once, when it is read. */
+export const personFrom2 = (person: Json): Json => ({
+  ...person,
+  sets: each(person['sets'], (set) => {
+    if (set['source'] !== 'pair' || !isObject(set['values'])) return set;
+    const values = Object.fromEntries(Object.entries(set['values']).filter(([id]) => id !== 'pairBand'));
+    return { ...set, values };
+  }),
+});
+
+/** Choices that leave a draft as it was when build and age did not count yet; only those that would change it. */
+function pinned(person: Json | undefined): Json {
+  const build = isObject(person?.['build']) ? person['build'] : {};
+  const unlike = (key: string): boolean => build[key] !== undefined && build[key] !== 'average';
+  return {
+    ...(unlike('seat') ? { seat: 'average' } : {}),
+    ...(unlike('stomach') ? { stomach: 'average' } : {}),
+    ...(unlike('thigh') ? { thighs: 'average' } : {}),
+    ...(person?.['figure'] === 'child' ? { age: 'adult' } : {}),
+  };
+}
+
+/** A draft as the second version kept it, as the third does: the waist plan by its school, and drawn as it was. */
+export function draftFrom2(draft: Json, person: Json | undefined): Json {
+  const rules = isObject(draft['rules']) ? draft['rules'] : {};
+  const choices = isObject(draft['choices']) ? draft['choices'] : {};
+  const plan = rules['waistPlan'];
+  return {
+    ...draft,
+    rules: { ...rules, waistPlan: plan === true ? 'darts' : plan === false ? 'off' : plan },
+    choices: { ...pinned(person), ...choices },
+  };
+}
+
+function from2(book: Json): Json {
+  const people = Array.isArray(book['people']) ? (book['people'] as unknown[]).filter(isObject) : [];
+  const byId = new Map(people.map((p) => [p['id'], p]));
   return {
     ...book,
-    version: 2,
-    people: each(book['people'], personFrom1),
-    drafts: each(book['drafts'], draftFrom1),
-    charts: [],
+    version: 3,
+    people: each(book['people'], personFrom2),
+    drafts: each(book['drafts'], (draft) => draftFrom2(draft, byId.get(draft['personId']))),
   };
+}
+
+/** A workbook of any older version in the shape of this one; what is not understood is left for the schema to refuse. */
+export function migrate(book: Json): Json {
+  if (book['version'] === 1) {
+    return from2({
+      ...book,
+      people: each(book['people'], personFrom1),
+      drafts: each(book['drafts'], draftFrom1),
+      charts: [],
+    });
+  }
+  return book['version'] === 2 ? from2(book) : book;
 }

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { draftFrom1, migrate, personFrom1 } from './index.js';
+import { draftFrom1, draftFrom2, migrate, personFrom1, personFrom2 } from './index.js';
 
 const first = JSON.parse(readFileSync('core/older/version-1.upstride.json', 'utf8')) as Record<string, unknown>;
 
 describe('a workbook of the first version', () => {
   it('keeps all it held and is left at the ordinary where it said nothing', () => {
     const now = migrate(first);
-    expect(now['version']).toBe(2);
+    expect(now['version']).toBe(3);
     expect(now['charts']).toEqual([]);
     const [old] = first['people'] as Record<string, unknown>[];
     const [person] = now['people'] as Record<string, unknown>[];
@@ -29,9 +29,40 @@ describe('a workbook of the first version', () => {
 
   it('that is damaged is left for the schema to refuse', () => {
     expect(migrate({ version: 1, people: 'none', drafts: [3, null] })).toMatchObject({
-      version: 2,
+      version: 3,
       people: 'none',
       drafts: [3, null],
     });
+  });
+});
+
+describe('a workbook of the second version', () => {
+  it('names the school of the waist plan', () => {
+    const plan = (waistPlan: boolean): unknown =>
+      draftFrom2({ rules: { hipKept: true, waistPlan } }, undefined)['rules'];
+    expect(plan(true)).toEqual({ hipKept: true, waistPlan: 'darts' });
+    expect(plan(false)).toEqual({ hipKept: true, waistPlan: 'off' });
+  });
+
+  it('keeps every draft as it was drawn, though build and age count from now on', () => {
+    const build = { seat: 'full', stomach: 'average', thigh: 'flat' };
+    const draft = { personId: 'p', rules: {}, choices: { variant: 'even' } };
+    expect(draftFrom2(draft, { build, figure: 'child' })['choices']).toEqual({
+      variant: 'even',
+      seat: 'average',
+      thighs: 'average',
+      age: 'adult',
+    });
+    expect(draftFrom2(draft, { build: { seat: 'average' }, figure: 'woman' })['choices']).toEqual({ variant: 'even' });
+    const book = { version: 2, people: [{ id: 'p', build, sets: [] }], drafts: [draft] };
+    expect(migrate(book)).toMatchObject({ version: 3, drafts: [{ choices: { seat: 'average' } }] });
+  });
+
+  it('takes the band of a finished pair off once only', () => {
+    const set = (source: string): unknown =>
+      (personFrom2({ sets: [{ source, values: { pairBand: 40, hip: 1000 } }] })['sets'] as { values: unknown }[])[0]
+        ?.values;
+    expect(set('pair')).toEqual({ hip: 1000 });
+    expect(set('body')).toEqual({ pairBand: 40, hip: 1000 });
   });
 });

@@ -9,3 +9,4 @@ export {
   type KeptChart,
 } from './schema.js';
 export { readWorkbook, writeWorkbook, type WorkbookContent } from './read.js';
+export { readSheet, writeSheet } from './sheet-schema.js';

@@ -1,8 +1,10 @@
 import { z } from 'zod';
+import { WAIST_SCHOOLS } from '../draft/index.js';
 import { MEASUREMENT_IDS, PAIR_FIGURE_IDS } from '../measure/index.js';
+import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 2;
+export const WORKBOOK_VERSION = 3;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -91,6 +93,7 @@ export const draftSchema = z
     personId: id,
     setId: id,
     method: id,
+    sheet: sheetSchema.optional().meta({ description: "The maker's own sheet, in the place of a shipped one." }),
     fit: z.strictObject({
       fitClass: z.enum(['knit', 'close-contoured', 'close-relaxed', 'regular', 'loose', 'skirt-like']).optional(),
       stretch: z.number().min(0).max(3),
@@ -99,7 +102,7 @@ export const draftSchema = z
     }),
     settings: z.record(z.string(), mm),
     choices: z.record(z.string(), z.string()),
-    rules: z.strictObject({ hipKept: z.boolean(), trueSeams: z.boolean(), waistPlan: z.boolean() }),
+    rules: z.strictObject({ hipKept: z.boolean(), trueSeams: z.boolean(), waistPlan: z.enum(WAIST_SCHOOLS) }),
     set: z.record(z.string(), z.union([mm, z.enum(['crease', 'midway', 'apexSpan'])])),
     allowances: z.strictObject({ waist: mm, side: mm, hem: mm, inseam: mm, rise: mm }),
     created: stamp,

@@ -1,3 +1,5 @@
+import { sheetById } from '../shipped/index.js';
+import { DEFAULT_SHEET } from '../method/index.js';
 import { DEMO_WORKBOOK } from '../demo/index.js';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
@@ -32,7 +34,7 @@ describe('the workbook file', () => {
       ['"figure": "woman"', '"figure": "giant"'],
       ['"personId": "cellist"', '"personId": "nobody"'],
       ['"setId": "cellist-1"', '"setId": "cellist-9"'],
-      ['"version": 2', '"version": "two"'],
+      ['"version": 3', '"version": "two"'],
       ['"source": "pair"', '"source": "guess"'],
       ['"id": "cook-pair"', '"id": "cook-1"'],
       ['"id": "cook-kitchen"', '"id": "cellist-dress"'],
@@ -57,7 +59,7 @@ describe('the workbook file', () => {
     ]);
     for (const draft of read.value.drafts) {
       const person = read.value.people.find((p) => p.id === draft.personId);
-      expect(person && computeDraft(inputOf({ person, draft })).ok).toBe(true);
+      expect(person && computeDraft(inputOf({ person, draft }, DEFAULT_SHEET)).ok).toBe(true);
     }
   });
 
@@ -69,7 +71,7 @@ describe('the workbook file', () => {
   });
 
   it('says so when it was written by a newer program', () => {
-    const read = readWorkbook(text.replace('"version": 2', '"version": 3'));
+    const read = readWorkbook(text.replace('"version": 3', '"version": 4'));
     expect(read.ok ? '' : read.refusals[0]?.reason).toContain('newer Upstride');
   });
 
@@ -90,7 +92,7 @@ describe('the demo workroom', () => {
 
   it('drafts with every check in or near its band, but for the slip that is there to be found', () => {
     for (const work of works) {
-      const outcome = computeDraft(inputOf(work));
+      const outcome = computeDraft(inputOf(work, sheetById(work.draft.method) ?? DEFAULT_SHEET));
       expect([work.draft.id, outcome.ok]).toEqual([work.draft.id, true]);
       const doubts = doubtsOf(work.person, setOf(work));
       if (work.person.id === 'ticket-seller') {
