@@ -9,6 +9,8 @@ const stages = [
   'draft',
   'check',
   'chain',
+  'steps',
+  'advise',
   'piece',
   'older',
   'workbook',

@@ -24,7 +24,7 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('./room/PersonRoom.js')).PersonRoom }),
   },
   {
-    path: '/:room/draft/:draftId/:station?',
+    path: '/:room/draft/:draftId/:station?/:view?',
     lazy: async () => ({ Component: (await import('./room/Workroom.js')).Workroom }),
   },
   { path: '*', lazy: welcome },

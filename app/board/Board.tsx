@@ -23,6 +23,7 @@ import { useNavigation } from './use-navigation.js';
 import { useSize } from './use-size.js';
 import { fitView, fromScreen, toScreen, useView, type ScreenSize, type View } from './view.js';
 
+const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
 const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));
 
 const EDGE_WORDS: Record<EdgeName, string> = {
@@ -46,7 +47,8 @@ export interface Drawn {
   readonly tape: Tape;
 }
 
-interface BoardProps {
+/** How the board is laid. */
+export interface BoardProps {
   readonly handles: boolean;
   readonly cutShown: boolean;
   /** Draws in the place of the pieces, in screen coordinates. */
@@ -76,6 +78,7 @@ export function Board({ handles, cutShown, over }: BoardProps) {
   const [pointer, setPointer] = useState<Point>();
   const [panning, setPanning] = useState(false);
 
+  const sliders = worked?.settings.filter((s) => s.slider) ?? [];
   const estimated = useMemo(
     () =>
       LEVELS.map(([name]) => name)
@@ -268,6 +271,11 @@ export function Board({ handles, cutShown, over }: BoardProps) {
         </div>
       )}
       {draft && <BoardTools view={view} size={size} />}
+      {worked && sliders.length > 0 && (
+        <Suspense fallback={undefined}>
+          <BoardSliders worked={worked} settings={sliders} />
+        </Suspense>
+      )}
       {legend && <Legend />}
       {refusal && (
         <div className="board-message" role="status">

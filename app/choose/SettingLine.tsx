@@ -1,4 +1,3 @@
-import Slider from '@mui/material/Slider';
 import { useId } from 'react';
 import { showSum, type Setting } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
@@ -11,7 +10,7 @@ import { changeSetting } from '../store/work-store.js';
 
 const percent = (share: number): number => Math.round(share * 1000) / 10;
 
-/** One setting: its figure, where it comes from, its sum and reason; with a slider where the sheet gives it one. */
+/** One setting: its figure, where it comes from, its sum and reason. */
 export function SettingLine({ setting }: { setting: Setting }) {
   const id = useId();
   const unit = useUnit();
@@ -60,20 +59,6 @@ export function SettingLine({ setting }: { setting: Setting }) {
           commit(undefined);
         }}
       />
-      {setting.slider && value !== undefined && (
-        <Slider
-          size="small"
-          sx={{ gridColumn: '1 / -1' }}
-          aria-label={`${setting.label}, slider`}
-          min={setting.least}
-          max={setting.most}
-          step={(setting.most - setting.least) / 200}
-          value={value}
-          onChange={(_, figure) => {
-            commit(Number(figure));
-          }}
-        />
-      )}
       <div className="sum">
         {worked && line
           ? `${withFractions(showSum(worked, setting.name, unit).told)}${setting.formula === undefined ? '' : '. '}`

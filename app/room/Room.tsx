@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { MEASUREMENTS } from '../../core/measure/index.js';
 import { lineLabel, settingsOf } from '../../core/method/index.js';
-import { Board } from '../board/Board.js';
+import { Board, type BoardProps } from '../board/Board.js';
 import { useBoard } from '../board/board-store.js';
 import { CheckTape } from '../board/CheckTape.js';
 import { DraftBench } from '../board/DraftBench.js';
@@ -16,11 +16,16 @@ import { sheetOf } from '../store/sheets.js';
 import type { OpenWork } from '../store/work-store.js';
 import type { Findable } from './FindDialog.js';
 import { Head } from './Head.js';
-import { STATIONS, type StationId } from './stations.js';
+import { STATIONS, type StationId, type ViewId } from './stations.js';
 import { Walk } from './Walk.js';
 
 const MeasureStation = lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation })));
 const CutStation = lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation })));
+
+const CompareView = lazy(() => import('../compare/CompareView.js').then((m) => ({ default: m.CompareView })));
+const StepsView = lazy(() => import('../steps/StepsView.js').then((m) => ({ default: m.StepsView })));
+const SheetView = lazy(() => import('../sheet/SheetView.js').then((m) => ({ default: m.SheetView })));
+const AdviseView = lazy(() => import('../advise/AdviseView.js').then((m) => ({ default: m.AdviseView })));
 
 const ChooseBench = lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench })));
 const FindDialog = lazy(() => import('./FindDialog.js').then((m) => ({ default: m.FindDialog })));
@@ -30,6 +35,13 @@ const BENCHES: Record<Exclude<StationId, 'cut' | 'measure'>, ComponentType> = {
   choose: ChooseBench,
   draft: DraftBench,
 };
+
+const VIEW_WORDS: readonly (readonly [ViewId, string])[] = [
+  ['advise', 'Which method'],
+  ['compare', 'Compare methods and drafts'],
+  ['steps', 'Worked steps'],
+  ['sheet', 'Method sheet'],
+];
 
 /** How often, and how long apart in ms, a line is looked for that is still being laid out. */
 const LOOKS = 40;
@@ -48,6 +60,21 @@ function focusOn(name: string, looks = LOOKS): void {
   );
 }
 
+const plainBoard = (over?: BoardProps['over']) => <Board handles={false} cutShown={false} over={over} />;
+
+function OpenedView({ view }: { view: ViewId }) {
+  switch (view) {
+    case 'advise':
+      return <AdviseView />;
+    case 'compare':
+      return <CompareView />;
+    case 'steps':
+      return <StepsView board={plainBoard} />;
+    case 'sheet':
+      return <SheetView board={plainBoard} />;
+  }
+}
+
 interface RoomProps {
   readonly room: RoomId;
   /** The draft in hand; nothing while a person is only being measured. */
@@ -55,13 +82,15 @@ interface RoomProps {
   /** Where a station is. */
   readonly pathOf: (station: StationId) => string;
   readonly station: StationId;
+  /** What was opened from the station in the place of its bench. */
+  readonly view?: ViewId | undefined;
   readonly autosave: Autosave;
   readonly open: OpenWork;
   readonly onReload: () => void;
 }
 
 /** The room about one piece of work: walk, head, board or station, bench and tape. */
-export function Room({ room, draftId, pathOf, station, autosave, open, onReload }: RoomProps) {
+export function Room({ room, draftId, pathOf, station, view, autosave, open, onReload }: RoomProps) {
   const go = useNavigate();
   const save = useStore(autosave.state);
   const { benchOpen, set: prefer } = usePreferences();
@@ -80,7 +109,7 @@ export function Room({ room, draftId, pathOf, station, autosave, open, onReload 
         event.preventDefault();
         return;
       }
-      if (typing || event.altKey) return;
+      if (typing || event.altKey || event.target instanceof HTMLTextAreaElement) return;
       const byNumber = STATIONS[Number(event.key) - 1];
       if (byNumber) void go(pathOf(byNumber.id));
       else if (key === '?') setDialog('keys');
@@ -140,6 +169,12 @@ export function Room({ room, draftId, pathOf, station, autosave, open, onReload 
         },
       },
       { id: 'print', kind: 'Command', label: 'Print pieces', go: () => void go(pathOf('cut')) },
+      ...(draftId === undefined ? [] : VIEW_WORDS).map(([id, label]) => ({
+        id: `view-${id}`,
+        kind: 'Command',
+        label,
+        go: () => void go(`${pathOf('choose')}/${id}`),
+      })),
       ...(shelf.data?.drafts ?? []).map(({ value }) => ({
         id: `draft-${value.id}`,
         kind: 'Draft',
@@ -166,7 +201,11 @@ export function Room({ room, draftId, pathOf, station, autosave, open, onReload 
           setDialog('keys');
         }}
       />
-      {Bench ? (
+      {view ? (
+        <Suspense fallback={<p className="board quiet">Laying out the view …</p>}>
+          <OpenedView view={view} />
+        </Suspense>
+      ) : Bench ? (
         <>
           <Board handles={station === 'draft'} cutShown={false} />
           {benchOpen && (

@@ -10,11 +10,11 @@ import { useSheet } from '../store/sheets.js';
 import { WorkProvider } from '../store/work-context.js';
 import { closeWork, openFromShelf } from './opened-work.js';
 import { Room } from './Room.js';
-import { stationOf, type StationId } from './stations.js';
+import { stationOf, viewOf, type StationId, type ViewId } from './stations.js';
 
 /** The room for one draft: walk, head, board, bench and tape. */
 export function Workroom() {
-  const { room: roomName, draftId = '', station } = useParams();
+  const { room: roomName, draftId = '', station, view } = useParams();
   const room = roomOf(roomName);
   const shelf = useShelf(room);
   const [visit, setVisit] = useState(0);
@@ -55,6 +55,7 @@ export function Workroom() {
       shelved={{ person: person.value, draft: draft.value }}
       revisions={{ person: person.revision, draft: draft.revision }}
       station={stationOf(station)}
+      view={viewOf(view)}
       onReload={() => {
         closeWork(room, draftId);
         void shelf.refetch().then(() => {
@@ -70,11 +71,12 @@ interface OpenRoomProps {
   readonly shelved: Work;
   readonly revisions: Revisions;
   readonly station: StationId;
+  readonly view: ViewId | undefined;
   readonly onReload: () => void;
 }
 
 /** The work is opened once: every save of this window changes the shelf as well. */
-function OpenRoom({ room, shelved, revisions, station, onReload }: OpenRoomProps) {
+function OpenRoom({ room, shelved, revisions, station, view, onReload }: OpenRoomProps) {
   const [{ open, autosave }] = useState(() => openFromShelf(room, shelved, revisions));
   const draftId = shelved.draft.id;
   const pathOf = useCallback((to: StationId) => `/${room}/draft/${draftId}/${to}`, [room, draftId]);
@@ -85,6 +87,7 @@ function OpenRoom({ room, shelved, revisions, station, onReload }: OpenRoomProps
         draftId={shelved.draft.id}
         pathOf={pathOf}
         station={station}
+        view={view}
         autosave={autosave}
         open={open}
         onReload={onReload}

@@ -16,6 +16,15 @@ export type StationId = (typeof STATIONS)[number]['id'];
 /** The station named in an address; anything else is the draft. */
 export const stationOf = (name: string | undefined): StationId => STATIONS.find((s) => s.id === name)?.id ?? 'draft';
 
+/** What may be opened from Choose in the place of its bench: it has an address of its own. */
+export const VIEWS = ['advise', 'compare', 'steps', 'sheet'] as const;
+
+/** The name of a view. */
+export type ViewId = (typeof VIEWS)[number];
+
+/** The view named in an address, if there is one. */
+export const viewOf = (name: string | undefined): ViewId | undefined => VIEWS.find((v) => v === name);
+
 /** How a station stands. */
 export type StationState = 'untouched' | 'under-way' | 'done' | 'needs-you';
 

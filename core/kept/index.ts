@@ -1,4 +1,4 @@
-export { inputOf, newDraft, setOf, type Work } from './kept.js';
+export { inputByMethod, inputOf, newDraft, setOf, type Work } from './kept.js';
 export {
   doubtsOf,
   newerSet,

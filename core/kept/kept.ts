@@ -1,5 +1,5 @@
 import { EMPTY_INPUT, type DraftInput } from '../chain/index.js';
-import type { Sheet } from '../method/index.js';
+import { COMMON, type Sheet } from '../method/index.js';
 import { houseAllowances } from '../piece/index.js';
 import type { KeptDraft, MeasurementSet, Person } from '../workbook/index.js';
 import { newestFirst, valuesOf } from './person.js';
@@ -34,6 +34,15 @@ export function inputOf(work: Work, shipped: Sheet): DraftInput {
     rules: draft.rules,
     set: draft.set,
   };
+}
+
+/**
+ * The input of what another method would give on the same body: the person's figures, the fit and the choices that
+ * hold for every method, but nothing that was set for this draft's own method.
+ */
+export function inputByMethod(work: Work, sheet: Sheet): DraftInput {
+  const common = Object.entries(work.draft.choices).filter(([id]) => COMMON.choices.some((c) => c.id === id));
+  return { ...inputOf(work, sheet), sheet, settings: {}, set: {}, choices: Object.fromEntries(common) };
 }
 
 /** A new draft for a person from their newest set, by the default method. */

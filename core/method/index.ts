@@ -36,3 +36,12 @@ export {
   type FitClassId,
 } from './fit.js';
 export type { Choice, FormulaText, Setting } from './setting.js';
+export {
+  differences,
+  namesBefore,
+  ownCopy,
+  withFormula,
+  withReason,
+  withSlider,
+  type SheetDifference,
+} from './own-sheet.js';

@@ -1,0 +1,222 @@
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import NativeSelect from '@mui/material/NativeSelect';
+import IconButton from '@mui/material/IconButton';
+import Close from '@mui/icons-material/Close';
+import { useEffect, useState } from 'react';
+import type { Alignment } from '../../core/chain/index.js';
+import { ViewHead } from '../shared/ViewHead.js';
+import { useTape } from '../store/work-context.js';
+import { CompareDrawing, MarkSample } from './CompareDrawing.js';
+import { toggled, useCompare, type Focus } from './compare-store.js';
+import { CompareTable } from './CompareTable.js';
+import { useCompared } from './compared.js';
+
+const ALIGNED: readonly (readonly [Alignment, string])[] = [
+  ['crease', 'Crease and crotch line'],
+  ['side', 'Side at the crotch line'],
+  ['crotch', 'Crotch point'],
+  ['waist', 'Side end of the waist'],
+];
+
+const LOOKED_AT: readonly (readonly [Focus, string])[] = [
+  ['whole', 'Whole pieces'],
+  ['top', 'Above the knee'],
+  ['crotch', 'About the crotch'],
+];
+
+function Pick<T extends string>({
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  label: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onPick: (value: T) => void;
+}) {
+  return (
+    <label className="ask pick">
+      <span>{label}</span>
+      <NativeSelect
+        fullWidth
+        value={value}
+        onChange={(event) => {
+          onPick(event.target.value as T);
+        }}
+      >
+        {options.map(([id, words]) => (
+          <option key={id} value={id}>
+            {words}
+          </option>
+        ))}
+      </NativeSelect>
+    </label>
+  );
+}
+
+/** Drafts and methods on one body, laid over one another or side by side, with all figures; letters show and hide. */
+export function CompareView() {
+  const { compared, candidates } = useCompared();
+  const { beside, hidden, align, layout, focus, set } = useCompare();
+  const tape = useTape();
+  const [all, setAll] = useState(false);
+  const open = candidates.filter((c) => !beside.includes(c.id));
+
+  useEffect(() => {
+    const key = (event: KeyboardEvent): void => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return;
+      const found = compared.find((c) => c.letter === event.key.toUpperCase());
+      if (!found) return;
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      set({ hidden: toggled(useCompare.getState().hidden, found.id) });
+    };
+    window.addEventListener('keydown', key, true);
+    return () => {
+      window.removeEventListener('keydown', key, true);
+    };
+  }, [compared, set]);
+
+  return (
+    <>
+      <main className="board compare" aria-label="Comparison">
+        <h1 className="print-only">{compared.map((c) => `${c.letter}: ${c.label}`).join(', ')}</h1>
+        <CompareDrawing compared={compared} hidden={hidden} align={align} layout={layout} focus={focus} />
+        <div className="compare-figures">
+          {compared.length > 1 ? (
+            <CompareTable compared={compared} tape={tape} all={all} />
+          ) : (
+            <p className="quiet">Lay a method or another draft over this one to see where they differ.</p>
+          )}
+        </div>
+      </main>
+      <aside className="bench" aria-label="Compare">
+        <ViewHead title="Compare" />
+        <ul className="compared">
+          {compared.map((c, i) => (
+            <li key={c.id}>
+              <FormControlLabel
+                control={
+                  <Checkbox
+                    size="small"
+                    checked={!hidden.has(c.id)}
+                    onChange={() => {
+                      set({ hidden: toggled(hidden, c.id) });
+                    }}
+                  />
+                }
+                label={
+                  <>
+                    <strong>{c.letter}</strong> <MarkSample index={i} /> {c.label}
+                  </>
+                }
+              />
+              {i > 0 && (
+                <IconButton
+                  size="small"
+                  aria-label={`Take ${c.label} away`}
+                  onClick={() => {
+                    set({ beside: beside.filter((id) => id !== c.id) });
+                  }}
+                >
+                  <Close fontSize="small" />
+                </IconButton>
+              )}
+              {c.why && <p className="doubt">{c.why}</p>}
+            </li>
+          ))}
+        </ul>
+        <label className="line">
+          <span>Lay over</span>
+          <NativeSelect
+            sx={{ gridColumn: '2 / -1' }}
+            value=""
+            onChange={(event) => {
+              set({ beside: [...beside, event.target.value] });
+            }}
+          >
+            <option value="">Add …</option>
+            {open.map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.label}
+              </option>
+            ))}
+          </NativeSelect>
+        </label>
+        <p className="acts">
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => {
+              set({ beside: candidates.filter((c) => c.id.startsWith('method:')).map((c) => c.id) });
+            }}
+          >
+            All ten methods
+          </Button>
+          <Button
+            size="small"
+            variant="outlined"
+            disabled={beside.length === 0}
+            onClick={() => {
+              set({ beside: [], hidden: new Set() });
+            }}
+          >
+            Clear
+          </Button>
+        </p>
+        <Pick
+          label="Shown"
+          value={layout}
+          options={[
+            ['over', 'Over one another'],
+            ['beside', 'Side by side'],
+          ]}
+          onPick={(next) => {
+            set({ layout: next });
+          }}
+        />
+        <Pick
+          label="Brought together at"
+          value={align}
+          options={ALIGNED}
+          onPick={(next) => {
+            set({ align: next });
+          }}
+        />
+        <Pick
+          label="Looked at"
+          value={focus}
+          options={LOOKED_AT}
+          onPick={(next) => {
+            set({ focus: next });
+          }}
+        />
+        <FormControlLabel
+          control={
+            <Checkbox
+              size="small"
+              checked={all}
+              onChange={(_, on) => {
+                setAll(on);
+              }}
+            />
+          }
+          label="Figures that are the same too"
+        />
+        <p className="quiet">Press a letter to hide or show its draft.</p>
+        <Button
+          variant="contained"
+          onClick={() => {
+            window.print();
+          }}
+        >
+          Print comparison
+        </Button>
+      </aside>
+    </>
+  );
+}

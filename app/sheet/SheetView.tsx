@@ -1,0 +1,313 @@
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { memo, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  checkSheet,
+  differences,
+  formulaFor,
+  lineLabel,
+  namesBefore,
+  ownCopy,
+  showSum,
+  withFormula,
+  withReason,
+  withSlider,
+  type Line,
+  type Setting,
+  type Sheet,
+  type Worked,
+} from '../../core/method/index.js';
+import { SHEETS } from '../../core/shipped/index.js';
+import { formatLength, type Tape, type Unit } from '../../core/units/index.js';
+import { readSheet, writeSheet } from '../../core/workbook/index.js';
+import { refusalSentence } from '../../core/refusal/index.js';
+import { withFractions } from '../shared/fractions.js';
+import { NameField } from '../shared/NameField.js';
+import { saveFile } from '../shared/save-file.js';
+import { ViewHead } from '../shared/ViewHead.js';
+import { putSheets, sheetOf } from '../store/sheets.js';
+import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
+import { changeMethod, changeSheet } from '../store/work-store.js';
+import { FormulaField } from './FormulaField.js';
+
+putSheets(SHEETS);
+
+interface RowProps {
+  readonly sheet: Sheet;
+  readonly line: Line | Setting;
+  readonly label: string;
+  readonly formula: string;
+  readonly choices: Readonly<Record<string, string>>;
+  readonly own: boolean;
+  readonly was: string | undefined;
+  readonly problem: string | undefined;
+  readonly sum: string;
+  readonly result: string;
+  readonly onChange: (make: (sheet: Sheet) => Sheet) => void;
+}
+
+/** One line of the sheet: its formula, the numbers put in, the result and the reason. */
+const SheetRow = memo(function SheetRow(props: RowProps) {
+  const { sheet, line, label, formula, choices, own, was, problem, sum, result, onChange } = props;
+  const names = useMemo(() => namesBefore(sheet, line.name), [sheet, line.name]);
+  return (
+    <tr data-row={line.name} data-differs={was !== undefined} data-wrong={problem !== undefined}>
+      <th scope="row">
+        {label}
+        <span className="quiet"> {line.name}</span>
+        {'house' in line && line.house && <span className="house"> house</span>}
+      </th>
+      <td>
+        <FormulaField
+          label={label}
+          formula={formula}
+          names={names}
+          problem={problem}
+          readOnly={!own}
+          onCommit={(next) => {
+            onChange((s) => withFormula(s, line.name, choices, next));
+          }}
+        />
+        {was !== undefined && <span className="quiet was">was {was === '' ? 'nothing' : was}</span>}
+      </td>
+      <td className="with">{withFractions(sum)}</td>
+      <td className="number">{withFractions(result)}</td>
+      <td>
+        {own ? (
+          <ReasonField
+            label={`Reason of ${label}`}
+            value={line.reason}
+            onCommit={(reason) => {
+              onChange((s) => withReason(s, line.name, reason));
+            }}
+          />
+        ) : (
+          line.reason
+        )}
+        {'least' in line && own && (
+          <FormControlLabel
+            control={
+              <Checkbox
+                size="small"
+                checked={line.slider ?? false}
+                onChange={(_, on) => {
+                  onChange((s) => withSlider(s, line.name, on));
+                }}
+              />
+            }
+            label={<span className="slider-word">Slider on the board</span>}
+          />
+        )}
+      </td>
+    </tr>
+  );
+});
+
+/** The reason of a line, as long as it needs to be; taken over on leaving it. */
+function ReasonField({ label, value, onCommit }: { label: string; value: string; onCommit: (text: string) => void }) {
+  const [text, setText] = useState<string>();
+  return (
+    <textarea
+      className="reason"
+      rows={1}
+      maxLength={2000}
+      aria-label={label}
+      value={text ?? value}
+      onChange={(event) => {
+        setText(event.target.value);
+      }}
+      onBlur={() => {
+        if (text !== undefined && text !== value) onCommit(text);
+        setText(undefined);
+      }}
+    />
+  );
+}
+
+function figured(worked: Worked | undefined, name: string, unit: Unit, tape: Tape): { sum: string; result: string } {
+  const line = worked?.ledger.get(name);
+  if (!worked || !line) return { sum: '', result: '' };
+  const result =
+    typeof line.value === 'number' && line.kind === 'length'
+      ? formatLength(line.value, tape)
+      : typeof line.value === 'number'
+        ? String(Number(line.value.toFixed(3)))
+        : line.value;
+  return { sum: line.source === 'hand' ? 'set by hand' : showSum(worked, name, unit).with, result };
+}
+
+/** The sheet of the draft in hand, line by line; a maker's own can be changed, and the board follows. */
+export function SheetView({ board }: { board: () => ReactNode }) {
+  const draft = useWork(({ work }) => work.draft);
+  const computed = useComputed((c) => c.draft?.worked);
+  const change = useChange();
+  const unit = useUnit();
+  const tape = useTape();
+  const file = useRef<HTMLInputElement>(null);
+  const [onlyDiffering, setOnlyDiffering] = useState(false);
+  const [trouble, setTrouble] = useState<string>();
+  const sheet = sheetOf(draft);
+  const own = draft.sheet !== undefined;
+  const original = SHEETS.find((s) => s.id === sheet.basedOn);
+  const faults = useMemo(() => new Map(checkSheet(sheet).map((f) => [f.line, f.sentence])), [sheet]);
+  // A refused sheet leaves the figures of the last good draft, which may be another method's.
+  const worked = computed?.sheet.lines.length === sheet.lines.length ? computed : undefined;
+  const choices = useMemo(() => {
+    const first = Object.fromEntries(sheet.choices.map((c) => [c.id, c.values[0]?.id ?? '']));
+    return { ...first, ...worked?.choices, ...draft.choices };
+  }, [sheet, worked, draft.choices]);
+  const differing = useMemo(
+    () => new Map(own && original ? differences(sheet, original, choices).map((d) => [d.name, d.was]) : []),
+    [own, original, sheet, choices],
+  );
+  const onChange = useMemo(
+    () => (make: (s: Sheet) => Sheet) => {
+      change(changeSheet(make));
+    },
+    [change],
+  );
+  const way = sheet.choices
+    .map((c) => c.values.find((v) => v.id === choices[c.id])?.label)
+    .filter(Boolean)
+    .join(', ');
+  const section = (title: string, rows: readonly (Line | Setting)[]): ReactNode => {
+    const shown = rows.filter((r) => !onlyDiffering || differing.has(r.name) || faults.has(r.name));
+    if (shown.length === 0) return undefined;
+    return (
+      <tbody>
+        <tr className="group">
+          <th scope="colgroup" colSpan={5}>
+            {title}
+          </th>
+        </tr>
+        {shown.map((line) => (
+          <SheetRow
+            key={line.name}
+            sheet={sheet}
+            line={line}
+            label={lineLabel(sheet, line.name)}
+            formula={line.formula === undefined ? '' : (formulaFor(line.formula, choices) ?? '')}
+            choices={choices}
+            own={own}
+            was={differing.get(line.name)}
+            problem={faults.get(line.name)}
+            {...figured(worked, line.name, unit, tape)}
+            onChange={onChange}
+          />
+        ))}
+      </tbody>
+    );
+  };
+  const of = (panel: string): Line[] => sheet.lines.filter((l) => l.name.startsWith(panel));
+  const take = (next: Sheet, name: string): void => {
+    change(changeMethod(ownCopy(next, `own-${crypto.randomUUID()}`, name)));
+  };
+  return (
+    <>
+      {board()}
+      <aside className="bench wide-bench" aria-label="Sheet">
+        <ViewHead title="Method sheet" />
+        <div className="acts">
+          {own ? (
+            <NameField
+              className="head-name"
+              label="Name of the method"
+              value={sheet.name}
+              onCommit={(name) => {
+                onChange((s) => ({ ...s, name }));
+              }}
+            />
+          ) : (
+            <strong>{sheet.name}</strong>
+          )}
+          <Button
+            size="small"
+            variant={own ? 'outlined' : 'contained'}
+            onClick={() => {
+              take(sheet, own ? `${sheet.name}, copy` : `My ${sheet.name.toLowerCase()}`);
+            }}
+          >
+            {own ? 'Make another copy' : 'Make it my own'}
+          </Button>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => {
+              saveFile(`${sheet.name}.method.json`, writeSheet(sheet), 'application/json');
+            }}
+          >
+            Save sheet to file
+          </Button>
+          <Button size="small" variant="outlined" onClick={() => file.current?.click()}>
+            Open sheet file
+          </Button>
+          <input
+            ref={file}
+            type="file"
+            accept=".json,application/json"
+            hidden
+            aria-label="Sheet file"
+            onChange={(event) => {
+              const [chosen] = event.currentTarget.files ?? [];
+              event.currentTarget.value = '';
+              void chosen?.text().then((text) => {
+                const read = readSheet(text);
+                if (read.ok) take(read.value, read.value.name);
+                setTrouble(read.ok ? undefined : read.refusals.map(refusalSentence).join(' '));
+              });
+            }}
+          />
+        </div>
+        {trouble !== undefined && (
+          <p className="doubt" role="alert">
+            {trouble}
+          </p>
+        )}
+        {own ? (
+          <p>
+            <FormControlLabel
+              control={
+                <Checkbox
+                  size="small"
+                  checked={onlyDiffering}
+                  onChange={(_, on) => {
+                    setOnlyDiffering(on);
+                  }}
+                />
+              }
+              label={`${differing.size} ${differing.size === 1 ? 'line differs' : 'lines differ'} from “${original?.name ?? sheet.basedOn ?? ''}”: show only these`}
+            />
+          </p>
+        ) : (
+          <p className="quiet">A shipped sheet stays as it is. Make it your own to change a formula.</p>
+        )}
+        {faults.size > 0 && (
+          <p className="doubt" role="note">
+            {faults.size === 1 ? 'One line has' : `${faults.size} lines have`} a mistake. The board keeps the last good
+            draft until it is mended.
+          </p>
+        )}
+        <table className="figures sheet-table">
+          <caption>{way === '' ? 'Formulas' : `Formulas for: ${way}`}</caption>
+          <thead>
+            <tr>
+              <th scope="col">Line</th>
+              <th scope="col">Formula</th>
+              <th scope="col">With numbers</th>
+              <th scope="col">Result</th>
+              <th scope="col">Reason</th>
+            </tr>
+          </thead>
+          {section('Settings', sheet.settings)}
+          {section(
+            'Levels',
+            sheet.lines.filter((l) => !l.name.includes('.')),
+          )}
+          {section(sheet.first === 'back' ? 'Back' : 'Front', of(sheet.first === 'back' ? 'back' : 'front'))}
+          {section(sheet.first === 'back' ? 'Front' : 'Back', of(sheet.first === 'back' ? 'front' : 'back'))}
+        </table>
+      </aside>
+    </>
+  );
+}
