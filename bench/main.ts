@@ -1,11 +1,12 @@
 import { performance } from 'node:perf_hooks';
-import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
+import { compareMany, computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
 import { findDoubts } from '../core/measure/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
 import { pieceSheet, PAPERS } from '../formats/index.js';
 import { tiledPdf } from '../formats/pdf.js';
 import { loadFonts } from '../cli/fonts.js';
-import { anyBody, plausibleBody, seeded } from './random-body.js';
+import { SHEETS } from '../core/shipped/index.js';
+import { anyBody, inputFor, isMeantFor, plausibleBody, seeded, waysOf, wideBody } from './random-body.js';
 
 const quantile = (sorted: readonly number[], q: number): number => sorted[Math.floor(q * (sorted.length - 1))] ?? NaN;
 
@@ -58,6 +59,65 @@ function bodies(): void {
   console.log('2,000 implausible bodies:', odd);
 }
 
+const MIDDLE = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+
+/** One recompute by every method, and all ten compared at once. */
+function methods(): void {
+  for (const sheet of SHEETS) {
+    const times: number[] = [];
+    for (let i = 0; i < 600; i++) {
+      const body = { ...MIDDLE, waist: 780 + (i % 50), hip: 1000 + (i % 37) };
+      const input = { ...EMPTY_INPUT, ...inputFor(sheet, body) };
+      const start = performance.now();
+      computeDraft(input);
+      times.push(performance.now() - start);
+    }
+    report(`recompute by ${sheet.id}`, times.slice(100), 2);
+  }
+  const times: number[] = [];
+  for (let i = 0; i < 60; i++) {
+    const body = { ...MIDDLE, hip: 1000 + i };
+    const start = performance.now();
+    const drafts = SHEETS.flatMap((sheet) => {
+      const outcome = computeDraft({ ...EMPTY_INPUT, ...inputFor(sheet, body) });
+      return outcome.ok ? [outcome.value] : [];
+    });
+    compareMany(drafts);
+    times.push(performance.now() - start);
+  }
+  report('ten methods drafted and compared', times.slice(10), 60);
+}
+
+/** Random bodies within what each sheet declares, by every way of every method: what is out, and what is told. */
+function everyMethod(): void {
+  for (const sheet of SHEETS) {
+    const random = seeded(3);
+    const ways = waysOf(sheet);
+    const told: Record<string, number> = { refused: 0, warned: 0, hollowLimited: 0 };
+    for (let i = 0; i < 10000;) {
+      const body = wideBody(random);
+      if (!isMeantFor(sheet, body)) continue;
+      i += 1;
+      const outcome = computeDraft({
+        ...EMPTY_INPUT,
+        ...inputFor(sheet, body, random),
+        choices: ways[i % ways.length] ?? {},
+      });
+      if (!outcome.ok) {
+        told['refused'] = (told['refused'] ?? 0) + 1;
+        continue;
+      }
+      const { block, checks, worked } = outcome.value;
+      if (worked.warnings.length > 0) told['warned'] = (told['warned'] ?? 0) + 1;
+      if (block.front.hollowLimitedBy !== 'none' || block.back.hollowLimitedBy !== 'none') {
+        told['hollowLimited'] = (told['hollowLimited'] ?? 0) + 1;
+      }
+      for (const c of checks) if (c.verdict === 'out') told[c.id] = (told[c.id] ?? 0) + 1;
+    }
+    console.log(`10,000 bodies by ${sheet.id}, ${ways.length} ways:`, JSON.stringify(told));
+  }
+}
+
 async function pdf(): Promise<void> {
   const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });
   const paper = PAPERS[0];
@@ -76,5 +136,7 @@ async function pdf(): Promise<void> {
 }
 
 recompute();
+methods();
 bodies();
+everyMethod();
 await pdf();

@@ -127,6 +127,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open, onR
   const findable = (): Findable[] => {
     const { work } = open.state.getState();
     const sheet = sheetOf(work.draft);
+    const counting = open.computed.getState().draft?.worked.settings ?? settingsOf(sheet).filter((s) => !s.when);
     const toLine = (name: string, to: StationId) => (): void => {
       const panel = name.split('.')[0];
       if (panel === 'front' || panel === 'back') useBoard.getState().set({ inHand: panel });
@@ -182,7 +183,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open, onR
         go: () => void go(`/${room}/draft/${value.id}/draft`),
       })),
       ...sheet.lines.map((l) => line('Parameter', l.name, lineLabel(sheet, l.name), 'draft')),
-      ...settingsOf(sheet).map((l) => line('Setting', l.name, l.label, 'choose')),
+      ...counting.map((l) => line('Setting', l.name, l.label, 'choose')),
       ...[...MEASUREMENTS.values()].map((m) => line('Measurement', m.id, m.label, 'measure')),
     ];
   };
