@@ -45,6 +45,8 @@ function Pick<T extends string>({
         value={value}
         onChange={(event) => {
           onPick(event.target.value as T);
+          // The letters are keys of the view again at once.
+          event.target.blur();
         }}
       >
         {options.map(([id, words]) => (
@@ -137,6 +139,7 @@ export function CompareView() {
             value=""
             onChange={(event) => {
               set({ beside: [...beside, event.target.value] });
+              event.target.blur();
             }}
           >
             <option value="">Add …</option>
