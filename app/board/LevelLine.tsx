@@ -84,7 +84,7 @@ export function LevelLine({ draft, view, size, tape }: LevelLineProps) {
     >
       <line className="level-line" x1={RULER} x2={size.width} y1={y} y2={y} />
       <line className="level-grip" x1={RULER} x2={size.width} y1={y} y2={y} />
-      <Tag at={{ x: size.width * 0.5, y }} size={size} lines={words} />
+      <Tag at={{ x: RULER + 80, y }} size={size} lines={words} />
     </g>
   );
 }

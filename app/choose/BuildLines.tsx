@@ -1,7 +1,7 @@
-import { COMMON, lineLabel, type LedgerLine, type Worked } from '../../core/method/index.js';
+import { choicesOf, COMMON, lineLabel, type LedgerLine, type Worked } from '../../core/method/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
-import { useComputed, useTape } from '../store/work-context.js';
+import { useComputed, useTape, useWork } from '../store/work-context.js';
 import { ChoiceLine } from './ChoiceLines.js';
 import { SettingLine } from './SettingLine.js';
 
@@ -22,6 +22,13 @@ function movedBy(worked: Worked, line: LedgerLine, tape: Tape): string[] {
 export function BuildLines() {
   const worked = useComputed((c) => c.draft?.worked);
   const tape = useTape();
+  const person = useWork(({ work }) => work.person);
+  const follows = choicesOf(person.figure, person.build);
+  const ofPerson = (id: string): string =>
+    COMMON.choices
+      .find((c) => c.id === id)
+      ?.values.find((v) => v.id === follows[id])
+      ?.label.toLowerCase() ?? '';
   const moved = worked ? [...worked.ledger.values()].flatMap((line) => movedBy(worked, line, tape)) : [];
   const scale = worked && [...worked.ledger.values()].find((line) => line.scale !== 1)?.scale;
   return (
@@ -30,7 +37,7 @@ export function BuildLines() {
       {COMMON.choices
         .filter((c) => (BUILD as readonly string[]).includes(c.id))
         .map((choice) => (
-          <ChoiceLine key={choice.id} choice={choice} unset="As the person" />
+          <ChoiceLine key={choice.id} choice={choice} unset={`As the person: ${ofPerson(choice.id)}`} />
         ))}
       {worked?.settings
         .filter((s) => s.when && BUILD.some((id) => s.when && id in s.when))

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { alignedAt, type Alignment, type Draft } from '../../core/chain/index.js';
-import { outlineOf } from '../../core/draft/index.js';
+import { outlineOf, type Panel } from '../../core/draft/index.js';
 import {
   mapPath,
   pathBox,
@@ -88,7 +88,6 @@ function layOut(
       return { x: moved.x + dx, y: moved.y };
     };
     const { source } = p;
-    const side = source.edges.side;
     return {
       id: p.id,
       letter: p.letter,
@@ -105,9 +104,16 @@ function layOut(
         move({ x: source.crease, y: source.points.centreWaist.y }),
         move({ x: source.crease, y: p.draft.block.levels.hemLevel }),
       ],
-      letterAt: move(placeAtLength(side, pathLength(side) * (0.16 + 0.07 * p.index)).at),
+      letterAt: move(letterPlace(source, p.index)),
     };
   });
+}
+
+/** Letters stand apart from one another: by turns on the side and on the rise, each further along than the last. */
+function letterPlace({ edges }: Panel, index: number): Point {
+  const step = Math.floor(index / 2);
+  const [path, share] = index % 2 === 0 ? [edges.side, 0.05 + 0.045 * step] : [edges.rise, 0.88 - 0.14 * step];
+  return placeAtLength(path, pathLength(path) * share).at;
 }
 
 /** The part of the sheet that is looked at. */
@@ -138,7 +144,7 @@ export function CompareDrawing({ compared, hidden, align, layout, focus }: Compa
   const box = viewed(laid, drafts, focus);
   const margin = 0.03 * (box.maxY - box.minY);
   const view = [box.minX - margin, box.minY - margin, width(box) + 2 * margin, box.maxY - box.minY + 2 * margin];
-  const letterSize = 0.036 * (box.maxY - box.minY);
+  const letterSize = 0.036 * Math.max(box.maxY - box.minY, 0.55 * width(box));
   return (
     <svg
       className="compare-drawing drawing"

@@ -11,6 +11,7 @@ import { withFractions } from '../shared/fractions.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useUnit } from '../store/work-context.js';
 import { StepDrawing } from './StepDrawing.js';
+import { StepPicture } from './StepPicture.js';
 import { useSteps } from './steps-store.js';
 
 /** How long a step stands while the steps are played, in ms. */
@@ -151,10 +152,11 @@ export function StepsView({ board }: { board: (over: (drawn: Drawn) => ReactNode
       <section className="steps-print print-only" aria-hidden="true">
         <h1>{draft?.worked.sheet.name}, step by step</h1>
         <ol>
-          {steps.map((s) => (
+          {steps.map((s, i) => (
             <li key={s.id}>
+              {draft && <StepPicture block={draft.block} steps={steps} at={i} />}
               <h2>
-                {whose(s)}
+                {i + 1}. {whose(s)}
                 {s.title}
               </h2>
               <StepWords step={s} />
