@@ -28,7 +28,7 @@ describe('which method', () => {
     await ask('For', 'culotte');
     await ask('Of', 'falling');
     await room.until('skirt leg is not first', async () => (await first()) === 'skirt-leg');
-    await room.press('Draft by Skirt leg');
+    await room.press('Draft by this: Skirt leg');
     await room.until('the head keeps the old method', async () => (await room.text('.head')).includes('Skirt leg'));
     await room.find('.choice');
     await room.press('Undo');

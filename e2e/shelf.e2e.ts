@@ -105,6 +105,10 @@ const VIEWS = [
   '/demo/draft/cook-kitchen/measure',
   '/demo/draft/cook-copy/measure',
   '/demo/draft/cook-kitchen/choose',
+  '/demo/draft/cook-kitchen/choose/advise',
+  '/demo/draft/cook-kitchen/choose/compare',
+  '/demo/draft/cook-kitchen/choose/steps',
+  '/demo/draft/cook-kitchen/choose/sheet',
   '/demo/draft/cook-kitchen/draft',
   '/demo/draft/cook-kitchen/cut',
 ];

@@ -178,7 +178,7 @@ export function AdviseView() {
             <Button
               variant={i === 0 ? 'contained' : 'outlined'}
               disabled={!advice.draft}
-              aria-label={`Draft by ${advice.sheet.name}`}
+              aria-label={`Draft by this: ${advice.sheet.name}`}
               onClick={() => {
                 change(changeMethod(advice.sheet));
                 void go('..', { relative: 'path' });
