@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT, type Draft } from '../../core/chain/index.js';
 import { distance, point } from '../../core/geometry/index.js';
 import type { PanelName } from '../../core/method/index.js';
+import { sheetById } from '../../core/shipped/index.js';
 import { seeded } from '../../bench/random-body.js';
 import { arrange, boardBox, toBoard, toPanel } from './arrange.js';
 import { handlesOf, type Handle } from './handles.js';
@@ -51,6 +52,19 @@ describe('handles', () => {
         }
       }
     }
+  });
+
+  it('lay knee and hem off from a straight side where the method does', () => {
+    const sheet = sheetById('knit-leg');
+    if (!sheet) throw new Error('No knit leg');
+    const outcome = computeDraft({ ...EMPTY_INPUT, sheet, fit: { stretch: 0.5 }, measured });
+    if (!outcome.ok) throw new Error('must draft');
+    const { back } = outcome.value.block;
+    const ids = handlesOf(back, outcome.value.block.levels).map((h) => h.id);
+    expect(ids).not.toContain('knee-side');
+    const knee = handlesOf(back, outcome.value.block.levels).find((h) => h.id === 'knee-inseam');
+    expect(knee?.at.x).toBeCloseTo(back.parameters.kneeWidth, 6);
+    expect(knee?.drag(point(200, knee.at.y), { step: 1, arc: false })).toEqual({ 'back.kneeWidth': 200 });
   });
 
   it('turn the seat line about its tilt point with its length kept', () => {

@@ -26,19 +26,27 @@ export interface Handle {
 /** Degrees in steps of which a seat line turns. */
 const TURN_STEP = { coarse: 0.5, fine: 0.1 };
 
+/** True where knee or hem lie half on each side of the crease; from a straight side they are laid off whole. */
+function halved({ points, crease }: Panel, which: 'knee' | 'hem'): boolean {
+  const [side, inseam] = which === 'knee' ? [points.sideKnee, points.inseamKnee] : [points.sideHem, points.inseamHem];
+  return Math.abs(side.x + inseam.x - 2 * crease) < 0.01;
+}
+
 function widthHandle(panel: Panel, which: 'knee' | 'hem', side: 'side' | 'inseam'): Handle {
   const sets = which === 'knee' ? 'kneeWidth' : 'hemWidth';
   const corner =
     which === 'knee' ? (side === 'side' ? 'sideKnee' : 'inseamKnee') : side === 'side' ? 'sideHem' : 'inseamHem';
   const at = panel.points[corner];
   const way = side === 'side' ? -1 : 1;
+  const opposite = panel.points[which === 'knee' ? 'sideKnee' : 'sideHem'];
   return {
     id: `${which}-${side}`,
     label: `${which === 'knee' ? 'Knee' : 'Hem'} at the ${side === 'side' ? 'side' : 'inseam'}`,
     at,
     does: 'across',
     sets: [sets],
-    drag: (to, { step }) => stepped(panel, sets, 2 * way * (to.x - panel.crease), step),
+    drag: (to, { step }) =>
+      stepped(panel, sets, halved(panel, which) ? 2 * way * (to.x - panel.crease) : to.x - opposite.x, step),
   };
 }
 
@@ -142,13 +150,15 @@ function dartHandles(panel: Panel): Handle[] {
 
 /** Everything on a panel that can be taken hold of, in the order of the tab key: crotch, seat, leg, darts. */
 export function handlesOf(panel: Panel, levels: Levels): Handle[] {
-  const knees = panel.kneeOnPiece ? [widthHandle(panel, 'knee', 'side'), widthHandle(panel, 'knee', 'inseam')] : [];
+  const both = (which: 'knee' | 'hem'): Handle[] => [
+    ...(halved(panel, which) ? [widthHandle(panel, which, 'side')] : []),
+    widthHandle(panel, which, 'inseam'),
+  ];
   return [
     crotchHandle(panel, levels),
     seatHandle(panel),
-    ...knees,
-    widthHandle(panel, 'hem', 'side'),
-    widthHandle(panel, 'hem', 'inseam'),
+    ...(panel.kneeOnPiece ? both('knee') : []),
+    ...both('hem'),
     ...dartHandles(panel),
   ];
 }

@@ -157,7 +157,8 @@ export function EaseTable({ leg }: { leg: ReactNode }) {
       </div>
       {!fit.fitClass && (
         <p className="quiet">
-          The sheet’s own eases; it is meant to be {fitClassOf(sheet, work.draft.choices).label.toLowerCase()}.
+          The sheet’s own eases; it is meant to be{' '}
+          {(draft?.worked.fitClass ?? fitClassOf(sheet, work.draft.choices)).label.toLowerCase()}.
         </p>
       )}
       {leg}

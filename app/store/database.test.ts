@@ -103,6 +103,29 @@ describe('what is kept', () => {
     expect(shelf.charts).toEqual([]);
   });
 
+  it('brings a room of the second version along, its drafts drawn as they were', async () => {
+    const old = await openDB('upstride-own', 2, {
+      upgrade(db) {
+        for (const name of ['people', 'drafts', 'charts']) db.createObjectStore(name, { keyPath: 'id' });
+        db.createObjectStore('meta');
+      },
+    });
+    const [person] = DEMO_WORKBOOK.people;
+    const draft = DEMO_WORKBOOK.drafts.find((d) => d.personId === person?.id);
+    if (!person || !draft) throw new Error('The demo is empty');
+    const built = { ...person, build: { seat: 'full', stomach: 'average', thigh: 'average' } };
+    await old.put('people', { id: person.id, revision: 4, value: built });
+    const rules = { ...draft.rules, waistPlan: false };
+    await old.put('drafts', { id: draft.id, revision: 5, value: { ...draft, rules, choices: {} } });
+    old.close();
+    const shelf = await (await store()).readShelf('own');
+    expect(shelf.drafts[0]).toMatchObject({
+      revision: 5,
+      value: { rules: { waistPlan: 'off', hipKept: true }, choices: { seat: 'average' } },
+    });
+    expect(shelf.people[0]).toMatchObject({ revision: 4, value: { build: { seat: 'full' } } });
+  });
+
   it('changes people, drafts and charts together or not at all', async () => {
     const db = await store();
     const chart = { id: 'house', name: 'House', note: '', figure: 'woman' as const, sizes: [] };

@@ -18,7 +18,7 @@ import {
   type Cubic,
 } from '../geometry/index.js';
 import type { Measured } from '../measure/index.js';
-import { findDoubts } from '../measure/index.js';
+import { findDoubts, SHIPPED_CHARTS } from '../measure/index.js';
 import { SHEETS } from '../shipped/index.js';
 import { computeDraft, EMPTY_INPUT, missingFigures, type Draft, type DraftInput } from './index.js';
 
@@ -217,6 +217,38 @@ describe('any body', () => {
   it.each(SHEETS.map((s) => [s.id, s] as const))('the middle one passes every check of %s as it comes', (_, sheet) => {
     for (const check of draft(middle, inputFor(sheet, middle)).checks) {
       expect([check.id, check.verdict]).toEqual([check.id, /Rise/.test(check.id) ? 'unknown' : 'in']);
+    }
+  });
+
+  it('the middle sizes of the charts pass every check of every sheet against itself and its own class', () => {
+    const middleOf = (id: string): Measured => {
+      const sizes = SHIPPED_CHARTS.find((c) => c.id === id)?.sizes ?? [];
+      return sizes[Math.floor((sizes.length - 1) / 2)]?.values ?? {};
+    };
+    for (const sheet of SHEETS) {
+      for (const chart of sheet.forChildren ? ['children'] : ['women']) {
+        const { waist = 0, hip = 0, crotchDepth = 0, inseam = 0 } = middleOf(chart);
+        const body = { waist, hip, crotchDepth, inseam };
+        for (const check of draft(body, inputFor(sheet, body)).checks) {
+          if (/rise/i.test(check.id)) continue;
+          const what = [sheet.id, chart, check.id, check.value];
+          expect([...what, check.verdict]).toEqual([...what, 'in']);
+        }
+      }
+    }
+  });
+
+  it('every size of the children’s chart is drafted by a child’s rules, soundly and with seams that walk', () => {
+    for (const { values } of SHIPPED_CHARTS.find((c) => c.id === 'children')?.sizes ?? []) {
+      for (const id of ['crease-centred', 'quarter-and-half', 'thirds', 'skirt-leg']) {
+        const [sheet] = SHEETS.filter((s) => s.id === id);
+        if (!sheet) continue;
+        const { block, checks } = draft(values, { sheet, figure: 'child' });
+        expectSound(block);
+        for (const walk of ['inseamWalk', 'sideWalk']) {
+          expect([id, values.hip, walk, checks.find((c) => c.id === walk)?.verdict]).not.toContain('out');
+        }
+      }
     }
   });
 

@@ -90,10 +90,11 @@ function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', v
 }
 
 /** In where extensions and thigh name the class meant, or one does and the other its neighbour; out where neither does. */
-function classVerdict(by: ExtensionClass, byThigh: readonly FitClass[], chosen: FitClass): Verdict {
+function classVerdict(by: ExtensionClass, byThigh: readonly FitClass[], chosen: FitClass, pullOn: boolean): Verdict {
   const fits = sameClass(by, chosen.id);
   const thighFits = chosen.byShare || byThigh.some((c) => c.id === chosen.id);
-  if (fits && thighFits) return 'in';
+  // A pull-on has short extensions whatever its room: its thigh tells.
+  if (thighFits && (fits || pullOn)) return 'in';
   if (fits) return byThigh.some((c) => sameClass(by, c.id) || beside(c.id, chosen.id)) ? 'in' : 'near';
   if (!thighFits) return 'out';
   return beside(by, chosen.id) ? 'in' : 'near';
@@ -125,7 +126,7 @@ function classCheck(
     value: agree ? byLabel : `${byLabel}; by the thigh ${thighWords}`,
     low: undefined,
     high: undefined,
-    verdict: classVerdict(by, byThigh, chosen),
+    verdict: classVerdict(by, byThigh, chosen, worked.pullOn),
     compares: `The fit that the extensions and the thigh ease give with the one meant: ${chosen.label.toLowerCase()}.`,
     restsOnEstimate: thighEstimated,
     about: { edges: [], level: 'crotchLevel' },
