@@ -140,6 +140,61 @@ describe('every method', () => {
   });
 });
 
+describe('the list of methods', () => {
+  interface Listed {
+    readonly id: string;
+    readonly settings: readonly {
+      readonly name: string;
+      readonly least: number;
+      readonly most: number;
+      readonly unit: string;
+    }[];
+    readonly choices: readonly { readonly id: string; readonly values: readonly { readonly id: string }[] }[];
+  }
+  it('has every setting with its range and every choice, so that an order can name them', async () => {
+    const listed = JSON.parse((await upstride('methods', '--format', 'json')).out) as Listed[];
+    for (const { id, settings, choices } of listed) {
+      for (const choice of ['leg', 'seat', 'stomach', 'thighs', 'age']) {
+        expect([id, choices.some((c) => c.id === choice && c.values.length > 1)]).toEqual([id, true]);
+      }
+      for (const { name, least, most, unit } of settings) {
+        const given = unit === 'share' ? (least + most) / 2 : `${(least + most) / 2}mm`;
+        const read = readOrder({ ...FULL, method: id, settings: { [name]: given } });
+        expect([id, name, read.ok]).toEqual([id, name, true]);
+      }
+      for (const choice of choices) {
+        for (const { id: value } of choice.values) {
+          expect(readOrder({ ...FULL, method: id, settings: { [choice.id]: value } }).ok).toBe(true);
+        }
+      }
+    }
+  });
+
+  it('takes build, age, leg, a school of the waist and shares, and refuses what it does not know', () => {
+    const drafted = (settings: object, figure = 'woman'): ReturnType<typeof computeDraft> => {
+      const read = readOrder({ measurements: { ...FULL.measurements, figure }, settings });
+      if (!read.ok) throw new Error(read.refusals[0]?.reason);
+      return computeDraft(read.value.input);
+    };
+    const back = (settings: object, figure?: string): number => {
+      const outcome = drafted(settings, figure);
+      return outcome.ok ? outcome.value.worked.back.centreLift : NaN;
+    };
+    expect(back({ seat: 'full' }) - back({})).toBeCloseTo(20, 6);
+    expect(back({}, 'child')).toBeCloseTo(6.35 / 2, 6);
+    expect(back({ age: 'adult' }, 'child')).toBeCloseTo(6.35, 6);
+    const shared = drafted({ waistPlan: 'shared' });
+    expect(shared.ok && shared.value.block.back.darts.length).toBe(0);
+    const share = drafted({ leg: 'ratio', kneeShare: 0.5 });
+    expect(share.ok && share.value.worked.front.kneeWidth + share.value.worked.back.kneeWidth).toBeCloseTo(500, 6);
+    for (const settings of [{ waistPlan: 'sideways' }, { kneeShare: 'half' }, { hipKept: 'yes' }, { nonsense: 3 }]) {
+      expect(readOrder({ ...FULL, settings }).ok).toBe(false);
+    }
+    const read = readOrder({ ...FULL, settings: { seat: 'enormous' } });
+    expect(read.ok && computeDraft(read.value.input)).toMatchObject({ ok: false, refusals: [{ field: 'seat' }] });
+  });
+});
+
 describe('reading an order', () => {
   const refusals = (json: unknown): string[] => {
     const read = readOrder(json);

@@ -309,6 +309,65 @@ describe('any body', () => {
   });
 });
 
+describe('the other schools of the waist', () => {
+  const rules = (waistPlan: DraftInput['rules']['waistPlan']): DraftInput['rules'] => ({
+    hipKept: true,
+    trueSeams: true,
+    waistPlan,
+  });
+  it('have no darts: half at side and centre, or all at the centre with a straight side', () => {
+    const taper = (b: Block, name: 'front' | 'back'): number => b[name].points.sideWaist.x - b[name].points.sideHip.x;
+    const darted = draft({ ...middle, waist: 860 }, { rules: rules('off') }).block;
+    const shared = draft({ ...middle, waist: 860 }, { rules: rules('shared') }).block;
+    const centre = draft({ ...middle, waist: 860 }, { rules: rules('centre') }).block;
+    expect([darted.front.darts.length, darted.back.darts.length]).toEqual([1, 1]);
+    for (const b of [shared, centre]) {
+      expectSound(b);
+      expect(b.front.darts.length + b.back.darts.length).toBe(0);
+      expect(pathLength(b.back.closedWaist)).toBeCloseTo(pathLength(darted.back.closedWaist), 2);
+    }
+    const all = taper(shared, 'back') + shared.back.settled.centreIn;
+    // The curve of the waist itself takes up to a millimetre.
+    expect(Math.abs(taper(shared, 'back') - all / 2)).toBeLessThan(1);
+    expect(Math.abs(taper(centre, 'back'))).toBeLessThan(2);
+    expect(draftNotes(shared, 'cm').join(' ')).toContain('no darts, the surplus leaves at the side and the centre');
+  });
+
+  it('draft 200 bodies soundly', () => {
+    const random = seeded(41);
+    for (let i = 0; i < 200; i++) {
+      const body = plausibleBody(random);
+      const outcome = computeDraft({ ...EMPTY_INPUT, measured: body, rules: rules(i % 2 ? 'shared' : 'centre') });
+      if (outcome.ok) expectSound(outcome.value.block);
+      else expect(outcome.refusals[0]?.wayOut.length).toBeGreaterThan(5);
+    }
+  });
+});
+
+describe('a copy of a finished pair', () => {
+  const sheet = SHEETS.find((s) => s.id === 'finished-pair');
+  const pair = { ...middle, pairFrontThigh: 290, pairThigh: 670 };
+  it('has the rises that were measured on the pair, and says that they were solved', () => {
+    if (!sheet) throw new Error('No sheet');
+    for (const [frontRise, backRise] of [
+      [285, 390],
+      [270, 420],
+    ] as const) {
+      const { block, worked } = draft({ ...pair, frontRise, backRise }, { sheet });
+      expect(edgeLengths(block.front).rise).toBeCloseTo(frontRise, 0);
+      expect(edgeLengths(block.back).rise).toBeCloseTo(backRise, 0);
+      expect(worked.ledger.get('back.centreLift')?.terms.at(-1)?.label).toBe('From the measured rise');
+      expectSound(block);
+    }
+  });
+  it('leaves a lift that was set by hand alone, and keeps within its limits', () => {
+    if (!sheet) throw new Error('No sheet');
+    const set = { 'back.centreLift': 25 };
+    expect(draft({ ...pair, backRise: 420 }, { sheet, set }).worked.back.centreLift).toBe(25);
+    expect(draft({ ...pair, backRise: 700 }, { sheet }).worked.back.centreLift).toBe(100);
+  });
+});
+
 describe('refusals', () => {
   it('name what is missing', () => {
     expect(missingFigures({ ...EMPTY_INPUT, measured: { waist: 780 } })).toEqual(['hip', 'crotchDepth', 'inseam']);

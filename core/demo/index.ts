@@ -278,7 +278,8 @@ const DRAFTS: readonly KeptDraft[] = [
     personId: 'cook',
     setId: 'cook-pair',
     day: '2026-09-05',
-    settings: { hipEase: 0, waistEase: 0, crotchEase: 0, kneeGirth: 580, hemGirth: 540 },
+    method: 'finished-pair',
+    settings: { kneeGirth: 580, hemGirth: 540 },
   }),
   kept({
     id: 'ticket-plain',
