@@ -76,6 +76,12 @@ describe('the sheet editor', () => {
     expect(await room.text('aside')).toContain('One line has a mistake');
     expect(await room.text('.board-message')).toContain('The last good draft stays on the board');
     expect(await room.edge('back.rise')).toBe(rise);
+    await room.saved();
+    // Opened again with the mistake, what was copied stands in for the line.
+    await room.visit('/demo/draft/lamp-plain/choose/sheet');
+    await room.find('[data-wrong="true"]');
+    expect(await room.edge('back.rise')).toBe(rise);
+    expect(await room.text('.board-message')).toContain('is not known');
     await write('back.extension', 'back.hipWidth / 2 + 1/2 in');
     await room.until('not mended', async () => !(await room.has('.board-message')));
     await room.until('the board stays', async () => (await room.edge('back.rise')) !== rise);

@@ -49,17 +49,29 @@ await picture('history', '/demo/person/lead-puppeteer/history', '.figure-chart p
 await picture('sizes', '/demo/sizes', '.MuiDataGrid-row');
 await theme('light');
 await picture('choose', '/demo/draft/rigger-work/choose', '.choice');
+await picture('advise', '/demo/draft/puppeteer-black/choose/advise', '[data-advice]', async () => {
+  await (await room.at('//label[span[.="For"]]//option[@value="tailored"]')).click();
+});
+await picture('compare', '/demo/draft/cellist-dress/choose/compare', '.compare-drawing', async () => {
+  for (const id of ['close', 'front-first']) {
+    await (await room.at(`//label[span[.="Lay over"]]//option[@value="method:${id}"]`)).click();
+  }
+});
+await picture('steps', '/demo/draft/cellist-dress/choose/steps', '.step-list', async () => {
+  await (await room.at('//button[contains(., "Back: Draw the crotch curve")]')).click();
+});
+await picture('sheet', '/demo/draft/lamp-plain/choose/sheet', '.sheet-table', async () => {
+  await room.press('Make it my own');
+  const field = await room.find('[data-row="front.extension"] .formula-field input');
+  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), 'front.hipWidth / 4 + 1/4 in');
+  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
+});
+await room.press('Undo');
+await driver.executeScript('indexedDB.deleteDatabase("upstride-demo")');
 await picture('draft', '/demo/draft/cellist-dress/draft', '[data-handle="back.crotch"]');
 await picture('draft-checks', '/demo/draft/puppeteer-black/draft', '.gauge', async () => {
   await room.press('Open the page of checks');
 });
-await picture('draft-drag', '/demo/draft/cellist-dress/draft', '[data-handle="back.crotch"]', async () => {
-  const grip = await room.handle('back.seat');
-  await driver.actions().move({ origin: grip }).press().move({ origin: grip, x: -22, y: 2, duration: 80 }).perform();
-});
-// The demo stays as it came: the drag is given up.
-await room.keys(Key.ESCAPE);
-await driver.actions().release().perform();
 await picture('cut', '/demo/draft/cellist-dress/cut', '.tile-preview svg');
 await theme('dark');
 await picture('draft-dark', '/demo/draft/rigger-work/draft', '[data-handle="back.crotch"]');

@@ -7,7 +7,9 @@ describe('completing names', () => {
     expect(nameAt('hip/4 + front.hi', 16)).toEqual({ from: 8, part: 'front.hi' });
     expect(nameAt('hip/4 + ', 8)).toEqual({ from: 8, part: '' });
     expect(nameAt('thi/4', 3)).toEqual({ from: 0, part: 'thi' });
-    expect(nameAt('3 cm', 4)).toEqual({ from: 2, part: 'cm' });
+    expect(nameAt('3 cm', 4).part).toBe('');
+    expect(nameAt('hip/4 + 1/4 in', 14).part).toBe('');
+    expect(nameAt('hip/4 + in', 10)).toEqual({ from: 8, part: 'in' });
   });
   it('offers what begins with it first, then what has it within, and nothing for a whole name', () => {
     expect(completions(names, 'hip')).toEqual(['hip', 'hipDepth', 'hipEase', 'front.hipWidth']);

@@ -1,7 +1,10 @@
 /** The name that is being written at a place of a formula: where it begins, and what of it is there. */
 export function nameAt(text: string, caret: number): { readonly from: number; readonly part: string } {
-  const found = /[A-Za-z][A-Za-z0-9.]*$/.exec(text.slice(0, caret));
-  return found ? { from: found.index, part: found[0] } : { from: caret, part: '' };
+  const before = text.slice(0, caret);
+  // A unit behind its figure is no name.
+  const unit = /\d\s*(cm|mm|in)$/.test(before);
+  const found = /[A-Za-z][A-Za-z0-9.]*$/.exec(before);
+  return found && !unit ? { from: found.index, part: found[0] } : { from: caret, part: '' };
 }
 
 const MOST = 8;

@@ -27,23 +27,30 @@ export function sheetOf(draft: Method): Sheet {
 /** The input of the chain for work whose sheet is at hand. */
 export const inputNow = (work: Work): DraftInput => inputOf(work, sheetOf(work.draft));
 
-/** Fetches the sheet of a draft; nothing where this version does not have its method. */
+/** The shipped sheet by which a draft is made, or from which its own was copied. */
+const shippedId = ({ method, sheet }: Method): string => sheet?.basedOn ?? method;
+
+/** The sheet from which a draft's own was copied, where it was fetched. */
+export const originalOf = (draft: Method): Sheet | undefined => fetched.get(shippedId(draft));
+
+/** Fetches the sheet of a draft, with the one that its own was copied from; nothing where this version lacks its method. */
 async function fetchSheet(draft: Method): Promise<Sheet | null> {
-  const at = sheetAtHand(draft);
-  if (at) return at;
-  const sheet = await loadSheet(draft.method);
-  if (sheet) putSheets([sheet]);
-  return sheet ?? null;
+  const shipped = await loadSheet(shippedId(draft));
+  if (shipped) putSheets([shipped]);
+  return draft.sheet ?? shipped ?? null;
 }
 
 /** The sheet of a draft: undefined while it is fetched, null where this version does not have its method. */
 export function useSheet(draft: Method | undefined): Sheet | null | undefined {
+  const ready = draft !== undefined && fetched.has(shippedId(draft));
   const query = useQuery({
-    queryKey: ['sheet', draft?.method],
+    queryKey: ['sheet', draft && shippedId(draft)],
     queryFn: () => (draft ? fetchSheet(draft) : null),
-    enabled: draft !== undefined && !sheetAtHand(draft),
+    enabled: draft !== undefined && !ready,
   });
-  return draft && (sheetAtHand(draft) ?? query.data);
+  if (!draft) return undefined;
+  if (ready) return sheetAtHand(draft);
+  return query.isSuccess ? (draft.sheet ?? query.data) : query.isError ? null : undefined;
 }
 
 /** What the method of a draft is called. */

@@ -2,7 +2,7 @@ import { temporal } from 'zundo';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
 import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
-import { COMMON, settingsOf, type DartPlace, type Sheet } from '../../core/method/index.js';
+import { COMMON, mendedBy, settingsOf, type DartPlace, type Sheet } from '../../core/method/index.js';
 import type { Refusal } from '../../core/refusal/index.js';
 import {
   setOf,
@@ -14,7 +14,7 @@ import {
   type Person,
   type Work,
 } from '../../core/kept/index.js';
-import { inputNow } from './sheets.js';
+import { inputNow, originalOf } from './sheets.js';
 
 /** Lines set by hand while a handle is held: shown at once, kept only when it is let go. */
 export type HandValues = Readonly<Record<string, number | DartPlace>>;
@@ -49,6 +49,13 @@ function compute({ work, preview }: WorkState, last: Computed): Computed {
   const outcome = computeDraft(preview ? { ...input, set: { ...input.set, ...preview } } : input, setOf(work).unit);
   const before = preview ? (last.before ?? last.draft) : undefined;
   if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing };
+  const { draft: kept } = work;
+  const original = originalOf(kept);
+  if (!last.draft && kept.sheet && original) {
+    // Opened with a mistake in its own sheet: what was copied stands in for the lines that are wrong.
+    const stand = computeDraft({ ...input, sheet: mendedBy(kept.sheet, original) }, setOf(work).unit);
+    if (stand.ok) return { draft: stand.value, before, refusals: outcome.refusals, missing };
+  }
   // Before the four are in there is nothing to refuse: the room asks for them.
   const asking = last.draft === undefined && missing.length > 0;
   const refusals = asking ? outcome.refusals.filter((r) => r.value !== '') : outcome.refusals;

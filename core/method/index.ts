@@ -38,6 +38,7 @@ export {
 export type { Choice, FormulaText, Setting } from './setting.js';
 export {
   differences,
+  mendedBy,
   namesBefore,
   ownCopy,
   withFormula,

@@ -8,6 +8,7 @@ import {
   DEFAULT_SHEET,
   differences,
   loadSheet,
+  mendedBy,
   namesBefore,
   ownCopy,
   SHEET_LIST,
@@ -57,6 +58,18 @@ describe('a maker’s own sheet', () => {
       expect(outcome.refusals[0]?.field).toBe('back.extension');
       expect(outcome.refusals[0]?.reason).toContain(part);
     }
+  });
+
+  it('is drafted with the original’s formula in the place of a wrong one', () => {
+    const broken = withFormula(withFormula(own, 'back.extension', {}, 'hip /'), 'front.extension', {}, '7 cm');
+    const mended = mendedBy(broken, DEFAULT_SHEET);
+    expect(checkSheet(mended)).toEqual([]);
+    const outcome = computeDraft({ ...EMPTY_INPUT, sheet: mended, measured });
+    expect(outcome.ok && outcome.value.worked.front.extension).toBe(70);
+    expect(outcome.ok && outcome.value.worked.back.extension).toBeCloseTo((250 + 12.7) / 2, 6);
+    expect(mendedBy(own, DEFAULT_SHEET)).toBe(own);
+    const short = { ...own, lines: own.lines.slice(1) };
+    expect(mendedBy(short, DEFAULT_SHEET)).toBe(DEFAULT_SHEET);
   });
 
   it('says which names a line may use: those before it', () => {

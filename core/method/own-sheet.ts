@@ -1,6 +1,6 @@
 import { MEASUREMENT_IDS } from '../measure/index.js';
 import type { FormulaText, Setting } from './setting.js';
-import { formulaFor, lineKind, REDUCTION, settingsOf, type Line, type Sheet } from './sheet.js';
+import { checkSheet, formulaFor, lineKind, REDUCTION, settingsOf, type Line, type Sheet } from './sheet.js';
 
 /** A maker's own copy of a sheet, under a name and an id of its own. */
 export const ownCopy = (sheet: Sheet, id: string, name: string): Sheet => ({
@@ -66,6 +66,25 @@ export function differences(own: Sheet, original: Sheet, choices: Readonly<Recor
   return [...formulas(own)]
     .filter(([name, text]) => !sameText(text, was.get(name)))
     .map(([name, text]) => ({ name, was: told(was.get(name)), is: told(text) }));
+}
+
+/**
+ * A maker's own sheet that can be drafted: every line with a mistake has the formula of the original in its place, and
+ * where that is not enough it is the original.
+ */
+export function mendedBy(own: Sheet, original: Sheet): Sheet {
+  const faulty = new Set(checkSheet(own).map((fault) => fault.line));
+  if (faulty.size === 0) return own;
+  const formulas = new Map([...original.settings, ...original.lines].map((l) => [l.name, l.formula]));
+  const mended: Sheet = {
+    ...own,
+    lines: own.lines.map((l) => (faulty.has(l.name) ? { ...l, formula: formulas.get(l.name) ?? l.formula } : l)),
+    settings: own.settings.map((s): Setting => {
+      const formula = formulas.get(s.name);
+      return faulty.has(s.name) && formula !== undefined ? { ...s, formula } : s;
+    }),
+  };
+  return checkSheet(mended).length === 0 ? mended : original;
 }
 
 /** What a formula in a line may name: measurements, settings and the lines before it; for completion as one types. */
