@@ -55,6 +55,9 @@ describe('the sheet editor', () => {
     await room.until('the back stays', async () => (await room.edge('back.rise')) !== rise);
     expect(await room.text('aside')).toContain('1 line differs from “Quarter and half”');
     expect(await room.text('[data-row="back.extension"]')).toContain('was back.hipWidth / 2');
+    await room.press('Undo');
+    await room.until('the formula is not undone at once', async () => (await room.edge('back.rise')) === rise);
+    await room.press('Redo');
   });
 
   it('completes a name as one writes', async () => {

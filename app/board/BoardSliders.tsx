@@ -1,14 +1,16 @@
 import Slider from '@mui/material/Slider';
+import { useRef } from 'react';
 import type { Setting, Worked } from '../../core/method/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { useChange, useTape } from '../store/work-context.js';
-import { changeSetting } from '../store/work-store.js';
+import { changeSetting, joined } from '../store/work-store.js';
 
 /** The settings to which a sheet gives a slider, on the board itself: the pieces follow while it is moved. */
 export function BoardSliders({ worked, settings }: { worked: Worked; settings: readonly Setting[] }) {
   const change = useChange();
   const tape = useTape();
+  const moving = useRef(false);
   return (
     <div className="board-sliders" role="group" aria-label="Sliders">
       {settings.map((s) => {
@@ -28,7 +30,12 @@ export function BoardSliders({ worked, settings }: { worked: Worked; settings: r
               value={value}
               valueLabelDisplay="off"
               onChange={(_, figure) => {
-                change(changeSetting(s.name, Number(figure)));
+                const next = changeSetting(s.name, Number(figure));
+                change(moving.current ? joined(next) : next);
+                moving.current = true;
+              }}
+              onChangeCommitted={() => {
+                moving.current = false;
               }}
             />
           </label>

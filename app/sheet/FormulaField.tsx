@@ -8,7 +8,8 @@ interface FormulaFieldProps {
   /** What is wrong with the formula as it stands, if anything. */
   readonly problem: string | undefined;
   readonly readOnly: boolean;
-  readonly onCommit: (formula: string) => void;
+  /** `again` where it goes on from the change before: both are undone at once. */
+  readonly onCommit: (formula: string, again: boolean) => void;
 }
 
 /** A formula that is written in place: names are completed, the draft follows every change, a mistake is told below. */
@@ -18,10 +19,15 @@ export function FormulaField({ label, formula, names, problem, readOnly, onCommi
   const [before, setBefore] = useState<string>();
   const [offer, setOffer] = useState<{ from: number; part: string; at: number }>();
   const list = offer ? completions(names, offer.part) : [];
+  const changed = useRef(false);
+  const commit = (next: string): void => {
+    onCommit(next, changed.current);
+    changed.current = true;
+  };
   const take = (name: string): void => {
     if (!offer) return;
     const next = formula.slice(0, offer.from) + name + formula.slice(offer.from + offer.part.length);
-    onCommit(next);
+    commit(next);
     setOffer(undefined);
     const caret = offer.from + name.length;
     window.setTimeout(() => input.current?.setSelectionRange(caret, caret));
@@ -42,6 +48,7 @@ export function FormulaField({ label, formula, names, problem, readOnly, onCommi
         readOnly={readOnly}
         value={formula}
         onFocus={() => {
+          changed.current = false;
           setBefore(formula);
         }}
         onBlur={() => {
@@ -50,7 +57,7 @@ export function FormulaField({ label, formula, names, problem, readOnly, onCommi
         onChange={(event) => {
           const { value, selectionStart } = event.currentTarget;
           setOffer({ ...nameAt(value, selectionStart ?? value.length), at: 0 });
-          onCommit(value);
+          commit(value);
         }}
         onKeyDown={(event) => {
           const chosen = list[offer?.at ?? 0];
@@ -61,7 +68,7 @@ export function FormulaField({ label, formula, names, problem, readOnly, onCommi
             take(chosen);
           } else if (event.key === 'Escape') {
             if (list.length > 0) setOffer(undefined);
-            else if (before !== undefined && before !== formula) onCommit(before);
+            else if (before !== undefined && before !== formula) commit(before);
             event.stopPropagation();
           } else return;
           event.preventDefault();

@@ -28,7 +28,7 @@ import { saveFile } from '../shared/save-file.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { putSheets, sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
-import { changeMethod, changeSheet } from '../store/work-store.js';
+import { changeMethod, changeSheet, joined } from '../store/work-store.js';
 import { FormulaField } from './FormulaField.js';
 
 putSheets(SHEETS);
@@ -44,7 +44,7 @@ interface RowProps {
   readonly problem: string | undefined;
   readonly sum: string;
   readonly result: string;
-  readonly onChange: (make: (sheet: Sheet) => Sheet) => void;
+  readonly onChange: (make: (sheet: Sheet) => Sheet, again?: boolean) => void;
 }
 
 /** One line of the sheet: its formula, the numbers put in, the result and the reason. */
@@ -65,8 +65,8 @@ const SheetRow = memo(function SheetRow(props: RowProps) {
           names={names}
           problem={problem}
           readOnly={!own}
-          onCommit={(next) => {
-            onChange((s) => withFormula(s, line.name, choices, next));
+          onCommit={(next, again) => {
+            onChange((s) => withFormula(s, line.name, choices, next), again);
           }}
         />
         {was !== undefined && <span className="quiet was">was {was === '' ? 'nothing' : was}</span>}
@@ -162,9 +162,10 @@ export function SheetView({ board }: { board: () => ReactNode }) {
     [own, original, sheet, choices],
   );
   const onChange = useMemo(
-    () => (make: (s: Sheet) => Sheet) => {
-      change(changeSheet(make));
-    },
+    () =>
+      (make: (s: Sheet) => Sheet, again = false) => {
+        change(again ? joined(changeSheet(make)) : changeSheet(make));
+      },
     [change],
   );
   const way = sheet.choices

@@ -10,6 +10,7 @@ import {
   changeSetting,
   choose,
   giveBack,
+  joined,
   openWork,
   previewByHand,
   renameDraft,
@@ -55,6 +56,21 @@ describe('another method', () => {
     expect(open.state.getState().work.draft.sheet).toBeUndefined();
     for (let i = 0; i < 4; i++) open.undo();
     expect(open.state.getState().work.draft).toMatchObject({ method: 'quarter-and-half', settings: { split: 5 } });
+  });
+});
+
+describe('changes that belong together', () => {
+  it('are undone at once, and redone at once', () => {
+    const open = openWork(cellist());
+    const { history, state } = open;
+    const before = state.getState().work.draft.settings['hipEase'];
+    changeSetting('hipEase', 10)(open);
+    for (const mm of [20, 30, 40]) joined(changeSetting('hipEase', mm))(open);
+    expect([state.getState().work.draft.settings['hipEase'], history.getState().past]).toEqual([40, 1]);
+    open.undo();
+    expect(state.getState().work.draft.settings['hipEase']).toBe(before);
+    open.redo();
+    expect(state.getState().work.draft.settings['hipEase']).toBe(40);
   });
 });
 

@@ -40,6 +40,8 @@ export interface OpenWork {
   readonly computed: StoreApi<Computed>;
   readonly undo: () => void;
   readonly redo: () => void;
+  /** Changes made within are undone together with the one before them. */
+  readonly withLast: (change: () => void) => void;
   readonly history: StoreApi<{ readonly past: number; readonly future: number }>;
 }
 
@@ -93,6 +95,12 @@ export function openWork(work: Work): OpenWork {
     redo: step(() => {
       state.temporal.getState().redo();
     }),
+    withLast: (change) => {
+      const { pause, resume } = state.temporal.getState();
+      pause();
+      change();
+      resume();
+    },
   };
 }
 
@@ -157,6 +165,15 @@ export const changeMethod = (sheet: Sheet): Change =>
     delete next.sheet;
     return next;
   });
+
+/** A change that is undone together with the one before it: the next letter of a formula, the next move of a slider. */
+export const joined =
+  (change: Change): Change =>
+  (open) => {
+    open.withLast(() => {
+      change(open);
+    });
+  };
 
 /** Changes the maker's own sheet that the draft carries. */
 export const changeSheet = (make: (sheet: Sheet) => Sheet): Change =>
