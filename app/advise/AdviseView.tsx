@@ -1,5 +1,4 @@
 import Button from '@mui/material/Button';
-import NativeSelect from '@mui/material/NativeSelect';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { advise, classWords, CLOTHS, USES, type Advice, type ClothId, type UseId } from '../../core/advise/index.js';
@@ -7,6 +6,7 @@ import { inputByMethod } from '../../core/kept/index.js';
 import { COMMON, FIT_CLASSES, type FitClassId } from '../../core/method/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
+import { AskList } from '../shared/AskList.js';
 import { withFractions } from '../shared/fractions.js';
 import { PiecePicture } from '../shared/PiecePicture.js';
 import { signedFigure } from '../shared/signed.js';
@@ -17,39 +17,6 @@ import { changeFit, changeMethod, choose, unchoose } from '../store/work-store.j
 import { useAdvise } from './advise-store.js';
 
 putSheets(SHEETS);
-
-function Ask<T extends string>({
-  label,
-  value,
-  options,
-  none,
-  onPick,
-}: {
-  label: string;
-  value: T | undefined;
-  options: readonly (readonly [T, string])[];
-  none: string;
-  onPick: (value: T | undefined) => void;
-}) {
-  return (
-    <label className="ask">
-      <span>{label}</span>
-      <NativeSelect
-        value={value ?? ''}
-        onChange={(event) => {
-          onPick(event.target.value === '' ? undefined : (event.target.value as T));
-        }}
-      >
-        <option value="">{none}</option>
-        {options.map(([id, words]) => (
-          <option key={id} value={id}>
-            {words}
-          </option>
-        ))}
-      </NativeSelect>
-    </label>
-  );
-}
 
 function Figures({ advice: { gives }, tape }: { advice: Advice; tape: Tape }) {
   if (!gives) return undefined;
@@ -102,7 +69,7 @@ export function AdviseView() {
     <main className="board advise" aria-label="Which method">
       <ViewHead title="Which method" />
       <div className="asks">
-        <Ask<UseId>
+        <AskList<UseId>
           label="For"
           value={wish.use}
           options={USES}
@@ -111,7 +78,7 @@ export function AdviseView() {
             ask({ use });
           }}
         />
-        <Ask<ClothId>
+        <AskList<ClothId>
           label="Of"
           value={wish.cloth}
           options={CLOTHS}
@@ -120,7 +87,7 @@ export function AdviseView() {
             ask({ cloth });
           }}
         />
-        <Ask<FitClassId>
+        <AskList<FitClassId>
           label="Fit"
           value={fitClass}
           options={FIT_CLASSES.map((c) => [c.id, c.label] as const)}
@@ -132,7 +99,7 @@ export function AdviseView() {
         {COMMON.choices
           .filter((c) => ['seat', 'stomach', 'thighs', 'age'].includes(c.id))
           .map((c) => (
-            <Ask<string>
+            <AskList<string>
               key={c.id}
               label={c.label}
               value={work.draft.choices[c.id]}

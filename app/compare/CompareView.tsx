@@ -1,11 +1,11 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import NativeSelect from '@mui/material/NativeSelect';
 import IconButton from '@mui/material/IconButton';
 import Close from '@mui/icons-material/Close';
 import { useEffect, useState } from 'react';
 import type { Alignment } from '../../core/chain/index.js';
+import { AskList } from '../shared/AskList.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useTape } from '../store/work-context.js';
 import { CompareDrawing, MarkSample } from './CompareDrawing.js';
@@ -25,39 +25,6 @@ const LOOKED_AT: readonly (readonly [Focus, string])[] = [
   ['top', 'Above the knee'],
   ['crotch', 'About the crotch'],
 ];
-
-function Pick<T extends string>({
-  label,
-  value,
-  options,
-  onPick,
-}: {
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onPick: (value: T) => void;
-}) {
-  return (
-    <label className="ask pick">
-      <span>{label}</span>
-      <NativeSelect
-        fullWidth
-        value={value}
-        onChange={(event) => {
-          onPick(event.target.value as T);
-          // The letters are keys of the view again at once.
-          event.target.blur();
-        }}
-      >
-        {options.map(([id, words]) => (
-          <option key={id} value={id}>
-            {words}
-          </option>
-        ))}
-      </NativeSelect>
-    </label>
-  );
-}
 
 /** Drafts and methods on one body, laid over one another or side by side, with all figures; letters show and hide. */
 export function CompareView() {
@@ -132,24 +99,16 @@ export function CompareView() {
             </li>
           ))}
         </ul>
-        <label className="line">
-          <span>Lay over</span>
-          <NativeSelect
-            sx={{ gridColumn: '2 / -1' }}
-            value=""
-            onChange={(event) => {
-              set({ beside: [...beside, event.target.value] });
-              event.target.blur();
-            }}
-          >
-            <option value="">Add …</option>
-            {open.map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.label}
-              </option>
-            ))}
-          </NativeSelect>
-        </label>
+        <AskList
+          wide
+          label="Lay over"
+          value={undefined}
+          none="Add a method or a draft"
+          options={open.map((c) => [c.id, c.label] as const)}
+          onPick={(id) => {
+            if (id !== undefined) set({ beside: [...beside, id] });
+          }}
+        />
         <p className="acts">
           <Button
             size="small"
@@ -171,7 +130,8 @@ export function CompareView() {
             Clear
           </Button>
         </p>
-        <Pick
+        <AskList
+          wide
           label="Shown"
           value={layout}
           options={[
@@ -179,23 +139,25 @@ export function CompareView() {
             ['beside', 'Side by side'],
           ]}
           onPick={(next) => {
-            set({ layout: next });
+            if (next) set({ layout: next });
           }}
         />
-        <Pick
+        <AskList
+          wide
           label="Brought together at"
           value={align}
           options={ALIGNED}
           onPick={(next) => {
-            set({ align: next });
+            if (next) set({ align: next });
           }}
         />
-        <Pick
+        <AskList
+          wide
           label="Looked at"
           value={focus}
           options={LOOKED_AT}
           onPick={(next) => {
-            set({ focus: next });
+            if (next) set({ focus: next });
           }}
         />
         <FormControlLabel

@@ -11,6 +11,7 @@ import { UNITS, type Unit } from '../../core/units/index.js';
 import type { Column } from '../../formats/csv/index.js';
 import { ColumnMapping } from '../shared/ColumnMapping.js';
 import type { TableFindings, TablePreview, TableReader } from '../workers/table.worker.js';
+import { FileButton, TABLE_FILES } from '../shared/FileButton.js';
 
 interface ImportPeopleProps {
   readonly people: readonly Person[];
@@ -27,7 +28,6 @@ interface Reading {
 /** Brings people and sets in from a table: choose or paste it, say what its columns hold, see what is wrong, take the rest. */
 export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: ImportPeopleProps) {
   const job = useRef<Reading>(undefined);
-  const file = useRef<HTMLInputElement>(null);
   const [preview, setPreview] = useState<TablePreview>();
   const [columns, setColumns] = useState<readonly Column[]>([]);
   const [unit, setUnit] = useState(ownUnit);
@@ -96,19 +96,12 @@ export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: Import
       <DialogTitle id="import-title">Bring in a table of people</DialogTitle>
       <DialogContent>
         <div className="page-head">
-          <Button variant="outlined" onClick={() => file.current?.click()}>
-            Choose a file
-          </Button>
-          <input
-            ref={file}
-            type="file"
-            accept=".csv,.tsv,.txt,text/csv,text/plain"
-            hidden
-            aria-label="Table file"
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              if (chosen) void chosen.text().then(open);
-              event.target.value = '';
+          <FileButton
+            words="Choose a file"
+            label="Table file"
+            accept={TABLE_FILES}
+            onFile={(file) => {
+              void file.text().then(open);
             }}
           />
           <label>

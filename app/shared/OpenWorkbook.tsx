@@ -8,6 +8,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Conflict, Merge, Side, WorkbookContent } from '../../core/kept/index.js';
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
 import { openBook, type OpeningBook } from '../store/open-book.js';
+import { FileButton, JSON_FILES } from './FileButton.js';
 
 interface OpenWorkbookProps {
   readonly label: string;
@@ -98,7 +99,6 @@ const told = ({ fresh, conflicts }: Merge): string =>
 
 /** Lets the maker choose a workbook file and merges it into the room: whole, or not at all; what differs is asked. */
 export function OpenWorkbook({ label, size = 'small', here, onMerged, onRefuse }: OpenWorkbookProps) {
-  const file = useRef<HTMLInputElement>(null);
   const job = useRef<OpeningBook>(undefined);
   const [progress, setProgress] = useState<number>();
   const [slow, setSlow] = useState(false);
@@ -148,19 +148,13 @@ export function OpenWorkbook({ label, size = 'small', here, onMerged, onRefuse }
   };
   return (
     <>
-      <Button variant="outlined" size={size} onClick={() => file.current?.click()}>
-        {label}
-      </Button>
-      <input
-        ref={file}
-        type="file"
-        accept=".json,application/json"
-        hidden
-        aria-label="Workbook file"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          if (chosen) void open(chosen);
-          event.target.value = '';
+      <FileButton
+        words={label}
+        label="Workbook file"
+        accept={JSON_FILES}
+        size={size}
+        onFile={(file) => {
+          void open(file);
         }}
       />
       <Dialog open={reading && slow} aria-label="Reading the workbook" fullWidth maxWidth="xs">

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { memo, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import {
   checkSheet,
   differences,
@@ -23,6 +23,7 @@ import { formatLength, type Tape, type Unit } from '../../core/units/index.js';
 import { readSheet, writeSheet } from '../../core/workbook/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { FileButton, JSON_FILES } from '../shared/FileButton.js';
 import { NameField } from '../shared/NameField.js';
 import { saveFile } from '../shared/save-file.js';
 import { ViewHead } from '../shared/ViewHead.js';
@@ -144,7 +145,6 @@ export function SheetView({ board }: { board: () => ReactNode }) {
   const change = useChange();
   const unit = useUnit();
   const tape = useTape();
-  const file = useRef<HTMLInputElement>(null);
   const [onlyDiffering, setOnlyDiffering] = useState(false);
   const [trouble, setTrouble] = useState<string>();
   const sheet = sheetOf(draft);
@@ -240,19 +240,13 @@ export function SheetView({ board }: { board: () => ReactNode }) {
           >
             Save sheet to file
           </Button>
-          <Button size="small" variant="outlined" onClick={() => file.current?.click()}>
-            Open sheet file
-          </Button>
-          <input
-            ref={file}
-            type="file"
-            accept=".json,application/json"
-            hidden
-            aria-label="Sheet file"
-            onChange={(event) => {
-              const [chosen] = event.currentTarget.files ?? [];
-              event.currentTarget.value = '';
-              void chosen?.text().then((text) => {
+          <FileButton
+            words="Open sheet file"
+            label="Sheet file"
+            accept={JSON_FILES}
+            size="small"
+            onFile={(file) => {
+              void file.text().then((text) => {
                 const read = readSheet(text);
                 if (read.ok) take(read.value, read.value.name);
                 setTrouble(read.ok ? undefined : read.refusals.map(refusalSentence).join(' '));

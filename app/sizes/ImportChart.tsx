@@ -3,11 +3,12 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { ChartSize } from '../../core/measure/index.js';
 import { UNITS, type Unit } from '../../core/units/index.js';
 import { columnsOf, readChart, readTable, type Column } from '../../formats/csv/index.js';
 import { ColumnMapping } from '../shared/ColumnMapping.js';
+import { FileButton, TABLE_FILES } from '../shared/FileButton.js';
 
 const FIRST_ROWS = 5;
 /** More text than this is no size chart. */
@@ -21,7 +22,6 @@ interface ImportChartProps {
 
 /** Brings a size chart in from a table: choose it, say what its columns hold, see what is wrong, take the rest. */
 export function ImportChart({ unit: ownUnit, onClose, onTaken }: ImportChartProps) {
-  const file = useRef<HTMLInputElement>(null);
   const [text, setText] = useState<string>();
   const [name, setName] = useState('My chart');
   const [unit, setUnit] = useState(ownUnit);
@@ -43,19 +43,12 @@ export function ImportChart({ unit: ownUnit, onClose, onTaken }: ImportChartProp
       <DialogTitle id="import-chart-title">Bring in a size chart</DialogTitle>
       <DialogContent>
         <div className="page-head">
-          <Button variant="outlined" onClick={() => file.current?.click()}>
-            Choose a file
-          </Button>
-          <input
-            ref={file}
-            type="file"
-            accept=".csv,.tsv,.txt,text/csv,text/plain"
-            hidden
-            aria-label="Chart file"
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              if (chosen) void open(chosen);
-              event.target.value = '';
+          <FileButton
+            words="Choose a file"
+            label="Chart file"
+            accept={TABLE_FILES}
+            onFile={(file) => {
+              void open(file);
             }}
           />
           <label>
