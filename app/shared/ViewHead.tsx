@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import './views.css';
 
 /** The heading of a view that is opened from a station, with the way back. */
 export function ViewHead({ title }: { title: string }) {

@@ -1,18 +1,14 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { memo, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import {
   checkSheet,
   differences,
   formulaFor,
   lineLabel,
-  namesBefore,
   ownCopy,
   showSum,
-  withFormula,
-  withReason,
-  withSlider,
   type Line,
   type Setting,
   type Sheet,
@@ -22,7 +18,6 @@ import { SHEETS } from '../../core/shipped/index.js';
 import { formatLength, type Tape, type Unit } from '../../core/units/index.js';
 import { readSheet, writeSheet } from '../../core/workbook/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { withFractions } from '../shared/fractions.js';
 import { FileButton, JSON_FILES } from '../shared/FileButton.js';
 import { NameField } from '../shared/NameField.js';
 import { saveFile } from '../shared/save-file.js';
@@ -30,101 +25,9 @@ import { ViewHead } from '../shared/ViewHead.js';
 import { putSheets, sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeMethod, changeSheet, joined } from '../store/work-store.js';
-import { FormulaField } from './FormulaField.js';
+import { SheetRow } from './SheetRow.js';
 
 putSheets(SHEETS);
-
-interface RowProps {
-  readonly sheet: Sheet;
-  readonly line: Line | Setting;
-  readonly label: string;
-  readonly formula: string;
-  readonly choices: Readonly<Record<string, string>>;
-  readonly own: boolean;
-  readonly was: string | undefined;
-  readonly problem: string | undefined;
-  readonly sum: string;
-  readonly result: string;
-  readonly onChange: (make: (sheet: Sheet) => Sheet, again?: boolean) => void;
-}
-
-/** One line of the sheet: its formula, the numbers put in, the result and the reason. */
-const SheetRow = memo(function SheetRow(props: RowProps) {
-  const { sheet, line, label, formula, choices, own, was, problem, sum, result, onChange } = props;
-  const names = useMemo(() => namesBefore(sheet, line.name), [sheet, line.name]);
-  return (
-    <tr data-row={line.name} data-differs={was !== undefined} data-wrong={problem !== undefined}>
-      <th scope="row">
-        {label}
-        <span className="quiet"> {line.name}</span>
-        {'house' in line && line.house && <span className="house"> house</span>}
-      </th>
-      <td>
-        <FormulaField
-          label={label}
-          formula={formula}
-          names={names}
-          problem={problem}
-          readOnly={!own}
-          onCommit={(next, again) => {
-            onChange((s) => withFormula(s, line.name, choices, next), again);
-          }}
-        />
-        {was !== undefined && <span className="quiet was">was {was === '' ? 'nothing' : was}</span>}
-      </td>
-      <td className="with">{withFractions(sum)}</td>
-      <td className="number">{withFractions(result)}</td>
-      <td>
-        {own ? (
-          <ReasonField
-            label={`Reason of ${label}`}
-            value={line.reason}
-            onCommit={(reason) => {
-              onChange((s) => withReason(s, line.name, reason));
-            }}
-          />
-        ) : (
-          line.reason
-        )}
-        {'least' in line && own && (
-          <FormControlLabel
-            control={
-              <Checkbox
-                size="small"
-                checked={line.slider ?? false}
-                onChange={(_, on) => {
-                  onChange((s) => withSlider(s, line.name, on));
-                }}
-              />
-            }
-            label={<span className="slider-word">Slider on the board</span>}
-          />
-        )}
-      </td>
-    </tr>
-  );
-});
-
-/** The reason of a line, as long as it needs to be; taken over on leaving it. */
-function ReasonField({ label, value, onCommit }: { label: string; value: string; onCommit: (text: string) => void }) {
-  const [text, setText] = useState<string>();
-  return (
-    <textarea
-      className="reason"
-      rows={1}
-      maxLength={2000}
-      aria-label={label}
-      value={text ?? value}
-      onChange={(event) => {
-        setText(event.target.value);
-      }}
-      onBlur={() => {
-        if (text !== undefined && text !== value) onCommit(text);
-        setText(undefined);
-      }}
-    />
-  );
-}
 
 function figured(worked: Worked | undefined, name: string, unit: Unit, tape: Tape): { sum: string; result: string } {
   const line = worked?.ledger.get(name);

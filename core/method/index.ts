@@ -12,7 +12,6 @@ export {
   REQUIRED_LINES,
 } from './sheet.js';
 export {
-  workOut,
   lineLabel,
   fitClassOf,
   type MethodInput,
@@ -46,3 +45,4 @@ export {
   withSlider,
   type SheetDifference,
 } from './own-sheet.js';
+export { workOut } from './work-out.js';

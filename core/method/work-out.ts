@@ -1,0 +1,283 @@
+import { type Body, type MeasurementId } from '../measure/index.js';
+import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
+import { exactFigure, formatLength, tapeFor } from '../units/index.js';
+import { parseFormula, type Node } from './formula.js';
+import { choicesOf, COMMON, holds, termsFor } from './common.js';
+import { evaluate, hasLength } from './formula-value.js';
+import { classEase, fitClassById, KNIT_STRETCH, knitReduction, type Fit, type FitClassId } from './fit.js';
+import { refuseHand } from './hand-value.js';
+import {
+  isDartPlace,
+  LEVELS,
+  PARAMETER_NAMES,
+  type DartPlace,
+  type Levels,
+  type PanelName,
+  type PanelParameters,
+  type ParameterKind,
+} from './panel-parameters.js';
+import type { Setting } from './setting.js';
+import { formulaFor, lineKind, REDUCTION, settingsOf, type Sheet } from './sheet.js';
+
+import { fitClassOf, lineLabel, type AddedTerm, type LedgerLine, type MethodInput, type Worked } from './ledger.js';
+
+const parsedFormulas = new Map<string, ReturnType<typeof parseFormula>>();
+
+function parsed(text: string): ReturnType<typeof parseFormula> {
+  let found = parsedFormulas.get(text);
+  if (!found) {
+    found = parseFormula(text);
+    if (parsedFormulas.size > 5000) parsedFormulas.clear();
+    parsedFormulas.set(text, found);
+  }
+  return found;
+}
+
+function rangeWarnings(sheet: Sheet, body: Body): string[] {
+  const { hip, drop, crotchDepth } = sheet.meantFor;
+  const of = (id: MeasurementId): number => body.get(id)?.mm ?? NaN;
+  const show = (mm: number): string => formatLength(mm, tapeFor('cm'));
+  const outside = (label: string, value: number, [least, most]: readonly [number, number]): string[] =>
+    value < least || value > most
+      ? [
+          `${label} ${show(value)} lies outside what “${sheet.name}” is meant for (${show(least)} to ${show(most)}). Check the draft with care.`,
+        ]
+      : [];
+  return [
+    ...outside('Hip', of('hip'), hip),
+    ...outside('Hip less waist', of('hip') - of('waist'), drop),
+    ...outside('Crotch depth', of('crotchDepth'), crotchDepth),
+  ];
+}
+
+function knitWarnings(id: FitClassId, { stretch }: Fit): string[] {
+  if (id !== 'knit' || stretch >= KNIT_STRETCH) return [];
+  return [
+    `A knit fit wants cloth that stretches ${KNIT_STRETCH * 100} % and more; this one is put down with ${Math.round(stretch * 100)} %. Enter the stretch of the cloth, or choose another fit.`,
+  ];
+}
+
+/** The chosen values, the sheet's own and the common ones, with what follows from the person where nothing was chosen. */
+function resolveChoices(sheet: Sheet, input: MethodInput, refusals: Refusal[]): Record<string, string> {
+  const choices: Record<string, string> = {};
+  const ofPerson = choicesOf(input.figure, input.build);
+  for (const choice of [...sheet.choices, ...COMMON.choices]) {
+    const wanted = input.choices[choice.id];
+    const values = choice.values.map((v) => v.id);
+    choices[choice.id] =
+      [wanted, ofPerson[choice.id], values[0]].find((v) => v !== undefined && values.includes(v)) ?? '';
+    if (wanted !== undefined && wanted !== choices[choice.id]) {
+      refusals.push({
+        field: choice.id,
+        value: wanted,
+        reason: `${choice.label} cannot be “${wanted}”.`,
+        wayOut: `Choose ${values.join(' or ')}.`,
+      });
+    }
+  }
+  for (const [id, value] of Object.entries(input.choices)) {
+    if (id in choices) continue;
+    const known = Object.keys(choices).join(', ');
+    const reason = `“${id}” is not a choice of “${sheet.name}”.`;
+    refusals.push({ field: id, value, reason, wayOut: `Its choices are ${known}.` });
+  }
+  return choices;
+}
+
+function refuseSetting(setting: Setting, hand: number): Refusal | undefined {
+  if (hand >= setting.least && hand <= setting.most) return undefined;
+  const share = setting.kind === 'share';
+  const show = (x: number): string => (share ? `${Number((x * 100).toFixed(1))} %` : `${exactFigure(x, 'cm')} cm`);
+  return {
+    field: setting.name,
+    value: String(hand),
+    reason: `${setting.label} ${show(hand)} cannot be drafted.`,
+    wayOut: `Enter ${show(setting.least)} to ${show(setting.most)}, or check the unit.`,
+  };
+}
+
+/** A line on its way into the ledger. */
+interface Entry {
+  readonly name: string;
+  readonly kind: ParameterKind;
+  readonly text: string | undefined;
+  readonly hand: number | DartPlace | undefined;
+  readonly reason: string;
+  readonly house: boolean;
+  readonly shrinks: boolean;
+}
+
+/**
+ * Works a sheet out for a body (handbook 2, section 6): every setting and line with its formula, its result and
+ * its source; build, children's rules and leg shape are added as terms of their own. A value set by hand stands in
+ * place of its formula and is used by the lines that follow. Refuses values that no piece can have and formulas that
+ * give no figure.
+ */
+export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
+  const refusals: Refusal[] = [];
+  const { body, fit } = input;
+  const chosenClass = fit.fitClass && fitClassById(fit.fitClass);
+  const choices = resolveChoices(sheet, input, refusals);
+  const child = !sheet.forChildren && holds(COMMON.scale.when, choices);
+  const ledger = new Map<string, LedgerLine>();
+  const numbers = new Map<string, number>([
+    [REDUCTION, knitReduction(fit.stretch)],
+    ['pairBand', 0],
+  ]);
+  const shaky = new Set<string>();
+
+  for (const [id, known] of body) {
+    numbers.set(id, known.mm);
+    if (known.source === 'estimate') {
+      shaky.add(id);
+      ledger.set(id, {
+        name: id,
+        kind: 'length',
+        source: 'estimate',
+        value: known.mm,
+        sheetValue: known.mm,
+        formula: known.rule.rule,
+        node: undefined,
+        terms: [],
+        scale: 1,
+        reason: known.adopted ? 'Not measured: by the rule that was adopted.' : 'Not measured: estimated.',
+        house: false,
+        restsOnEstimate: true,
+      });
+    }
+  }
+
+  let rests = false;
+  const look = (n: string): number | undefined => {
+    if (shaky.has(n)) rests = true;
+    return numbers.get(n);
+  };
+  const nodeOf = (text: string): Node | undefined => {
+    const found = parsed(text);
+    return found.ok ? found.node : undefined;
+  };
+  const scaleNode = child ? nodeOf(COMMON.scale.formula) : undefined;
+  const scale = scaleNode ? evaluate(scaleNode, (n) => numbers.get(n)) : 1;
+
+  const addTerms = (name: string, first: number): { terms: AddedTerm[]; value: number } => {
+    const terms: AddedTerm[] = [];
+    let value = first;
+    for (const { when, label, formula, reason } of termsFor(name)) {
+      if (!holds(when, choices) || (sheet.forChildren && 'age' in when)) continue;
+      numbers.set('value', value);
+      const node = nodeOf(formula);
+      const next = node ? evaluate(node, look) : NaN;
+      terms.push({ label, node, from: value, to: next, reason });
+      value = next;
+    }
+    const solved = input.solved?.[name];
+    if (solved !== undefined) {
+      terms.push({ label: 'From the measured rise', node: undefined, from: value, to: solved, reason: SOLVED_REASON });
+      value = solved;
+    }
+    return { terms, value };
+  };
+
+  const enter = ({ name, kind, text, hand, reason, house, shrinks }: Entry): void => {
+    const node = text === undefined || kind === 'place' ? undefined : nodeOf(text);
+    const times = shrinks && node && hasLength(node) ? scale : 1;
+    let sheetValue: number | DartPlace = isDartPlace(text) ? text : NaN;
+    let terms: readonly AddedTerm[] = [];
+    rests = false;
+    if (node) {
+      const added = addTerms(name, evaluate(node, look, times));
+      sheetValue = added.value;
+      terms = added.terms;
+    }
+    const value = hand ?? sheetValue;
+    if (hand !== undefined) {
+      const refusal = refuseHand(name, lineLabel(sheet, name), kind, hand);
+      if (refusal) refusals.push(refusal);
+    } else if (kind !== 'place' && !Number.isFinite(value)) {
+      refusals.push({
+        field: name,
+        value: text ?? '',
+        reason: `${lineLabel(sheet, name)} comes out without a figure: “${text ?? ''}”.`,
+        wayOut: 'Check the measurements it uses, or set it by hand.',
+      });
+    }
+    if (typeof value === 'number') numbers.set(name, value);
+    if (hand === undefined && rests) shaky.add(name);
+    ledger.set(name, {
+      name,
+      kind,
+      source: hand === undefined ? 'sheet' : 'hand',
+      value,
+      sheetValue,
+      formula: text ?? '',
+      node,
+      terms,
+      scale: times,
+      reason,
+      house,
+      restsOnEstimate: hand === undefined && rests,
+    });
+  };
+
+  const settings = settingsOf(sheet).filter((s) => holds(s.when, choices));
+  for (const setting of settings) {
+    const hand = input.settings[setting.name];
+    const ofClass = chosenClass && classEase(chosenClass, setting.name, fit.stretch);
+    const text = ofClass?.formula ?? (setting.formula === undefined ? undefined : formulaFor(setting.formula, choices));
+    const refusal = hand === undefined ? undefined : refuseSetting(setting, hand);
+    if (refusal) refusals.push(refusal);
+    if (hand === undefined && text === undefined) continue;
+    const kind = setting.kind ?? 'length';
+    const reason = ofClass?.reason ?? setting.reason;
+    enter({ name: setting.name, kind, text, hand, reason, house: false, shrinks: setting.shrinks ?? false });
+  }
+  const everySetting = new Set(settingsOf(sheet).map((s) => s.name));
+  for (const name of Object.keys(input.settings)) {
+    if (everySetting.has(name)) continue;
+    refusals.push({
+      field: name,
+      value: '',
+      reason: `“${name}” is not a setting of “${sheet.name}”.`,
+      wayOut: `Its settings are ${[...everySetting].join(', ')}.`,
+    });
+  }
+  for (const { name, formula, reason, house = false } of sheet.lines) {
+    const text = formulaFor(formula, choices);
+    enter({ name, kind: lineKind(name), text, hand: input.set[name], reason, house, shrinks: name.includes('.') });
+  }
+  for (const name of Object.keys(input.set)) {
+    if (!sheet.lines.some((l) => l.name === name)) {
+      refusals.push({
+        field: name,
+        value: '',
+        reason: `“${name}” is not a line of “${sheet.name}”.`,
+        wayOut: 'Use a line of the sheet, such as back.extension.',
+      });
+    }
+  }
+  if (refusals.length > 0) return refused(...refusals);
+
+  const panel = (name: PanelName): PanelParameters =>
+    Object.fromEntries(
+      PARAMETER_NAMES.map((p) => [p, ledger.get(`${name}.${p}`)?.value]),
+    ) as unknown as PanelParameters;
+  const meant = chosenClass ?? fitClassOf(sheet, choices);
+  return good({
+    sheet,
+    choices,
+    body,
+    fitClass: meant,
+    stretch: fit.stretch,
+    ledger,
+    levels: Object.fromEntries(LEVELS.map(([name]) => [name, numbers.get(name)])) as unknown as Levels,
+    front: panel('front'),
+    back: panel('back'),
+    byHand: new Set(Object.keys(input.set)),
+    pullOn: sheet.closing !== undefined && formulaFor(sheet.closing, choices) === 'pull-on',
+    child,
+    settings,
+    warnings: [...rangeWarnings(sheet, body), ...knitWarnings(meant.id, fit)],
+  });
+}
+
+const SOLVED_REASON = 'Moved until the seam is as long as it was measured.';
