@@ -45,15 +45,19 @@ function EaseLine({ row }: { row: EaseRow }) {
   const [easeName, finishedName] = NAMES[row.id] ?? [row.label, row.label];
   const source = byHand ? 'hand' : row.restsOnEstimate ? 'estimate' : 'sheet';
   const held = row.setting?.holds;
+  const over = row.setting?.over ?? 0;
+  const asked = typed === undefined ? row.finished : typed + over;
   // A refused figure stays in its field, though the last good draft gives another.
-  const ease =
-    held === 'ease' ? (typed ?? row.ease) : held === 'finished' ? (typed ?? row.finished) - row.body : row.ease;
-  const finished = held === 'finished' ? (typed ?? row.finished) : row.body + ease;
+  const ease = held === 'ease' ? (typed ?? row.ease) : held === 'finished' ? asked - row.body : row.ease;
+  const finished = held === 'finished' ? asked : row.body + ease;
   const wish = (mm: number | undefined, as: 'ease' | 'finished'): void => {
     if (row.setting) {
       const { name, holds } = row.setting;
       if (mm === undefined) change(changeSetting(name, undefined));
-      else change(changeSetting(name, holds === as ? mm : as === 'ease' ? mm + row.body : mm - row.body));
+      else {
+        const held = holds === as ? mm : as === 'ease' ? mm + row.body : mm - row.body;
+        change(changeSetting(name, held - over));
+      }
     } else if (draft) {
       const wanted = mm === undefined ? undefined : extensionsFor(draft, as === 'ease' ? mm + row.body : mm);
       change(wanted ? setByHand(wanted) : giveBack(EXTENSIONS));

@@ -13,7 +13,14 @@ export interface EaseRow {
   readonly ease: number;
   readonly finished: number;
   /** The setting that holds it, and which of the two figures; nothing where it follows from the extensions. */
-  readonly setting: { readonly name: string; readonly holds: EaseHeld } | undefined;
+  readonly setting:
+    | {
+        readonly name: string;
+        readonly holds: EaseHeld;
+        /** What the pieces measure beyond the setting, where a method lays more on: finished = setting + over. */
+        readonly over: number;
+      }
+    | undefined;
   readonly restsOnEstimate: boolean;
 }
 
@@ -25,6 +32,12 @@ const ROWS: readonly (readonly [MeasurementId, string, EaseHeld])[] = [
   ['heel', 'hemGirth', 'finished'],
 ];
 
+/** The panel widths that a finished girth is drawn by. */
+const DRAWN: Readonly<Record<string, 'kneeWidth' | 'hemWidth' | undefined>> = {
+  kneeGirth: 'kneeWidth',
+  hemGirth: 'hemWidth',
+};
+
 /**
  * Every finished girth of a draft as body + ease (handbook 2, section 3): what the sheet takes as settings, and the
  * thigh as the panels give it at the crotch line. Lengths in mm.
@@ -35,11 +48,13 @@ export function easeTable({ worked, block }: Draft): EaseRow[] {
     const known = worked.body.get(id);
     // A pull-on's waist is as wide as the sheet opens it, whatever the ease.
     if (!known || typeof line?.value !== 'number' || (id === 'waist' && worked.pullOn)) return [];
+    const drawn = DRAWN[setting];
+    const over = drawn ? block.front.parameters[drawn] + block.back.parameters[drawn] - line.value : 0;
     const [ease, finished] =
-      holds === 'ease' ? [line.value, known.mm + line.value] : [line.value - known.mm, line.value];
+      holds === 'ease' ? [line.value, known.mm + line.value] : [line.value + over - known.mm, line.value + over];
     const label = id === 'heel' ? 'Hem, over the heel' : measurementLabel(id);
     const restsOnEstimate = known.source === 'estimate' || line.restsOnEstimate;
-    return [{ id, label, body: known.mm, ease, finished, setting: { name: setting, holds }, restsOnEstimate }];
+    return [{ id, label, body: known.mm, ease, finished, setting: { name: setting, holds, over }, restsOnEstimate }];
   });
   const thigh = worked.body.get('thigh');
   if (!thigh) return rows;

@@ -170,7 +170,7 @@ const PEOPLE: readonly Person[] = [
       frontThigh: 36,
       wholeThigh: 43.5,
       frontRise: 38,
-      backRise: 46.8,
+      backRise: 50.4,
       band: 4,
       outseam: 108,
       inseam: 72.5,

@@ -133,7 +133,12 @@ describe.each(BODIES)('on a hip of $hip mm', (b) => {
       kneeWidth: b.knee / 2 + 2 * IN,
     });
     expect(work('twentieth-and-tenth', b, { darts: 'large' }).back.dartIntake).toBeCloseTo(1.5 * IN, 9);
-    expect(work('twentieth-and-tenth', b, { darts: 'none' }).front.dartCount).toBe(0);
+    expect(work('twentieth-and-tenth', b).front.dartCount).toBe(0);
+    const given = work('twentieth-and-tenth', b, {}, { settings: { kneeGirth: 400, hemGirth: 420 } });
+    expectPanel(given.front, { kneeWidth: 200 + IN, hemWidth: 210 + IN });
+    expectPanel(given.back, { kneeWidth: 200 + 2 * IN, hemWidth: 210 + 2 * IN });
+    const shaped = work('twentieth-and-tenth', b, { leg: 'straight' });
+    expect(shaped.front.hemWidth + shaped.back.hemWidth).toBeCloseTo(0.46 * b.hip, 6);
   });
 
   it('crease-centred, in its three ways', () => {
@@ -157,8 +162,9 @@ describe.each(BODIES)('on a hip of $hip mm', (b) => {
       waistWidth: q,
       tiltFrom: 0,
     });
-    expect(back.hemWidth - front.hemWidth).toBeCloseTo(CM, 9);
-    expect(front.kneeWidth - front.hemWidth).toBeCloseTo(CM, 9);
+    const legs = work('crease-centred', b, {}, { settings: { hemGirth: 420 } });
+    expectPanel(legs.front, { hemWidth: 210, kneeWidth: 220 });
+    expectPanel(legs.back, { hemWidth: 220, kneeWidth: 230 });
     const given = work(
       'crease-centred',
       b,
@@ -201,6 +207,8 @@ describe.each(BODIES)('on a hip of $hip mm', (b) => {
     expectPanel(shifted.back, { hipWidth: q + IN, creaseShift: IN, centreLift: 2 * IN, centreIn: 1.5 * IN });
     const half = work('front-first', b, { variant: 'thigh-and-half' });
     expect(crotch(half.front)).toBeCloseTo(b.thigh / 2 - IN / 2, 6);
+    const centre = half.front.hipWidth - b.waist / 4 - IN / 2;
+    expect(half.front.centreIn).toBeCloseTo(Math.min(Math.max(centre, 0), 0.16 * half.front.hipWidth), 6);
     expect(crotch(half.back) - crotch(half.front)).toBeCloseTo(2.5 * IN, 6);
     const quarter = work('front-first', b, { variant: 'quarter-and-two' });
     expect(crotch(quarter.front)).toBeCloseTo(q + IN, 6);

@@ -1,4 +1,4 @@
-import { type Body, type MeasurementId } from '../measure/index.js';
+import type { Body, MeasurementId } from '../measure/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { exactFigure, formatLength, tapeFor } from '../units/index.js';
 import { parseFormula, type Node } from './formula.js';
@@ -18,7 +18,6 @@ import {
 } from './panel-parameters.js';
 import type { Setting } from './setting.js';
 import { formulaFor, lineKind, REDUCTION, settingsOf, type Sheet } from './sheet.js';
-
 import { fitClassOf, lineLabel, type AddedTerm, type LedgerLine, type MethodInput, type Worked } from './ledger.js';
 
 const parsedFormulas = new Map<string, ReturnType<typeof parseFormula>>();
@@ -74,12 +73,6 @@ function resolveChoices(sheet: Sheet, input: MethodInput, refusals: Refusal[]): 
         wayOut: `Choose ${values.join(' or ')}.`,
       });
     }
-  }
-  for (const [id, value] of Object.entries(input.choices)) {
-    if (id in choices) continue;
-    const known = Object.keys(choices).join(', ');
-    const reason = `“${id}” is not a choice of “${sheet.name}”.`;
-    refusals.push({ field: id, value, reason, wayOut: `Its choices are ${known}.` });
   }
   return choices;
 }
