@@ -75,6 +75,7 @@ const isAbout = (check: Check, lit: Lit): boolean => {
 const litBy = (check: Check): Lit => ({
   edges: check.about.edges.map(([panel, edge]) => ({ panel, edge })),
   level: check.about.level,
+  at: check.about.at,
   check: check.id,
 });
 

@@ -1,5 +1,6 @@
 import { useRef } from 'react';
-import { girthLevels, readLevel, type Draft } from '../../core/chain/index.js';
+import { readLevel, type Draft } from '../../core/chain/index.js';
+import { girthLevels } from '../../core/draft/index.js';
 import { measurementLabel } from '../../core/measure/index.js';
 import { LEVELS } from '../../core/method/index.js';
 import { formatLength, handStep, type Tape } from '../../core/units/index.js';
@@ -30,7 +31,7 @@ export function LevelLine({ draft, view, size, tape }: LevelLineProps) {
   };
   const catching = [
     ...LEVELS.map(([name]) => draft.block.levels[name]),
-    ...girthLevels(draft).map(([, level]) => level),
+    ...girthLevels(draft.block.levels).map(([, level]) => level),
   ];
   const drag = (clientY: number, top: number): void => {
     const mm = (clientY - top - view.y) / view.scale;

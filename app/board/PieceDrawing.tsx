@@ -24,8 +24,8 @@ export const PieceDrawing = memo(function PieceDrawing(props: PieceDrawingProps)
   const data = (path: Path): string => pathData(pathToBoard(path, place));
   const { points } = panel;
   const isLit = (edge: EdgeName): boolean => lit.edges.some((e) => e.panel === panel.name && e.edge === edge);
-  const litSpan = lit.level === undefined ? undefined : levelSpan(panel, levels[lit.level]);
-  const litLevel = lit.level === undefined ? 0 : levels[lit.level];
+  const litLevel = lit.at ?? (lit.level === undefined ? undefined : levels[lit.level]);
+  const litSpan = litLevel === undefined ? undefined : levelSpan(panel, litLevel);
   return (
     <g className={`piece-${panel.name}${inHand ? ' in-hand' : ''}`} data-piece={panel.name}>
       <path className="body" d={`${data(outlineOf(panel))}Z`} />
@@ -53,7 +53,7 @@ export const PieceDrawing = memo(function PieceDrawing(props: PieceDrawingProps)
           d={data([line(dart.centreLeg, dart.apex), line(dart.apex, dart.sideLeg)])}
         />
       ))}
-      {litSpan && (
+      {litSpan && litLevel !== undefined && (
         <path
           className="paper-line stitching lit"
           d={data([line(point(litSpan[0], litLevel), point(litSpan[1], litLevel))])}

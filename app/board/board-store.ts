@@ -20,6 +20,8 @@ export interface TakenPoint {
 export interface Lit {
   readonly edges: readonly EdgeRef[];
   readonly level?: keyof Levels | undefined;
+  /** A level that is no line of the frame, in mm below the waist line. */
+  readonly at?: number | undefined;
   readonly check?: CheckId | undefined;
   /** The edge under the pointer, where it is the board that is pointed at. */
   readonly pointed?: EdgeRef | undefined;

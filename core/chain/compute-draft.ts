@@ -1,4 +1,4 @@
-import { checkAgainstBody, checkAgainstItself, type Check } from '../check/index.js';
+import { checkAgainstBody, checkAgainstItself, checkGirths, type Check } from '../check/index.js';
 import { drawBlock, edgeLengths, HOUSE_RULES, type Block, type DraftRules } from '../draft/index.js';
 import {
   measurementLabel,
@@ -138,7 +138,11 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
   return good({
     worked,
     block,
-    checks: [...checkAgainstBody(worked, block), ...checkAgainstItself(block, worked.fitClass.byShare)],
+    checks: [
+      ...checkAgainstBody(worked, block),
+      ...checkGirths(worked, block),
+      ...checkAgainstItself(block, worked.fitClass.byShare),
+    ],
   });
 }
 

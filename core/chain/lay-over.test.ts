@@ -1,17 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { inputFor } from '../../bench/random-body.js';
-import { edgeLengths, levelSpan } from '../draft/index.js';
+import { edgeLengths, girthLevels, levelSpan } from '../draft/index.js';
 import { SHEETS, sheetById } from '../shipped/index.js';
-import {
-  alignedAt,
-  ALIGNMENTS,
-  compareMany,
-  computeDraft,
-  EMPTY_INPUT,
-  girthLevels,
-  readLevel,
-  type Draft,
-} from './index.js';
+import { alignedAt, ALIGNMENTS, compareMany, computeDraft, EMPTY_INPUT, readLevel, type Draft } from './index.js';
 
 const middle = {
   waist: 780,
@@ -75,7 +66,7 @@ describe('the level line', () => {
     const knee = readLevel(close, levels.kneeLevel);
     expect(knee.leg).toBeCloseTo(close.worked.front.kneeWidth + close.worked.back.kneeWidth, 3);
     expect(knee.girth).toEqual({ id: 'knee', body: 370, over: expect.closeTo((knee.leg ?? 0) - 370, 9) as number });
-    expect(girthLevels(close).map(([id]) => id)).toEqual(['thigh', 'midThigh', 'knee', 'calf']);
+    expect(girthLevels(close.block.levels).map(([id]) => id)).toEqual(['thigh', 'midThigh', 'knee', 'calf']);
   });
   it('reads no leg above the crotch, and nothing below the hem', () => {
     const hip = readLevel(loose, loose.block.levels.hipLevel);

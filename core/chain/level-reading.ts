@@ -1,4 +1,4 @@
-import { levelSpan, type Panel } from '../draft/index.js';
+import { girthLevels, levelSpan, type Panel } from '../draft/index.js';
 import { LEVELS } from '../method/index.js';
 import type { MeasurementId } from '../measure/index.js';
 import type { Draft } from './compute-draft.js';
@@ -27,17 +27,6 @@ const across = (panel: Panel, y: number): number | undefined => {
   return span && span[1] - span[0];
 };
 
-/** Where the girths of the leg are taken, in mm below the waist line: mid-thigh halfway to the knee, calf a third below it. */
-export function girthLevels({ block }: Draft): readonly (readonly [MeasurementId, number])[] {
-  const { crotchLevel, kneeLevel, hemLevel } = block.levels;
-  return [
-    ['thigh', crotchLevel],
-    ['midThigh', (crotchLevel + kneeLevel) / 2],
-    ['knee', kneeLevel],
-    ['calf', kneeLevel + (hemLevel - kneeLevel) / 3],
-  ];
-}
-
 /** Reads both panels across at a level, in mm below the waist line, and holds them against the body's girth there. */
 export function readLevel(draft: Draft, level: number): LevelReading {
   const { block, worked } = draft;
@@ -45,7 +34,7 @@ export function readLevel(draft: Draft, level: number): LevelReading {
   const back = across(block.back, level);
   const leg = front === undefined || back === undefined ? undefined : front + back;
   const below = level >= block.levels.crotchLevel - ON_LEVEL;
-  const near = girthLevels(draft)
+  const near = girthLevels(block.levels)
     .filter(([id, at]) => Math.abs(at - level) <= NEAR_GIRTH && worked.body.has(id))
     .sort((a, b) => Math.abs(a[1] - level) - Math.abs(b[1] - level))[0];
   const body = near && worked.body.get(near[0])?.mm;

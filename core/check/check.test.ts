@@ -41,6 +41,52 @@ const spoilEdge = (panel: 'front' | 'back', edge: keyof Panel['edges'], path: Pa
   spoil(panel, { edges: { ...block[panel].edges, [edge]: path } });
 const moved = (path: Path, by: number): Path => mapPath(path, (p) => ({ x: p.x, y: p.y * by }));
 
+describe('girths down the leg and at the high hip', () => {
+  const body = { ...measured, midThigh: 520, knee: 370, calf: 360, highHip: 900 };
+  const girths = (more: Partial<DraftInput> = {}, measuredToo = {}): readonly Check[] =>
+    draft({ ...more, measured: { ...body, ...measuredToo } }).checks;
+
+  it('read the leg where the body was measured, with what is asked over it', () => {
+    const d = draft({ measured: body });
+    const knee = find(d.checks, 'knee');
+    expect(knee.value).toBeCloseTo(d.worked.front.kneeWidth + d.worked.back.kneeWidth, 2);
+    expect(knee).toMatchObject({ low: 370 + 60, verdict: 'in', restsOnEstimate: false });
+    expect(find(girths({ fit: { fitClass: 'close-relaxed', stretch: 0 } }), 'calf').low).toBe(380);
+    expect(find(girths({ fit: { fitClass: 'knit', stretch: 0.5 } }), 'calf').low).toBeCloseTo(240, 9);
+    expect(find(girths({}, { knee: 480 }), 'knee').verdict).toBe('out');
+    expect(find(girths({}, { midThigh: 700 }), 'midThigh').verdict).toBe('out');
+  });
+
+  it('ask less of a child’s leg, by its hip', () => {
+    const child = draft({
+      measured: { waist: 560, hip: 600, crotchDepth: 190, inseam: 420, knee: 250 },
+      figure: 'child',
+    });
+    expect(find(child.checks, 'knee').low).toBeCloseTo(250 + 60 * (600 / 900), 6);
+  });
+
+  it('hold the high hip with closed darts, and slide its ease from waist to hip', () => {
+    const d = draft({ measured: body });
+    const high = find(d.checks, 'highHip');
+    const share = 90 / d.block.levels.hipLevel;
+    expect(high.low).toBeCloseTo(900 + 10 + share * (25.4 - 10), 6);
+    const waist = Number(find(d.checks, 'waist').value);
+    const hip = Number(find(d.checks, 'hip').value);
+    expect(Number(high.value)).toBeGreaterThan(waist);
+    expect(Number(high.value)).toBeLessThan(hip + 5);
+    expect(find(girths({}, { highHip: 1010 }), 'highHip').verdict).toBe('out');
+  });
+
+  it('are not known where they were not measured, and left out below a hem', () => {
+    const four = draft().checks;
+    expect(find(four, 'midThigh')).toMatchObject({ verdict: 'unknown', wants: 'mid-thigh' });
+    expect(find(four, 'highHip')).toMatchObject({ verdict: 'unknown', wants: 'high hip' });
+    expect(find(four, 'knee').restsOnEstimate).toBe(true);
+    const shorts = draft({ settings: { insideLength: 150, hemGirth: 640 } }).checks;
+    expect(shorts.some((c) => c.id === 'knee' || c.id === 'calf')).toBe(false);
+  });
+});
+
 describe('verdicts', () => {
   it('are in on the edges of the band, near within a quarter of it, and out beyond', () => {
     expect(verdictOf(10, 10, 18)).toBe('in');

@@ -8,6 +8,8 @@ export type Verdict = 'in' | 'near' | 'out' | 'unknown';
 export interface About {
   readonly edges: readonly (readonly [PanelName, EdgeName])[];
   readonly level?: keyof Levels;
+  /** A level that is no line of the frame, in mm below the waist line. */
+  readonly at?: number;
 }
 
 /** The name of a check. */
@@ -19,6 +21,10 @@ export type CheckId =
   | 'backRise'
   | 'wholeRise'
   | 'hem'
+  | 'midThigh'
+  | 'knee'
+  | 'calf'
+  | 'highHip'
   | 'inseamWalk'
   | 'inseamWalkBelow'
   | 'sideWalk'

@@ -8,7 +8,7 @@ export {
   type Dart,
   type Settled,
 } from './panel.js';
-export { levelSpan } from './level-width.js';
+export { girthLevels, levelSpan, type LegGirth } from './level-width.js';
 export {
   drawBlock,
   draftNotes,

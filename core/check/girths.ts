@@ -1,0 +1,94 @@
+import { girthLevels, levelSpan, type Block, type Panel } from '../draft/index.js';
+import { measurementLabel, type MeasurementId } from '../measure/index.js';
+import type { FitClass, Worked } from '../method/index.js';
+import { verdictOf, type Check } from './check.js';
+
+/** How much over the leg a close and an easier trouser must be, in mm (handbook 3, section 1). */
+const CLOSE_OVER = 20;
+const EASY_OVER = 60;
+/** The hip, in mm, from which these hold in full; a child's leg asks for less by its hip. */
+const FULL_HIP = 900;
+/** How far below the waist line the high hip is taken, in mm, and at most how much of the hip's depth that is. */
+const HIGH_HIP_DEPTH = 90;
+const HIGH_HIP_SHARE = 0.5;
+
+interface GirthCheck {
+  readonly id: 'midThigh' | 'knee' | 'calf' | 'highHip';
+  readonly worked: Worked;
+  readonly value: number;
+  readonly at: number;
+  readonly low: (girth: number) => number;
+  readonly compares: string;
+}
+
+function girthCheck({ id, worked, value, at, low, compares }: GirthCheck): Check {
+  const known = worked.body.get(id);
+  const label = measurementLabel(id);
+  const base = { id, label, against: 'body', kind: 'length', value, compares, about: { edges: [], at } } as const;
+  if (!known) {
+    const wants = label.toLowerCase();
+    return { ...base, low: undefined, high: undefined, verdict: 'unknown', wants, restsOnEstimate: false };
+  }
+  const least = low(known.mm);
+  const verdict = verdictOf(value, least, Infinity);
+  return { ...base, low: least, high: Infinity, verdict, restsOnEstimate: known.source === 'estimate' };
+}
+
+/** Where the high hip of a block lies, in mm below the waist line. */
+export const highHipLevel = (block: Block): number => Math.min(HIGH_HIP_DEPTH, HIGH_HIP_SHARE * block.levels.hipLevel);
+
+/** The width of a panel at a level with its darts closed, in mm: what an open dart takes there is not cloth. */
+function closedWidth(panel: Panel, y: number): number {
+  const span = levelSpan(panel, y);
+  if (!span) return NaN;
+  const open = panel.darts.reduce((sum, { apex, centreLeg, sideLeg }) => {
+    const top = (centreLeg.y + sideLeg.y) / 2;
+    const left = (apex.y - y) / (apex.y - top);
+    return sum + Math.abs(sideLeg.x - centreLeg.x) * Math.min(1, Math.max(0, left));
+  }, 0);
+  return span[1] - span[0] - open;
+}
+
+const legOver = (fit: FitClass): number =>
+  fit.id === 'close-contoured' || fit.id === 'close-relaxed' ? CLOSE_OVER : EASY_OVER;
+
+/**
+ * The garment's girths down the leg, and at the high hip, against the body's (handbook 3, section 1): a leg at least 2 cm
+ * over a close one and 6 cm over any other, a knit what its stretch allows; the high hip at least the body's with an ease
+ * that slides from the waist's to the hip's. Levels that lie below the hem are left out.
+ */
+export function checkGirths(worked: Worked, block: Block): Check[] {
+  const { fitClass, stretch } = worked;
+  const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
+  const setting = (name: string): number => Number(worked.ledger.get(name)?.value ?? 0);
+  const over = legOver(fitClass) * Math.min(1, mm('hip') / FULL_HIP);
+  const across = (y: number): number => closedWidth(block.front, y) + closedWidth(block.back, y);
+  const legs = girthLevels(block.levels).flatMap(([id, at]): Check[] => {
+    if (id === 'thigh' || at > block.levels.hemLevel - 1) return [];
+    return [
+      girthCheck({
+        id,
+        worked,
+        value: across(at),
+        at,
+        low: (girth) => (fitClass.byShare ? girth / (1 + stretch) : girth + over),
+        compares: `Both panels across at the ${measurementLabel(id).toLowerCase()} with the girth of the body there.`,
+      }),
+    ];
+  });
+  const at = highHipLevel(block);
+  const share = at / block.levels.hipLevel;
+  const ease = worked.pullOn ? 0 : setting('waistEase') + share * (setting('hipEase') - setting('waistEase'));
+  return [
+    ...legs,
+    girthCheck({
+      id: 'highHip',
+      worked,
+      value: 2 * across(at),
+      at,
+      low: (girth) => girth + ease,
+      compares:
+        'The finished girth at the high hip, darts closed, with the high hip and an ease between waist and hip.',
+    }),
+  ];
+}
