@@ -169,7 +169,15 @@ const OpenButton = memo(function OpenButton({ open, toggle }: { open: boolean; t
     <IconButton
       aria-label={open ? 'Close the page of checks' : 'Open the page of checks'}
       aria-expanded={open}
-      sx={{ borderRadius: 0, position: 'sticky', right: 0, background: 'var(--sheet)' }}
+      sx={{
+        borderRadius: 0,
+        borderLeft: '1px solid var(--rule)',
+        position: 'sticky',
+        right: 0,
+        zIndex: 1,
+        background: 'var(--sheet)',
+        '&:hover': { background: 'var(--ground)' },
+      }}
       onClick={toggle}
     >
       {open ? <ExpandMore /> : <ExpandLess />}
