@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { advise, classWords, CLOTHS, USES, type Advice, type ClothId, type UseId } from '../../core/advise/index.js';
+import { advise, CLOTHS, USES, type Advice, type ClothId, type UseId } from '../../core/advise/index.js';
 import { inputByMethod } from '../../core/kept/index.js';
 import { COMMON, FIT_CLASSES, type FitClassId } from '../../core/method/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
@@ -24,7 +24,7 @@ function Figures({ advice: { gives }, tape }: { advice: Advice; tape: Tape }) {
   const rise = (mm: number, over: number | undefined): string =>
     over === undefined ? show(mm) : `${show(mm)} (${signedFigure(over, tape)} to the measured)`;
   const rows: readonly (readonly [string, string])[] = [
-    ['Class by its extensions', classWords(gives.fitClass)],
+    ['Class by its extensions', gives.fitClass],
     ['Extensions, front and back', `${show(gives.frontExtension)}, ${show(gives.backExtension)}`],
     ['Seat angle', `${gives.seatAngle.toFixed(1)}°`],
     ['Front rise', rise(gives.frontRise, gives.frontRiseOver)],
@@ -54,6 +54,7 @@ export function AdviseView() {
   const worked = useComputed((c) => c.draft?.worked);
   const { wish, set: ask } = useAdvise();
   const { fitClass } = work.draft.fit;
+  const typed = Object.keys(work.draft.settings).length + Object.keys(work.draft.set).length;
   const ranked = useMemo(
     () =>
       advise(
@@ -114,6 +115,12 @@ export function AdviseView() {
       <p className="quiet">
         Every method is drafted on these figures, in its first way and with its makers’ own eases. The best comes first.
       </p>
+      {typed > 0 && (
+        <p className="doubt" role="note">
+          {typed === 1 ? 'One figure was' : `${typed} figures were`} typed or set by hand for this draft. The drawings
+          here leave {typed === 1 ? 'it' : 'them'} out; what the method taken has too stays in the draft.
+        </p>
+      )}
       <ol className="advices">
         {ranked.map((advice, i) => (
           <li key={advice.sheet.id} data-advice={advice.sheet.id}>

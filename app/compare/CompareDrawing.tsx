@@ -31,7 +31,7 @@ const MARKS: readonly { readonly dash: string; readonly width: number; readonly 
 ];
 
 /** The mark of the draft with this number. */
-export const markOf = (index: number): (typeof MARKS)[number] =>
+const markOf = (index: number): (typeof MARKS)[number] =>
   MARKS[index % MARKS.length] ?? { dash: '', width: 2, ink: '' };
 
 interface Laid {

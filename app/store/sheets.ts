@@ -15,7 +15,7 @@ export function putSheets(sheets: readonly Sheet[]): void {
 }
 
 /** The sheet of a draft, where it is its own or was fetched. */
-export const sheetAtHand = ({ method, sheet }: Method): Sheet | undefined => sheet ?? fetched.get(method);
+const sheetAtHand = ({ method, sheet }: Method): Sheet | undefined => sheet ?? fetched.get(method);
 
 /** The sheet of a draft that is open: opening it waits for its sheet, so that a missing one is a bug. */
 export function sheetOf(draft: Method): Sheet {

@@ -140,10 +140,7 @@ export const changeSetting = (name: string, mm: number | undefined): Change =>
   }));
 
 /** What of a draft's settings and choices holds for a sheet: those it has, within its limits. */
-export function heldBy(
-  sheet: Sheet,
-  draft: Pick<KeptDraft, 'settings' | 'choices'>,
-): Pick<KeptDraft, 'settings' | 'choices'> {
+function heldBy(sheet: Sheet, draft: Pick<KeptDraft, 'settings' | 'choices'>): Pick<KeptDraft, 'settings' | 'choices'> {
   const known = settingsOf(sheet);
   const settings = Object.entries(draft.settings).filter(([name, mm]) =>
     known.some((s) => s.name === name && mm >= s.least && mm <= s.most),

@@ -49,8 +49,6 @@ export interface Advice {
   readonly gives: Gives | undefined;
 }
 
-const WORDS = { close: 'close', regular: 'regular', loose: 'loose', 'skirt-like': 'skirt-like' } as const;
-
 function givesOf(draft: Draft, input: DraftInput): Gives {
   const { block, worked } = draft;
   const hip = worked.body.get('hip')?.mm ?? NaN;
@@ -170,6 +168,3 @@ export function advise(inputs: readonly DraftInput[], wish: Wish, unit: Unit): A
     })
     .sort((a, b) => b.score - a.score);
 }
-
-/** The words for a class by the extensions. */
-export const classWords = (id: string): string => WORDS[id as keyof typeof WORDS];

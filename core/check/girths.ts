@@ -35,7 +35,7 @@ function girthCheck({ id, worked, value, at, low, compares }: GirthCheck): Check
 }
 
 /** Where the high hip of a block lies, in mm below the waist line. */
-export const highHipLevel = (block: Block): number => Math.min(HIGH_HIP_DEPTH, HIGH_HIP_SHARE * block.levels.hipLevel);
+const highHipLevel = (block: Block): number => Math.min(HIGH_HIP_DEPTH, HIGH_HIP_SHARE * block.levels.hipLevel);
 
 /** The width of a panel at a level with its darts closed, in mm: what an open dart takes there is not cloth. */
 function closedWidth(panel: Panel, y: number): number {
