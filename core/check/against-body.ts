@@ -1,4 +1,4 @@
-import { pathLength, dot, subtract, quarterTurn } from '../geometry/index.js';
+import { distance, pathLength } from '../geometry/index.js';
 import { edgeLengths, type Block, type Panel } from '../draft/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { FitClass, Worked } from '../method/index.js';
@@ -21,8 +21,7 @@ const both = (edge: 'waist' | 'side' | 'hem' | 'inseam' | 'rise'): About['edges'
 
 /** Width of a panel on the hip line, in mm: from the side square to the centre line. */
 export function hipWidthOf(panel: Panel): number {
-  const towardCentre = quarterTurn(panel.centreDown);
-  return Math.abs(dot(subtract(panel.points.centreWaist, panel.points.sideHip), towardCentre));
+  return distance(panel.points.sideHip, panel.points.centreHip);
 }
 
 interface Figured {

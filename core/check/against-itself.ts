@@ -28,11 +28,14 @@ export interface SideStretches {
 
 /** Side seam lengths between waist, hip, knee and hem. Where the hem lies above the knee, hip to hem counts as hip to knee. */
 export function sideStretches(panel: Panel): SideStretches {
-  const side = panel.edges.side;
+  const {
+    edges: { side },
+    joints: { sideHip, sideKnee },
+  } = panel;
   return {
-    waistToHip: pathLength(side.slice(0, 1)),
-    hipToKnee: pathLength(side.slice(1, 3)),
-    kneeToHem: pathLength(side.slice(3)),
+    waistToHip: pathLength(side.slice(0, sideHip)),
+    hipToKnee: pathLength(side.slice(sideHip, sideKnee)),
+    kneeToHem: pathLength(side.slice(sideKnee)),
   };
 }
 

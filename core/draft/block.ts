@@ -42,7 +42,7 @@ export function edgeLengths(panel: Panel): EdgeLengths {
     waist: pathLength(panel.closedWaist),
     side: of('side'),
     inseam: of('inseam'),
-    inseamAboveKnee: pathLength(panel.edges.inseam.slice(panel.kneeOnPiece ? 1 : 0)),
+    inseamAboveKnee: pathLength(panel.edges.inseam.slice(panel.joints.inseamKnee)),
     rise: of('rise'),
     hem: of('hem'),
   };

@@ -14,7 +14,7 @@ import { drawRise } from './crotch-curve.js';
 import { legOf, lowerLeg, upperInseam, type Leg } from './leg.js';
 import { isSound, outlineOf, type Panel } from './panel.js';
 import { refusePanel, refuseSizes, type PanelSetting } from './panel-setting.js';
-import { seatLine, squareOffCentre, type SeatLine } from './seat-line.js';
+import { footOnCentre, seatLine, squareOffCentre, type SeatLine } from './seat-line.js';
 import { sideSeam } from './side-seam.js';
 import { drawWaist, type WaistLine } from './waist.js';
 import { planWaist, type WaistPlan } from './waist-plan.js';
@@ -163,11 +163,20 @@ export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelS
       dartIntake: plan.dartIntake,
       centreIn: plan.centreIn,
     },
+    levels,
     edges,
+    joints: {
+      sideHip: side.waistToHip.length,
+      sideCrotch: side.waistToHip.length + 1,
+      sideKnee: side.waistToHip.length + side.hipToKnee.length,
+      inseamKnee: lowerInseam.length,
+      curveStart: 1,
+    },
     points: {
       centreWaist: seat.waistEnd,
       sideWaist: waist.sideWaist,
       sideHip: seams.sideHip,
+      centreHip: footOnCentre(seat, seams.sideHip),
       sideCrotch: seams.sideCrotch,
       sideKnee: leg.sideKnee,
       inseamKnee: leg.inseamKnee,

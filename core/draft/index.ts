@@ -4,6 +4,7 @@ export {
   isSound,
   type Panel,
   type PanelPoints,
+  type Joints,
   type EdgeName,
   type Dart,
   type Settled,

@@ -1,5 +1,5 @@
 import { flatten, isClosed, isFinitePoint, selfCrossing, type Path, type Point } from '../geometry/index.js';
-import type { PanelName, PanelParameters } from '../method/index.js';
+import type { Levels, PanelName, PanelParameters } from '../method/index.js';
 
 /** The edges of a panel, in the order in which the outline runs: from centre waist over the side, round to the rise. */
 export const EDGE_NAMES = ['waist', 'side', 'hem', 'inseam', 'rise'] as const;
@@ -25,6 +25,8 @@ export interface PanelPoints {
   readonly centreWaist: Point;
   readonly sideWaist: Point;
   readonly sideHip: Point;
+  /** Square to the centre line from the side hip point: the hip width runs between the two. */
+  readonly centreHip: Point;
   readonly sideCrotch: Point;
   /** Knee corners; where the hem lies above the knee line these are the hem corners. */
   readonly sideKnee: Point;
@@ -57,12 +59,25 @@ export interface Settled {
   readonly centreIn: number;
 }
 
+/** How many curves of an edge, in the order of the outline, lie before each of its joints. */
+export interface Joints {
+  readonly sideHip: number;
+  readonly sideCrotch: number;
+  /** The number of all curves of the side where the hem lies above the knee. */
+  readonly sideKnee: number;
+  readonly inseamKnee: number;
+  readonly curveStart: number;
+}
+
 /** One drafted panel on its stitching line: net, in panel coordinates, mm. */
 export interface Panel {
   readonly name: PanelName;
   readonly parameters: PanelParameters;
   readonly settled: Settled;
+  /** The levels of this piece: the frame's, moved where an alteration has lengthened or shortened it. */
+  readonly levels: Levels;
   readonly edges: Readonly<Record<EdgeName, Path>>;
+  readonly joints: Joints;
   readonly points: PanelPoints;
   readonly darts: readonly Dart[];
   /** The waist between the darts, in pieces from the centre to the side, darts open. */

@@ -1,4 +1,4 @@
-import { along, meetLines, point, subtract, unit, type Point } from '../geometry/index.js';
+import { along, dot, meetLines, point, subtract, unit, type Point } from '../geometry/index.js';
 import type { Levels, PanelParameters } from '../method/index.js';
 
 /** The centre line of a panel: straight from the waist to where the crotch curve begins. */
@@ -35,3 +35,7 @@ export function squareOffCentre(line: SeatLine, width: number, y: number): numbe
   const onLine = along(line.waistEnd, line.down, (y - line.waistEnd.y) / line.down.y);
   return onLine.x - width / line.down.y;
 }
+
+/** The foot on the centre line, extended where the crotch curve has begun, of the perpendicular from `p`. */
+export const footOnCentre = ({ waistEnd, down }: SeatLine, p: Point): Point =>
+  along(waistEnd, down, dot(subtract(p, waistEnd), down));

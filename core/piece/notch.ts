@@ -25,12 +25,17 @@ const lengthOf = (path: Path, from: number, to?: number): number => pathLength(p
  */
 export function notchesOf(block: Block, panel: Panel): Notch[] {
   const { side, inseam } = panel.edges;
-  const hip = lengthOf(side, 0, 1);
-  const knee = lengthOf(side, 0, 3);
-  const crotchToKnee = lengthOf(block.front.edges.side, 2, 3);
+  const { joints } = panel;
+  const hip = lengthOf(side, 0, joints.sideHip);
+  const knee = lengthOf(side, 0, joints.sideKnee);
+  const front = block.front;
+  const crotchToKnee = lengthOf(front.edges.side, front.joints.sideCrotch, front.joints.sideKnee);
   const notches = [notchAt(panel, 'side', 'hip', hip), notchAt(panel, 'side', 'crotch level', knee - crotchToKnee)];
   if (panel.kneeOnPiece) {
-    notches.push(notchAt(panel, 'side', 'knee', knee), notchAt(panel, 'inseam', 'knee', lengthOf(inseam, 0, 1)));
+    notches.push(
+      notchAt(panel, 'side', 'knee', knee),
+      notchAt(panel, 'inseam', 'knee', lengthOf(inseam, 0, joints.inseamKnee)),
+    );
   }
   return notches;
 }
