@@ -7,6 +7,7 @@ const stages = [
   'method',
   'shipped',
   'draft',
+  'alter',
   'check',
   'chain',
   'steps',

@@ -1,6 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 import { type KeptChart, type KeptDraft, type Person, type Work, type WorkbookContent } from '../../core/kept/index.js';
-import { draftFrom1, draftFrom2, personFrom1, personFrom2 } from '../../core/older/index.js';
+import { draftFrom1, draftFrom2, draftFrom3, personFrom1, personFrom2, personFrom3 } from '../../core/older/index.js';
 import type { RoomId } from './rooms.js';
 import { knock } from './windows.js';
 
@@ -34,7 +34,7 @@ export interface Revisions {
 /** How a save ended: with new revisions, or because another window wrote first. */
 export type Saved = { readonly ok: true; readonly revisions: Revisions } | { readonly ok: false };
 
-const VERSION = 3;
+const VERSION = 4;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
@@ -52,8 +52,12 @@ async function renew(tx: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionc
       await store.put({ ...record, value } as never);
     }
   };
-  await rewrite('people', (person) => personFrom2(from < 2 ? personFrom1(person) : person));
-  await rewrite('drafts', (draft) => draftFrom2(from < 2 ? draftFrom1(draft) : draft, people.get(draft['personId'])));
+  const personTo3 = (person: Raw): Raw => personFrom2(from < 2 ? personFrom1(person) : person);
+  await rewrite('people', (person) => personFrom3(from < 3 ? personTo3(person) : person));
+  await rewrite('drafts', (draft) => {
+    if (from >= 3) return draftFrom3(draft);
+    return draftFrom3(draftFrom2(from < 2 ? draftFrom1(draft) : draft, people.get(draft['personId'])));
+  });
 }
 
 function database(room: RoomId): Promise<IDBPDatabase<Schema>> {

@@ -1,3 +1,4 @@
+import { alterBlock, type Alteration, type AlteredBlock } from '../alter/index.js';
 import { checkAgainstBody, checkAgainstItself, checkGirths, type Check } from '../check/index.js';
 import { drawBlock, edgeLengths, HOUSE_RULES, type Block, type DraftRules } from '../draft/index.js';
 import {
@@ -39,12 +40,19 @@ export interface DraftInput {
   readonly choices: Readonly<Record<string, string>>;
   readonly rules: DraftRules;
   readonly set: Readonly<Record<string, number | DartPlace>>;
+  /** Done one after the other on top of the block. */
+  readonly alterations: readonly Alteration[];
 }
 
 /** A draft computed: the sheet worked out, both panels, and the checks. */
 export interface Draft {
   readonly worked: Worked;
+  /** Both panels as the sheet drafts them, before any alteration. */
+  readonly drafted: Block;
+  /** Both panels with the alterations done. */
   readonly block: Block;
+  /** What became of the alterations, and how they would be done on paper. */
+  readonly altered: Pick<AlteredBlock, 'told' | 'marks'>;
   readonly checks: readonly Check[];
 }
 
@@ -60,6 +68,7 @@ export const EMPTY_INPUT: DraftInput = {
   choices: {},
   rules: HOUSE_RULES,
   set: {},
+  alterations: [],
 };
 
 /** What a body is completed from. */
@@ -124,7 +133,7 @@ function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: 
 }
 
 /**
- * The whole chain, one way down (handbook 5, section 1): measurements to sheet to panels to checks. Pure; every
+ * The whole chain, one way down (handbook 5, section 1): measurements to sheet to panels to alterations to checks. Pure; every
  * figure it cannot use comes back as a refusal with field, reason and way out in the reader's unit.
  */
 export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draft> {
@@ -134,10 +143,13 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
   if (!body.ok) return body;
   const done = drawn(input, body.value);
   if (!done.ok) return done;
-  const { worked, block } = done.value;
+  const { worked, block: drafted } = done.value;
+  const { block, told, marks } = alterBlock(drafted, input.alterations);
   return good({
     worked,
+    drafted,
     block,
+    altered: { told, marks },
     checks: [
       ...checkAgainstBody(worked, block),
       ...checkGirths(worked, block),

@@ -17,6 +17,10 @@ import { verdictOf, type About, type Check, type CheckId } from './check.js';
 const DEGREES = 180 / Math.PI;
 const CURVE_SAMPLES = 48;
 const KINK = 0.5;
+/** Bends of a larger radius than this, in mm, do not make a crotch curve turn back. */
+const GENTLE = 400;
+/** The centre line above the curve may be bent no more sharply than this, in mm. */
+const GENTLE_CENTRE = 120;
 const MOST_INTAKE = 40;
 
 /** The three stretches of a panel's side seam, in mm. */
@@ -49,8 +53,8 @@ export function sharpestCorner(path: Path): number {
   return worst;
 }
 
-/** Least radius in mm of a rise, and whether its curvature changes sign. */
-export function bendOf(rise: Path): { leastRadius: number; changesSign: boolean } {
+/** Least radius in mm of a path, and whether its curvature changes sign; bends gentler than `gentle` mm in radius have none. */
+export function bendOf(rise: Path, gentle = 1e6): { leastRadius: number; changesSign: boolean } {
   let sharpest = 0;
   let bendsLeft = false;
   let bendsRight = false;
@@ -59,8 +63,8 @@ export function bendOf(rise: Path): { leastRadius: number; changesSign: boolean 
     for (let i = 0; i <= CURVE_SAMPLES; i++) {
       const k = curvatureAt(c, i / CURVE_SAMPLES);
       sharpest = Math.max(sharpest, Math.abs(k));
-      if (k > 1e-6) bendsLeft = true;
-      if (k < -1e-6) bendsRight = true;
+      if (k > 1 / gentle) bendsLeft = true;
+      if (k < -1 / gentle) bendsRight = true;
     }
   }
   return { leastRadius: sharpest === 0 ? Infinity : 1 / sharpest, changesSign: bendsLeft && bendsRight };
@@ -129,13 +133,18 @@ const pairOf = (edge: 'waist' | 'side' | 'inseam' | 'rise'): About => ({
 });
 
 function curveCheck(block: Block): Check {
-  const bends = [bendOf(block.front.edges.rise), bendOf(block.back.edges.rise)];
+  const rises = [block.front, block.back].map(({ edges: { rise }, joints }) => ({
+    curve: bendOf(rise.slice(0, joints.curveStart), GENTLE),
+    centre: bendOf(rise.slice(joints.curveStart)),
+  }));
+  const bends = rises.flatMap(({ curve, centre }) => [curve, centre]);
   const least = Math.min(...bends.map((b) => b.leastRadius));
   const smooth = [block.front, block.back].every((panel) => {
     const runs = [panel.edges.rise, panel.edges.inseam, panel.edges.side];
     return runs.every((run) => sharpestCorner(run) < KINK);
   });
-  const sound = smooth && !bends.some((b) => b.changesSign);
+  // An opened wedge or a turned seat line leaves a gentle bend the other way above the curve: a seat has one as well.
+  const sound = smooth && rises.every(({ curve, centre }) => !curve.changesSign && centre.leastRadius > GENTLE_CENTRE);
   const check = figured({
     id: 'curve',
     label: 'Crotch curve',

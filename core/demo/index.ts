@@ -51,7 +51,7 @@ const person = (
   note: string,
   sets: MeasurementSet[],
   build: Partial<Person['build']> = {},
-): Person => ({ id, name, figure, unit, note, build: { ...AVERAGE, ...build }, sets });
+): Person => ({ id, name, figure, unit, note, build: { ...AVERAGE, ...build }, sets, traces: [] });
 
 const PEOPLE: readonly Person[] = [
   person('lead-puppeteer', 'Lead puppeteer', 'woman', 'cm', 'Works overhead all evening; wants to stretch.', [
@@ -215,6 +215,7 @@ const kept = (d: DemoDraft): KeptDraft => ({
   choices: d.choices ?? {},
   rules: { ...HOUSE_RULES },
   set: d.set ?? {},
+  alterations: [],
   allowances: { ...houseAllowances(PEOPLE.find((p) => p.id === d.personId)?.unit ?? 'cm') },
   created: `${d.day}T09:00:00.000Z`,
   changed: `${d.day}T09:30:00.000Z`,

@@ -203,6 +203,22 @@ export function hollowCurve(wish: HollowWish): HollowCurve | undefined {
   return answer(near.depth, near.found, limitedBy);
 }
 
+/**
+ * Of all cubics with the given ends and tangents that pass through a point, the one whose curvature varies least; its
+ * curvature keeps one sign and no radius is under `leastRadius`. Nothing where there is none.
+ */
+export function evenCurveThrough(
+  ends: Pick<HollowWish, 'start' | 'leaving' | 'end' | 'arriving' | 'leastRadius'>,
+  through: Point,
+): Cubic | undefined {
+  const { start, end, leaving, arriving } = ends;
+  const apex = meetLines(start, leaving, end, arriving);
+  const chord = distance(start, end);
+  if (!apex || chord < 1 || apex.alongFirst <= 0 || apex.alongSecond >= 0) return undefined;
+  const wish: HollowWish = { ...ends, corner: apex.at, depth: 0 };
+  return evenest({ wish, chord, toApex: apex.alongFirst, fromApex: -apex.alongSecond }, through)?.curve;
+}
+
 /** Where a curve crosses the 45° diagonal from a corner: the hollow in mm, or nothing where it does not. */
 export function hollowOf(c: Cubic, corner: Point): number | undefined {
   const off = (t: number): number => cross(DIAGONAL, subtract(pointAt(c, t), corner));

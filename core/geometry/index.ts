@@ -10,6 +10,8 @@ export {
   splitAt,
   partOf,
   cubicLength,
+  mapCubic,
+  reverse,
   parameterAtLength,
   type Cubic,
 } from './cubic.js';
@@ -18,4 +20,8 @@ export { meetCubics, meetPaths, type Meeting, type PathMeeting } from './interse
 export { enclosedArea, isClosed, boxOf, pathBox, selfCrossing, contains, type Box } from './outline.js';
 export { offsetPath } from './offset.js';
 export { splineDown, splineWithSlopes } from './side-spline.js';
-export { hollowCurve, hollowOf, type HollowCurve, type HollowWish } from './hollow-curve.js';
+export { evenCurveThrough, hollowCurve, hollowOf, type HollowCurve, type HollowWish } from './hollow-curve.js';
+export { crossLine, type LineCrossing } from './cross-line.js';
+export { displacePath, smoothStep, type Displacement, type Displaced } from './displace.js';
+export { breaksOf, fairPath, fitCubic, jointedAt, type Faired } from './fair-path.js';
+export { splineThrough } from './spline-through.js';

@@ -33,6 +33,7 @@ export function inputOf(work: Work, shipped: Sheet): DraftInput {
     choices: draft.choices,
     rules: draft.rules,
     set: draft.set,
+    alterations: draft.alterations,
   };
 }
 
@@ -42,7 +43,7 @@ export function inputOf(work: Work, shipped: Sheet): DraftInput {
  */
 export function inputByMethod(work: Work, sheet: Sheet): DraftInput {
   const common = Object.entries(work.draft.choices).filter(([id]) => COMMON.choices.some((c) => c.id === id));
-  return { ...inputOf(work, sheet), sheet, settings: {}, set: {}, choices: Object.fromEntries(common) };
+  return { ...inputOf(work, sheet), sheet, settings: {}, set: {}, alterations: [], choices: Object.fromEntries(common) };
 }
 
 /** A new draft for a person from their newest set, by the default method. */
@@ -61,6 +62,7 @@ export function newDraft(newId: () => string, person: Person, name: string, now:
     choices: { ...choices },
     rules: { ...rules },
     set: { ...set },
+    alterations: [],
     allowances: { ...houseAllowances(person.unit) },
     created: stamp,
     changed: stamp,

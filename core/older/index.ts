@@ -61,15 +61,30 @@ export function draftFrom2(draft: Json, person: Json | undefined): Json {
   };
 }
 
+/** A person as the third version kept them, as the fourth does: with traces. */
+export const personFrom3 = (person: Json): Json => ({ traces: [], ...person });
+
+/** A draft as the third version kept it, as the fourth does: with alterations. */
+export const draftFrom3 = (draft: Json): Json => ({ alterations: [], ...draft });
+
+function from3(book: Json): Json {
+  return {
+    ...book,
+    version: 4,
+    people: each(book['people'], personFrom3),
+    drafts: each(book['drafts'], draftFrom3),
+  };
+}
+
 function from2(book: Json): Json {
   const people = Array.isArray(book['people']) ? (book['people'] as unknown[]).filter(isObject) : [];
   const byId = new Map(people.map((p) => [p['id'], p]));
-  return {
+  return from3({
     ...book,
     version: 3,
     people: each(book['people'], personFrom2),
     drafts: each(book['drafts'], (draft) => draftFrom2(draft, byId.get(draft['personId']))),
-  };
+  });
 }
 
 /** A workbook of any older version in the shape of this one; what is not understood is left for the schema to refuse. */
@@ -82,5 +97,6 @@ export function migrate(book: Json): Json {
       charts: [],
     });
   }
-  return book['version'] === 2 ? from2(book) : book;
+  if (book['version'] === 2) return from2(book);
+  return book['version'] === 3 ? from3(book) : book;
 }

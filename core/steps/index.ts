@@ -153,7 +153,7 @@ function addedBy(id: Exclude<StepId, 'levels'>, panel: Panel, levels: Levels): A
 }
 
 function panelSteps(draft: Draft, name: PanelName, unit: Unit): WorkedStep[] {
-  const { worked, block } = draft;
+  const { worked, drafted: block } = draft;
   return PER_PANEL.map((id) => {
     const { title, lines, slip } = words[id];
     const adds = addedBy(id, block[name], block.levels);
@@ -181,7 +181,7 @@ function panelSteps(draft: Draft, name: PanelName, unit: Unit): WorkedStep[] {
  * first, then the other, then what the house settles by itself. Figures in the reader's unit.
  */
 export function stepsOf(draft: Draft, unit: Unit): WorkedStep[] {
-  const { worked, block } = draft;
+  const { worked, drafted: block } = draft;
   const { title, lines, slip } = words.levels;
   const both: readonly PanelName[] = worked.sheet.first === 'back' ? ['back', 'front'] : ['front', 'back'];
   const nothing = { panel: undefined, construction: [], seams: [], points: [] };

@@ -7,6 +7,8 @@ export {
   type MeasurementSet,
   type KeptDraft,
   type KeptChart,
+  type Trace,
 } from './schema.js';
 export { readWorkbook, writeWorkbook, type WorkbookContent } from './read.js';
+export { alterationWork } from './alteration-schema.js';
 export { readSheet, writeSheet } from './sheet-schema.js';

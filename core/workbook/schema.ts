@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { WAIST_SCHOOLS } from '../draft/index.js';
 import { MEASUREMENT_IDS, PAIR_FIGURE_IDS } from '../measure/index.js';
+import { alterationSchema, traceSchema } from './alteration-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 3;
+export const WORKBOOK_VERSION = 4;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -71,6 +72,7 @@ export const personSchema = z
     note: words,
     build: z.strictObject({ seat: weight, stomach: weight, thigh: weight }),
     sets: z.array(measurementSetSchema).min(1),
+    traces: z.array(traceSchema).max(100),
   })
   .meta({ description: 'A person or a size, by name or role.' });
 
@@ -104,6 +106,7 @@ export const draftSchema = z
     choices: z.record(z.string(), z.string()),
     rules: z.strictObject({ hipKept: z.boolean(), trueSeams: z.boolean(), waistPlan: z.enum(WAIST_SCHOOLS) }),
     set: z.record(z.string(), z.union([mm, z.enum(['crease', 'midway', 'apexSpan'])])),
+    alterations: z.array(alterationSchema).max(200),
     allowances: z.strictObject({ waist: mm, side: mm, hem: mm, inseam: mm, rise: mm }),
     created: stamp,
     changed: stamp,
@@ -129,6 +132,8 @@ export const workbookSchema = z
 export type MeasurementSet = z.infer<typeof measurementSetSchema>;
 /** A person with their sets. */
 export type Person = z.infer<typeof personSchema>;
+/** A crotch curve taken from the body. */
+export type Trace = z.infer<typeof traceSchema>;
 /** A kept draft. */
 export type KeptDraft = z.infer<typeof draftSchema>;
 /** A size chart as kept. */

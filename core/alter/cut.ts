@@ -1,0 +1,216 @@
+import {
+  along,
+  cross,
+  crossLine,
+  distance,
+  dot,
+  line,
+  mapCubic,
+  reverse,
+  scale,
+  splitAt,
+  subtract,
+  turn,
+  unit,
+  type Cubic,
+  type Point,
+} from '../geometry/index.js';
+import {
+  EDGE_OF,
+  RUNS,
+  startOfRun,
+  type Mark,
+  type Paper,
+  type PaperDart,
+  type RingPlace,
+  type RunName,
+} from './paper.js';
+
+/** A curve of the outline with the stretch it belongs to. */
+interface Bit {
+  readonly run: RunName;
+  readonly c: Cubic;
+}
+
+/** Why a cut cannot be made. */
+export type CutFault = 'same place' | 'dart' | 'too much' | 'too short';
+
+/** A cut right through a piece, and by how much it is opened (+) or overlapped (-) at its ends, in mm. */
+export interface Cut {
+  readonly from: RingPlace;
+  readonly to: RingPlace;
+  readonly byFrom: number;
+  readonly byTo: number;
+  /** The part that moves is the one on this side, where the cut does not leave the crease's side alone by itself. */
+  readonly movesDown?: boolean;
+}
+
+const NOTHING = 1e-9;
+/** A cut shorter than this, in mm, is none. */
+const SHORTEST = 15;
+
+const flat = (paper: Paper): Bit[] => RUNS.flatMap((run) => paper.runs[run].map((c) => ({ run, c })));
+
+function indexOf(paper: Paper, place: RingPlace): number {
+  let before = 0;
+  for (const run of RUNS) {
+    if (run === place.run) return before + place.index;
+    before += paper.runs[run].length;
+  }
+  return before;
+}
+
+/** The outline parted at two places: from the first to the second in its own direction, and from the second round to the first. */
+function arcsOf(paper: Paper, from: RingPlace, to: RingPlace): readonly [Bit[], Bit[]] {
+  const bits = flat(paper);
+  const [i, j] = [indexOf(paper, from), indexOf(paper, to)];
+  const fromFirst = i < j || (i === j && from.t <= to.t);
+  const [a, b, ai, bi] = fromFirst ? [from, to, i, j] : [to, from, j, i];
+  const part = (bit: Bit | undefined, t0: number, t1: number): Bit[] => {
+    if (!bit || t1 - t0 < NOTHING) return [];
+    const tail = t0 <= NOTHING ? bit.c : splitAt(bit.c, t0)[1];
+    const c = t1 >= 1 - NOTHING ? tail : splitAt(tail, (t1 - t0) / (1 - t0))[0];
+    return [{ run: bit.run, c }];
+  };
+  const inner =
+    ai === bi
+      ? part(bits[ai], a.t, b.t)
+      : [...part(bits[ai], a.t, 1), ...bits.slice(ai + 1, bi), ...part(bits[bi], 0, b.t)];
+  const outer = [...part(bits[bi], b.t, 1), ...bits.slice(bi + 1), ...bits.slice(0, ai), ...part(bits[ai], 0, a.t)];
+  return fromFirst ? [inner, outer] : [outer, inner];
+}
+
+/** The motion that opens a cut by `a` mm at `p` and `b` mm at `q`, toward `n`; and its reverse. */
+function motion(
+  p: Point,
+  q: Point,
+  n: Point,
+  a: number,
+  b: number,
+): { go: (x: Point) => Point; back: (x: Point) => Point } {
+  const length = distance(p, q);
+  if (Math.abs(a - b) < NOTHING) {
+    return { go: (x) => along(x, n, a), back: (x) => along(x, n, -a) };
+  }
+  const half = Math.asin((a - b) / (2 * length));
+  const u = unit(subtract(p, q));
+  const centre = along(q, u, -b / (2 * Math.sin(half)));
+  // Turning from `u` toward `n` opens.
+  const hand = Math.sign(cross(u, n));
+  return { go: (x) => turn(x, hand * 2 * half, centre), back: (x) => turn(x, -hand * 2 * half, centre) };
+}
+
+/** Cuts the head of an arc off at its first crossing with a line; nothing where it does not cross. */
+function trimHead(arc: readonly Bit[], on: Point, d: Point): Bit[] | undefined {
+  const path = arc.map((bit) => bit.c);
+  const [hit] = crossLine(path, on, d);
+  if (!hit) return undefined;
+  const bit = arc[hit.index];
+  if (!bit) return undefined;
+  const tail = hit.t <= NOTHING ? bit.c : hit.t >= 1 - NOTHING ? undefined : splitAt(bit.c, hit.t)[1];
+  return [...(tail ? [{ run: bit.run, c: tail }] : []), ...arc.slice(hit.index + 1)];
+}
+
+const reversed = (arc: readonly Bit[]): Bit[] => arc.map(({ run, c }) => ({ run, c: reverse(c) })).reverse();
+
+/** A dart is crossed where its triangle meets the cut. */
+function crossesDart({ apex, centreLeg, sideLeg }: PaperDart, p: Point, q: Point): boolean {
+  const d = unit(subtract(q, p));
+  const length = distance(p, q);
+  const outline = [line(apex, centreLeg), line(centreLeg, sideLeg), line(sideLeg, apex)];
+  return crossLine(outline, p, d).some((hit) => hit.along > 0.5 && hit.along < length - 0.5);
+}
+
+function bridge(run: RunName, from: Point, to: Point): Bit[] {
+  return distance(from, to) < 1e-7 ? [] : [{ run, c: line(from, to) }];
+}
+
+/** Groups the outline's curves by stretch again, begun at the waist. */
+function grouped(bits: readonly Bit[]): Record<RunName, Cubic[]> {
+  const start = bits.findIndex((bit, i) => {
+    const before = bits[(i + bits.length - 1) % bits.length];
+    return before !== undefined && RUNS.indexOf(bit.run) < RUNS.indexOf(before.run);
+  });
+  const runs = Object.fromEntries(RUNS.map((run) => [run, [] as Cubic[]])) as Record<RunName, Cubic[]>;
+  for (const bit of [...bits.slice(start), ...bits.slice(0, Math.max(start, 0))]) runs[bit.run].push(bit.c);
+  return runs;
+}
+
+/**
+ * Cuts a piece through and moves one part rigidly, as with scissors on paper (handbook 3, section 3): opened, the gap is
+ * bridged straight; overlapped, the strip between is taken out. Nothing is smoothed here, so that a cut opened and closed
+ * by as much gives the outline back. The part with the crease at the crotch line stays, or the upper where told.
+ */
+export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | CutFault {
+  const { from, to, byFrom: a, byTo: b } = cut;
+  const [p, q] = [from.at, to.at];
+  const length = distance(p, q);
+  if (length < SHORTEST) return 'same place';
+  if (Math.abs(a - b) > length * 0.9) return 'too much';
+  if (paper.darts.some((dart) => crossesDart(dart, p, q))) return 'dart';
+
+  const [forward, round] = arcsOf(paper, from, to);
+  // The outline has the piece on its left as seen: the part cut off by the forward arc lies left of the way back.
+  const back = unit(subtract(p, q));
+  const left = { x: back.y, y: -back.x };
+  const anchorSide = dot(subtract(paper.crease, p), left);
+  const forwardMoves = cut.movesDown ? left.y > 0 : anchorSide < 0;
+  const n = forwardMoves ? left : scale(left, -1);
+  const { go, back: goBack } = motion(p, q, n, a, b);
+
+  let moving: Bit[] = forwardMoves ? forward : round;
+  const staying = forwardMoves ? round : forward;
+  // The moving arc runs from `start` to `end`.
+  const [startBy, endBy] = forwardMoves ? [a, b] : [b, a];
+  const fold = { on: goBack(p), d: unit(subtract(goBack(q), goBack(p))) };
+  if (startBy < -NOTHING) {
+    const trimmed = trimHead(moving, fold.on, fold.d);
+    if (!trimmed) return 'too short';
+    moving = trimmed;
+  }
+  if (endBy < -NOTHING) {
+    const trimmed = trimHead(reversed(moving), fold.on, fold.d);
+    if (!trimmed) return 'too short';
+    moving = reversed(trimmed);
+  }
+  if (moving.length === 0) return 'too short';
+
+  const isMoved = (x: Point): boolean => dot(subtract(x, p), n) > 1e-7;
+  const inFold = (x: Point): boolean => isMoved(x) && dot(subtract(go(x), p), n) < -1e-7;
+  if (paper.darts.some((d) => [d.apex, d.centreLeg, d.sideLeg].some(inFold))) return 'dart';
+
+  const moved = moving.map(({ run, c }) => ({ run, c: mapCubic(c, go) }));
+  const [startRun, endRun] = forwardMoves ? [from.run, to.run] : [to.run, from.run];
+  const lastStaying = staying[staying.length - 1]?.c.p3 ?? p;
+  const firstStaying = staying[0]?.c.p0 ?? q;
+  const firstMoved = moved[0]?.c.p0 ?? p;
+  const lastMoved = moved[moved.length - 1]?.c.p3 ?? q;
+  const bits = [
+    ...staying,
+    ...bridge(startRun, lastStaying, firstMoved),
+    ...moved,
+    ...bridge(endRun, lastMoved, firstStaying),
+  ];
+
+  const carry = (x: Point): Point => (isMoved(x) ? go(x) : x);
+  const even = Math.abs(a - b) < NOTHING;
+  const sideHip = startOfRun(paper, 'hipToCrotch');
+  const hipMoves = even && cut.movesDown ? dot(subtract(sideHip, p), n) > -1e-7 : isMoved(paper.centreHip);
+  const wedge: Mark = { alteration, kind: 'wedge', points: [p, q, go(q), go(p)], path: [] };
+  const hinge: Mark[] = b === 0 ? [{ alteration, kind: 'hinge', points: [q], path: [] }] : [];
+  const carried = paper.marks.map((mark) => ({ ...mark, points: mark.points.map(carry) }));
+  const cutMark: Mark = { alteration, kind: 'cut', points: [p, q], path: [] };
+  return {
+    ...paper,
+    runs: grouped(bits),
+    darts: paper.darts.map((d) =>
+      isMoved(d.apex) ? { apex: go(d.apex), centreLeg: go(d.centreLeg), sideLeg: go(d.sideLeg) } : d,
+    ),
+    corner: carry(paper.corner),
+    tiltPoint: carry(paper.tiltPoint),
+    centreHip: hipMoves ? go(paper.centreHip) : paper.centreHip,
+    newWaist: paper.newWaist || moving.some((bit) => bit.run === 'waist') || from.run === 'waist' || to.run === 'waist',
+    folded: a < 0 || b < 0 ? new Set([...paper.folded, EDGE_OF[from.run], EDGE_OF[to.run]]) : paper.folded,
+    marks: [...carried, cutMark, wedge, ...hinge],
+  };
+}

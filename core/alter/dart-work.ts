@@ -1,0 +1,79 @@
+import { add, along, distance, pathLength, scale, subtract, turn, unit, type Point } from '../geometry/index.js';
+import type { DartChange } from './alteration.js';
+import type { Paper, PaperDart } from './paper.js';
+import { closedWaistLength, flatDart, middleOf } from './waist-of-paper.js';
+import { tilted, waistKept, type SeamFault } from './seam-work.js';
+
+/** A dart must stay at least this long, in mm. */
+const LEAST_LENGTH = 15;
+
+/** A dart about an apex and a middle line, with legs of a length and an intake. */
+function dartAbout(apex: Point, up: Point, leg: number, intake: number): PaperDart {
+  const half = Math.asin(Math.min(0.9, intake / (2 * leg)));
+  const tip = along(apex, up, leg);
+  const [a, b] = [turn(tip, half, apex), turn(tip, -half, apex)];
+  // The centre lies to the right.
+  return a.x > b.x ? { apex, centreLeg: a, sideLeg: b } : { apex, centreLeg: b, sideLeg: a };
+}
+
+/** A dart deepened, lengthened, moved, turned, split, or taken over by a seam (handbook 3, section 3). */
+export function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper | SeamFault {
+  const { act, by, keepWaist } = work;
+  const dart = paper.darts[work.dart];
+  if (!dart) return 'no dart';
+  const up = flatDart(dart).up;
+  const leg = distance(dart.apex, dart.centreLeg);
+  const intake = distance(dart.centreLeg, dart.sideLeg);
+  const waistward = unit(subtract(dart.sideLeg, dart.centreLeg));
+  const others = paper.darts.filter((d) => d !== dart);
+  const ordered = (darts: readonly PaperDart[]): PaperDart[] =>
+    [...others, ...darts].sort((a, b) => b.centreLeg.x - a.centreLeg.x);
+  const shifted = (sideward: number, of: PaperDart = dart): PaperDart => {
+    const carry = (p: Point): Point => add(p, scale(waistward, sideward));
+    return { apex: carry(of.apex), centreLeg: carry(of.centreLeg), sideLeg: carry(of.sideLeg) };
+  };
+  const wanted = closedWaistLength(paper);
+  const withDarts = (darts: readonly PaperDart[]): Paper => ({
+    ...paper,
+    darts: ordered(darts),
+    newWaist: true,
+    marks: [...paper.marks, { alteration, kind: 'wedge', points: [dart.apex, dart.centreLeg, dart.sideLeg], path: [] }],
+  });
+  switch (act) {
+    case 'intake': {
+      if (intake + by < 0) return 'too much';
+      const next = withDarts(intake + by < 0.5 ? [] : [dartAbout(dart.apex, up, leg, intake + by)]);
+      return keepWaist ? waistKept(next, wanted) : next;
+    }
+    case 'length': {
+      const apex = along(dart.apex, up, -by);
+      if (distance(apex, middleOf(dart)) < LEAST_LENGTH || (by < 0 && -by > leg - LEAST_LENGTH)) return 'too much';
+      const next = withDarts([{ ...dart, apex }]);
+      return keepWaist ? waistKept(next, wanted) : next;
+    }
+    case 'move':
+    case 'turn': {
+      const apex = add(dart.apex, scale(waistward, by));
+      const next = withDarts([act === 'move' ? shifted(by) : { ...dart, apex }]);
+      return keepWaist ? waistKept(next, wanted) : next;
+    }
+    case 'split': {
+      const half = dartAbout(dart.apex, up, leg, intake / 2);
+      const apart = Math.max(by, intake / 2 + 12);
+      const next = withDarts([shifted(-apart / 2, half), shifted(apart / 2, half)]);
+      return keepWaist ? waistKept(next, wanted) : next;
+    }
+    case 'intoSide':
+      return waistKept(withDarts([]), wanted);
+    case 'intoCentre': {
+      const without = withDarts([]);
+      const total = pathLength(without.runs.centre);
+      const turned = tilted(
+        without,
+        { kind: 'tilt', panel: paper.name, above: Math.max(0, total - 200), by: intake, giveBack: false },
+        alteration,
+      );
+      return typeof turned === 'string' ? turned : waistKept(turned, wanted);
+    }
+  }
+}

@@ -1,0 +1,134 @@
+import {
+  angleBetween,
+  contains,
+  crossLine,
+  distance,
+  fairPath,
+  flatten,
+  hollowOf,
+  line,
+  nearestPlace,
+  point,
+  startOf,
+  endOf,
+  subtract,
+  unit,
+  type Path,
+  type Point,
+  along,
+} from '../geometry/index.js';
+import { isSound, outlineOf, type Panel } from '../draft/index.js';
+import { waistOver } from './waist-of-paper.js';
+import { centreDownOf, edgeOf, jointsOf, startOfRun, withEdge, type Paper } from './paper.js';
+import { sideHipMoved } from './seam-work.js';
+
+/** Why an altered piece cannot be drawn. */
+export type DrawFault = 'dart' | 'crossing';
+
+const FAIRED = ['side', 'inseam', 'rise'] as const;
+/** What redrawing takes from the hip is given back where it is more than this, in mm. */
+const WORTH = 0.02;
+const DOWN: Point = { x: 0, y: 1 };
+
+/** The point of the rise square off the side's hip, where the rise is still near the centre line; otherwise as it was. */
+function centreHipOn(paper: Paper, sideHip: Point): Point {
+  const rise = edgeOf(paper, 'rise');
+  const d = unit(subtract(paper.centreHip, sideHip));
+  const hits = crossLine(rise, sideHip, d).filter((hit) => hit.along > 0);
+  const hit = hits.sort((a, b) => distance(a.at, paper.centreHip) - distance(b.at, paper.centreHip))[0];
+  return hit && distance(hit.at, paper.centreHip) < 15 ? hit.at : paper.centreHip;
+}
+
+/** Redraws the seams that were broken, and gives back at the side what the hip lost by it. */
+function redrawn(paper: Paper): Paper {
+  let next = paper;
+  for (const edge of FAIRED) {
+    const path = edgeOf(next, edge);
+    const faired = fairPath(path, jointsOf(next, edge), !paper.folded.has(edge));
+    if (faired.path !== path) next = withEdge(next, edge, faired.path, faired.joints);
+  }
+  if (next === paper) return paper;
+  const onRise = nearestPlace(edgeOf(paper, 'rise'), paper.centreHip).distance < 0.5;
+  const wanted = distance(startOfRun(paper, 'hipToCrotch'), paper.centreHip);
+  for (let round = 0; round < 3; round++) {
+    const sideHip = startOfRun(next, 'hipToCrotch');
+    const centreHip = onRise ? centreHipOn(next, sideHip) : next.centreHip;
+    const lost = wanted - distance(sideHip, centreHip);
+    next = { ...next, centreHip };
+    if (Math.abs(lost) < WORTH) break;
+    next = sideHipMoved(next, lost);
+  }
+  return next;
+}
+
+function hollowPoint(curve: Path, corner: Point): Point | undefined {
+  for (const c of curve) {
+    const hollow = hollowOf(c, corner);
+    if (hollow !== undefined) return along(corner, point(Math.SQRT1_2, -Math.SQRT1_2), hollow);
+  }
+  return undefined;
+}
+
+/**
+ * Draws a piece from paper that was cut and moved: seams redrawn smooth where they were broken, hip given back at the
+ * side, the waist over its darts anew where its ends have moved.
+ */
+export function drawAltered(cut: Paper, drafted: Panel): Panel | DrawFault {
+  const paper = redrawn(cut);
+  const side = edgeOf(paper, 'side');
+  const inseam = edgeOf(paper, 'inseam');
+  const rise = edgeOf(paper, 'rise');
+  const [sideHip = 0, sideCrotch = 0, sideKnee = 0] = jointsOf(paper, 'side');
+  const [inseamKnee = 0] = jointsOf(paper, 'inseam');
+  const [curveStart = 0] = jointsOf(paper, 'rise');
+  const centreWaist = endOf(rise);
+  const sideWaist = startOf(side);
+  const centreDown = centreDownOf(paper);
+
+  const waist = paper.newWaist
+    ? waistOver(paper)
+    : { ...drafted, edge: drafted.edges.waist, sections: drafted.waistSections };
+  if (!waist) return 'dart';
+  const crotchPoint = startOf(rise);
+  const at = startOfRun(paper, 'sideThigh');
+  const sideHem = endOf(side);
+  const inseamHem = startOf(inseam);
+  const hollow = hollowPoint(rise.slice(0, curveStart), paper.corner);
+  const panel: Panel = {
+    ...drafted,
+    levels: paper.levels,
+    edges: { waist: waist.edge, side, hem: [line(sideHem, inseamHem)], inseam, rise },
+    joints: { sideHip, sideCrotch, sideKnee, inseamKnee, curveStart },
+    points: {
+      centreWaist,
+      sideWaist,
+      sideHip: startOfRun(paper, 'hipToCrotch'),
+      centreHip: paper.centreHip,
+      sideCrotch: at,
+      sideKnee: paper.kneeOnPiece ? startOfRun(paper, 'sideShin') : sideHem,
+      inseamKnee: paper.kneeOnPiece ? startOfRun(paper, 'inseamThigh') : inseamHem,
+      sideHem,
+      inseamHem,
+      crotchPoint,
+      curveStart: curveStart < rise.length ? startOf(rise.slice(curveStart)) : centreWaist,
+      corner: paper.corner,
+      hollow: hollow ?? drafted.points.hollow,
+      tiltPoint: paper.tiltPoint,
+    },
+    darts: waist.darts,
+    waistSections: waist.sections,
+    closedWaist: waist.closedWaist,
+    closedSideUp: waist.closedSideUp,
+    crease: paper.crease.x,
+    seatAngle: Math.sign(centreDown.x) * angleBetween(centreDown, DOWN),
+    centreDown,
+    crotchWidth: crotchPoint.x - at.x,
+    hollow: hollow ? distance(hollow, paper.corner) : drafted.hollow,
+  };
+  if (!isSound(panel)) return 'crossing';
+  if (paper.newWaist && panel.darts.length > 0) {
+    const outline = flatten(outlineOf(panel), 1);
+    if (panel.darts.some((d) => !contains(outline, d.apex))) return 'dart';
+  }
+  return panel;
+}

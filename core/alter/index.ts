@@ -1,0 +1,16 @@
+export type {
+  Alteration,
+  AlterationKind,
+  AlterationWork,
+  DartChange,
+  LevelPlace,
+  PanelChoice,
+  RiseShape,
+  SeamMove,
+  SeamPlace,
+  Tilt,
+  Wedge,
+} from './alteration.js';
+export { alterBlock, panelsOf, type AlteredBlock, type AlterationTold } from './alter.js';
+export { lengthChanges, tellAlterations, type LengthChange } from './tell.js';
+export type { Mark } from './paper.js';

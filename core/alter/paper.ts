@@ -1,0 +1,203 @@
+import { EDGE_NAMES, type Dart, type EdgeName, type Panel } from '../draft/index.js';
+import {
+  crossLine,
+  cubicLength,
+  endDirection,
+  pathLength,
+  placeAtLength,
+  point,
+  scale,
+  startDirection,
+  type Cubic,
+  type Path,
+  type Point,
+} from '../geometry/index.js';
+import type { Levels, PanelName } from '../method/index.js';
+import type { LevelPlace, SeamPlace } from './alteration.js';
+
+/** The stretches of the outline between named points, in the order in which it runs. */
+export const RUNS = [
+  'waist',
+  'waistToHip',
+  'hipToCrotch',
+  'sideThigh',
+  'sideShin',
+  'hem',
+  'inseamShin',
+  'inseamThigh',
+  'crotchCurve',
+  'centre',
+] as const;
+
+/** The name of a stretch. */
+export type RunName = (typeof RUNS)[number];
+
+/** Which edge a stretch belongs to. */
+export const EDGE_OF: Record<RunName, EdgeName> = {
+  waist: 'waist',
+  waistToHip: 'side',
+  hipToCrotch: 'side',
+  sideThigh: 'side',
+  sideShin: 'side',
+  hem: 'hem',
+  inseamShin: 'inseam',
+  inseamThigh: 'inseam',
+  crotchCurve: 'rise',
+  centre: 'rise',
+};
+
+/** A dart as it lies on the paper. */
+export type PaperDart = Pick<Dart, 'apex' | 'centreLeg' | 'sideLeg'>;
+
+/** How an alteration would be done on paper, in panel coordinates. */
+export interface Mark {
+  readonly alteration: string;
+  readonly kind: 'cut' | 'hinge' | 'wedge' | 'seam' | 'point';
+  /** A cut's two ends, a hinge, the corners of a wedge, or a seam as it was. */
+  readonly points: readonly Point[];
+  readonly path: Path;
+}
+
+/** A panel while it is altered: cut and moved exactly, not yet redrawn. Lengths in mm, panel coordinates. */
+export interface Paper {
+  readonly name: PanelName;
+  readonly runs: Readonly<Record<RunName, Path>>;
+  readonly darts: readonly PaperDart[];
+  readonly levels: Levels;
+  readonly kneeOnPiece: boolean;
+  /** Points that are carried along but lie on no seam. */
+  readonly corner: Point;
+  readonly tiltPoint: Point;
+  readonly centreHip: Point;
+  /** The crease, as a point at the crotch line. */
+  readonly crease: Point;
+  /** The waist must be drawn anew. */
+  readonly newWaist: boolean;
+  /** Edges from which a fold has taken something: a jog in them is no cloth. */
+  readonly folded: ReadonlySet<EdgeName>;
+  /** How the alterations so far would be done on paper. */
+  readonly marks: readonly Mark[];
+}
+
+/** Lays a drafted panel out for alteration. */
+export function paperOf(panel: Panel): Paper {
+  const { edges, joints, darts } = panel;
+  const { side, inseam, rise } = edges;
+  return {
+    name: panel.name,
+    runs: {
+      waist: edges.waist,
+      waistToHip: side.slice(0, joints.sideHip),
+      hipToCrotch: side.slice(joints.sideHip, joints.sideCrotch),
+      sideThigh: side.slice(joints.sideCrotch, joints.sideKnee),
+      sideShin: side.slice(joints.sideKnee),
+      hem: edges.hem,
+      inseamShin: inseam.slice(0, joints.inseamKnee),
+      inseamThigh: inseam.slice(joints.inseamKnee),
+      crotchCurve: rise.slice(0, joints.curveStart),
+      centre: rise.slice(joints.curveStart),
+    },
+    darts,
+    levels: panel.levels,
+    kneeOnPiece: panel.kneeOnPiece,
+    corner: panel.points.corner,
+    tiltPoint: panel.points.tiltPoint,
+    centreHip: panel.points.centreHip,
+    crease: point(panel.crease, panel.levels.crotchLevel),
+    newWaist: false,
+    folded: new Set(),
+    marks: [],
+  };
+}
+
+/** An edge of the paper, in the direction of the outline. */
+export const edgeOf = ({ runs }: Pick<Paper, 'runs'>, edge: EdgeName): Path =>
+  RUNS.filter((run) => EDGE_OF[run] === edge).flatMap((run) => runs[run]);
+
+/** The whole outline. */
+export const ringOf = (paper: Paper): Path => EDGE_NAMES.flatMap((edge) => edgeOf(paper, edge));
+
+/** Where a run begins: the named point at its upper end in the order of the outline. */
+export function startOfRun(paper: Paper, run: RunName): Point {
+  for (let i = RUNS.indexOf(run); i < RUNS.length; i++) {
+    const first = paper.runs[RUNS[i] as RunName][0];
+    if (first) return first.p0;
+  }
+  return ringOf(paper)[0]?.p0 ?? paper.corner;
+}
+
+/** Direction down the centre line at the waist. */
+export const centreDownOf = (paper: Paper): Point => scale(endDirection(edgeOf(paper, 'rise')), -1);
+
+/** Direction down the side seam at the waist. */
+export const sideDownOf = (paper: Paper): Point => startDirection(edgeOf(paper, 'side'));
+
+/** The y of a level on this piece, in mm below the waist line. */
+export const levelOf = ({ levels }: Pick<Paper, 'levels'>, { line, by }: LevelPlace): number =>
+  (line === 'waistLine' ? 0 : levels[line]) + by;
+
+/** A place on the outline: which stretch, which curve of it, at which parameter. */
+export interface RingPlace {
+  readonly run: RunName;
+  readonly index: number;
+  readonly t: number;
+  readonly at: Point;
+}
+
+/** A place given by its length along an edge in the direction of the outline. */
+function placeOnEdge(paper: Paper, edge: EdgeName, length: number): RingPlace | undefined {
+  const path = edgeOf(paper, edge);
+  if (path.length === 0) return undefined;
+  const { index, t, at } = placeAtLength(path, length);
+  return inRun(paper, edge, index, t, at);
+}
+
+function inRun(paper: Paper, edge: EdgeName, index: number, t: number, at: Point): RingPlace | undefined {
+  let before = 0;
+  for (const run of RUNS) {
+    if (EDGE_OF[run] !== edge) continue;
+    const count = paper.runs[run].length;
+    if (index < before + count) return { run, index: index - before, t, at };
+    before += count;
+  }
+  return undefined;
+}
+
+/** Inseam and rise run upward in the outline; a share counts from the upper end. */
+const RUNS_UP: ReadonlySet<EdgeName> = new Set(['inseam', 'rise']);
+
+/** Where a seam place lies on this piece; nothing where the seam does not reach the level. */
+export function placeOf(paper: Paper, place: SeamPlace): RingPlace | undefined {
+  const path = edgeOf(paper, place.edge);
+  if ('share' in place) {
+    const share = RUNS_UP.has(place.edge) ? 1 - place.share : place.share;
+    return placeOnEdge(paper, place.edge, Math.min(1, Math.max(0, share)) * pathLength(path));
+  }
+  const y = levelOf(paper, place.level);
+  const [hit] = crossLine(path, point(0, y), point(1, 0));
+  return hit && inRun(paper, place.edge, hit.index, hit.t, hit.at);
+}
+
+/** The length along an edge, in the direction of the outline, at which it first crosses a level; nothing where it does not. */
+export function lengthAtLevel(path: Path, y: number): number | undefined {
+  const [hit] = crossLine(path, point(0, y), point(1, 0));
+  if (!hit) return undefined;
+  const c = path[hit.index] as Cubic;
+  return pathLength(path.slice(0, hit.index)) + cubicLength(c, 0, hit.t);
+}
+
+/** The paper with an edge drawn anew; `joints` are the counts of curves before each of its inner named points. */
+export function withEdge(paper: Paper, edge: EdgeName, path: Path, joints: readonly number[]): Paper {
+  const names = RUNS.filter((run) => EDGE_OF[run] === edge);
+  const bounds = [0, ...joints, path.length];
+  const drawn = Object.fromEntries(names.map((run, i) => [run, path.slice(bounds[i], bounds[i + 1])]));
+  return { ...paper, runs: { ...paper.runs, ...drawn } };
+}
+
+/** The counts of curves before each inner named point of an edge. */
+export function jointsOf(paper: Paper, edge: EdgeName): number[] {
+  let count = 0;
+  return RUNS.filter((run) => EDGE_OF[run] === edge)
+    .slice(0, -1)
+    .map((run) => (count += paper.runs[run].length));
+}

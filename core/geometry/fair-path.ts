@@ -1,0 +1,149 @@
+import { cubic, directionAt, pointAt, type Cubic } from './cubic.js';
+import { directionAtPlace, pathLength, placeAtLength, splitPath, type Path } from './path.js';
+import { along, angleBetween, distance, dot, point, subtract, type Point } from './point.js';
+
+/** A seam breaks where its direction changes by more than this, in radians (a fifth of a degree). */
+const BREAK = 0.0035;
+
+/** Places nearer than this, in mm, are one. */
+const SAME = 1e-4;
+
+/** How far a seam is redrawn on each side of a break, in mm. */
+export const REDRAWN = 70;
+/** No handle of a redrawn curve is longer than this share of its chord. */
+const HANDLE_MOST = 1;
+/** What of the way to the seam's end may be redrawn. */
+const SHARE = 0.75;
+
+/**
+ * The cubic with the given ends and unit tangents that lies nearest to `points`, which run from start to end (least
+ * squares on the two handles, parameters by chord length).
+ */
+export function fitCubic(start: Point, leaving: Point, end: Point, arriving: Point, points: readonly Point[]): Cubic {
+  const chord = distance(start, end);
+  const lengths = [0];
+  for (const [i, p] of points.entries()) lengths.push((lengths[i] ?? 0) + distance(points[i - 1] ?? start, p));
+  const total = (lengths[lengths.length - 1] ?? 0) + distance(points[points.length - 1] ?? start, end);
+  let uu = 0;
+  let uv = 0;
+  let vv = 0;
+  let ur = 0;
+  let vr = 0;
+  for (const [i, p] of points.entries()) {
+    const t = (lengths[i + 1] ?? 0) / total;
+    const s = 1 - t;
+    const b1 = 3 * s * s * t;
+    const b2 = 3 * s * t * t;
+    const rest = subtract(
+      p,
+      point(
+        start.x * (s * s * s + b1) + end.x * (b2 + t * t * t),
+        start.y * (s * s * s + b1) + end.y * (b2 + t * t * t),
+      ),
+    );
+    uu += b1 * b1;
+    uv -= b1 * b2 * dot(leaving, arriving);
+    vv += b2 * b2;
+    ur += b1 * dot(leaving, rest);
+    vr -= b2 * dot(arriving, rest);
+  }
+  const det = uu * vv - uv * uv;
+  const held = (x: number): number => (Number.isFinite(x) && x > chord * 0.15 && x < chord * 0.75 ? x : chord / 3);
+  const alpha = held((ur * vv - uv * vr) / det);
+  const beta = held((uu * vr - uv * ur) / det);
+  return cubic(start, along(start, leaving, alpha), along(end, arriving, -beta), end);
+}
+
+/** The curve with both handles lengthened so that it is `length` mm long, where that takes no overlong handles. */
+function ofLength(c: Cubic, length: number): Cubic {
+  const reach = Math.max(distance(c.p0, c.p1), distance(c.p2, c.p3));
+  const most = (HANDLE_MOST * distance(c.p0, c.p3)) / reach;
+  const at = (k: number): Cubic =>
+    cubic(c.p0, along(c.p0, subtract(c.p1, c.p0), k), along(c.p3, subtract(c.p2, c.p3), k), c.p3);
+  let [low, high] = [1, most];
+  if (most <= 1 || pathLength([c]) >= length || pathLength([at(most)]) < length) return c;
+  for (let i = 0; i < 30 && high - low > 1e-7; i++) {
+    const middle = (low + high) / 2;
+    if (pathLength([at(middle)]) < length) low = middle;
+    else high = middle;
+  }
+  return at((low + high) / 2);
+}
+
+/** Where a path breaks, as lengths from its start in mm. */
+export function breaksOf(path: Path): number[] {
+  const found: number[] = [];
+  let run = 0;
+  for (const [i, c] of path.entries()) {
+    const next = path[i + 1];
+    if (!next) break;
+    run += pathLength([c]);
+    if (angleBetween(directionAt(c, 1), directionAt(next, 0)) > BREAK) found.push(run);
+  }
+  return found;
+}
+
+/** A path redrawn, with its joints. */
+export interface Faired {
+  readonly path: Path;
+  readonly joints: number[];
+}
+
+/**
+ * A seam redrawn smooth where it breaks: over each break, and breaks that lie close together at once, one curve that
+ * runs into the seam on both sides without a corner, with `keepLength` as long as what it stands for where it can be. Ends and all that lies further than `REDRAWN` mm from a break stay
+ * as they are. `joints` are counts of curves before named places; they are kept at the same share of what is redrawn.
+ */
+export function fairPath(path: Path, joints: readonly number[] = [], keepLength = true): Faired {
+  const breaks = breaksOf(path);
+  if (breaks.length === 0) return { path, joints: [...joints] };
+  const total = pathLength(path);
+  const windows: { from: number; to: number }[] = [];
+  for (const at of breaks) {
+    const from = at - Math.min(REDRAWN, SHARE * at);
+    const to = at + Math.min(REDRAWN, SHARE * (total - at));
+    const last = windows[windows.length - 1];
+    if (last && from < last.to) last.to = to;
+    else windows.push({ from, to });
+  }
+  let wholes = joints.map((j) => pathLength(path.slice(0, j)));
+  let redrawn = path;
+  for (const { from, to } of windows.reverse()) {
+    const [start, end] = [placeAtLength(redrawn, from), placeAtLength(redrawn, to)];
+    const [before, rest] = splitPath(redrawn, start);
+    const after = splitPath(redrawn, end)[1];
+    const within = splitPath(rest, placeAtLength(rest, to - from))[0];
+    const points = within.flatMap((c) => [0.125, 0.375, 0.625, 0.875].map((t) => pointAt(c, t)));
+    const leaving = directionAtPlace(redrawn, start);
+    const arriving = directionAtPlace(redrawn, end);
+    const fitted = fitCubic(start.at, leaving, end.at, arriving, points);
+    const curve = keepLength ? ofLength(fitted, to - from) : fitted;
+    redrawn = [...before, curve, ...after];
+    const own = pathLength([curve]);
+    wholes = wholes.map((s) => {
+      if (s <= from) return s;
+      return s >= to ? s + own - (to - from) : from + ((s - from) / (to - from)) * own;
+    });
+  }
+  return jointedAt(redrawn, wholes);
+}
+
+/** A path cut at the given lengths from its start, in rising order or not, with the count of curves before each. */
+export function jointedAt(path: Path, lengths: readonly number[]): Faired {
+  let cut = path;
+  const joints = lengths.map(() => 0);
+  const order = lengths.map((length, i) => ({ length, i })).sort((a, b) => a.length - b.length);
+  for (const { length, i } of order) {
+    let run = 0;
+    let at = 0;
+    while (at < cut.length && run + SAME < length) run += pathLength([cut[at++] as Cubic]);
+    if (Math.abs(run - length) <= SAME) {
+      joints[i] = at;
+      continue;
+    }
+    const [head, tail] = splitPath(cut, placeAtLength(cut, length));
+    cut = [...head, ...tail];
+    joints[i] = head.length;
+  }
+  return { path: cut, joints };
+}
