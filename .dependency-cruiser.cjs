@@ -10,6 +10,7 @@ const stages = [
   'alter',
   'check',
   'chain',
+  'correct',
   'steps',
   'advise',
   'piece',

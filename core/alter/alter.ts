@@ -25,7 +25,6 @@ import {
   riseTaken,
   scooped,
   seamMoved,
-  sideHipMoved,
   tilted,
   waistMoved,
   type SeamFault,
@@ -111,7 +110,7 @@ function cutAcross(paper: Paper, { level, by }: Across, id: string): Paper | Fau
   return { ...cut, levels };
 }
 
-/** The hip width of a paper, in mm: what a cut takes from it is given back at the side. */
+/** The hip width of a paper, in mm. */
 const hipOf = (paper: Paper): number => distance(startOfRun(paper, 'hipToCrotch'), paper.centreHip);
 
 function cutBetween(
@@ -126,8 +125,7 @@ function cutBetween(
   if (!p || !q) return 'no place';
   const cut = openCut(paper, { from: p, to: q, byFrom, byTo }, id);
   if (typeof cut === 'string') return cut;
-  const lost = hipOf(paper) - hipOf(cut);
-  return Math.abs(lost) < 0.01 ? cut : sideHipMoved(cut, lost);
+  return { ...cut, owed: paper.owed + hipOf(paper) - hipOf(cut) };
 }
 
 /** Does the work of one alteration on one piece of paper. */

@@ -1,7 +1,7 @@
 import { add, along, distance, pathLength, scale, subtract, turn, unit, type Point } from '../geometry/index.js';
 import type { DartChange } from './alteration.js';
 import type { Paper, PaperDart } from './paper.js';
-import { closedWaistLength, flatDart, middleOf } from './waist-of-paper.js';
+import { closedWaistLength, flatDart, middleOf, waistOver } from './waist-of-paper.js';
 import { tilted, waistKept, type SeamFault } from './seam-work.js';
 
 /** A dart must stay at least this long, in mm. */
@@ -42,8 +42,18 @@ export function dartChanged(paper: Paper, work: DartChange, alteration: string):
   switch (act) {
     case 'intake': {
       if (intake + by < 0) return 'too much';
-      const next = withDarts(intake + by < 0.5 ? [] : [dartAbout(dart.apex, up, leg, intake + by)]);
-      return keepWaist ? waistKept(next, wanted) : next;
+      if (intake + by < 0.5) return keepWaist ? waistKept(withDarts([]), wanted) : withDarts([]);
+      // The new waist makes the legs a little longer or shorter: the angle is settled until the intake comes out.
+      let asked = intake + by;
+      let next = withDarts([]);
+      for (let i = 0; i < 3; i++) {
+        next = withDarts([dartAbout(dart.apex, up, leg, asked)]);
+        if (keepWaist) next = waistKept(next, wanted);
+        const drawn = waistOver(next)?.darts.find((d) => distance(d.apex, dart.apex) < 1e-6);
+        if (!drawn) break;
+        asked += intake + by - drawn.intake;
+      }
+      return next;
     }
     case 'length': {
       const apex = along(dart.apex, up, -by);

@@ -47,9 +47,9 @@ function redrawn(paper: Paper): Paper {
     const faired = fairPath(path, jointsOf(next, edge), !paper.folded.has(edge));
     if (faired.path !== path) next = withEdge(next, edge, faired.path, faired.joints);
   }
-  if (next === paper) return paper;
+  if (next === paper && Math.abs(paper.owed) < WORTH) return paper;
   const onRise = nearestPlace(edgeOf(paper, 'rise'), paper.centreHip).distance < 0.5;
-  const wanted = distance(startOfRun(paper, 'hipToCrotch'), paper.centreHip);
+  const wanted = distance(startOfRun(paper, 'hipToCrotch'), paper.centreHip) + paper.owed;
   for (let round = 0; round < 3; round++) {
     const sideHip = startOfRun(next, 'hipToCrotch');
     const centreHip = onRise ? centreHipOn(next, sideHip) : next.centreHip;

@@ -14,3 +14,4 @@ export type {
 export { alterBlock, panelsOf, type AlteredBlock, type AlterationTold } from './alter.js';
 export { lengthChanges, tellAlterations, type LengthChange } from './tell.js';
 export type { Mark } from './paper.js';
+export { KIND_LABELS, sayAlteration, sayLevel } from './words.js';

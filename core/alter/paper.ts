@@ -73,6 +73,8 @@ export interface Paper {
   readonly crease: Point;
   /** The waist must be drawn anew. */
   readonly newWaist: boolean;
+  /** What cuts have taken from the hip width, in mm: it is given back at the side when the piece is drawn. */
+  readonly owed: number;
   /** Edges from which a fold has taken something: a jog in them is no cloth. */
   readonly folded: ReadonlySet<EdgeName>;
   /** How the alterations so far would be done on paper. */
@@ -105,6 +107,7 @@ export function paperOf(panel: Panel): Paper {
     centreHip: panel.points.centreHip,
     crease: point(panel.crease, panel.levels.crotchLevel),
     newWaist: false,
+    owed: 0,
     folded: new Set(),
     marks: [],
   };

@@ -11,6 +11,7 @@ import {
   type Body,
   type Build,
   type Figure,
+  type GirthAtHeight,
   type Measured,
   type MeasurementId,
 } from '../measure/index.js';
@@ -33,6 +34,8 @@ export interface DraftInput {
   readonly figure: Figure;
   readonly build: Build;
   readonly measured: Measured;
+  /** Girths taken at heights above the crotch. */
+  readonly heights: readonly GirthAtHeight[];
   /** Rules adopted for figures that are missing. */
   readonly adopted: Adopted;
   readonly fit: Fit;
@@ -62,6 +65,7 @@ export const EMPTY_INPUT: DraftInput = {
   figure: 'unknown',
   build: AVERAGE_BUILD,
   measured: {},
+  heights: [],
   adopted: {},
   fit: SHEETS_OWN_FIT,
   settings: {},
@@ -151,8 +155,8 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
     block,
     altered: { told, marks },
     checks: [
-      ...checkAgainstBody(worked, block),
-      ...checkGirths(worked, block),
+      ...checkAgainstBody(worked, block, unit),
+      ...checkGirths(worked, block, input.heights, unit),
       ...checkAgainstItself(block, worked.fitClass.byShare),
     ],
   });

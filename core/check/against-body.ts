@@ -1,7 +1,9 @@
-import { distance, pathLength } from '../geometry/index.js';
+import { crossLine, distance, nearestPlace, pathLength, point } from '../geometry/index.js';
 import { edgeLengths, type Block, type Panel } from '../draft/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { FitClass, Worked } from '../method/index.js';
+import type { Unit } from '../units/index.js';
+import { riseCharacter } from './rise-character.js';
 import { verdictOf, type About, type Check, type CheckId, type Verdict } from './check.js';
 import { beside, classByExtensions, classesByThigh, sameClass, type ExtensionClass } from './fit-class.js';
 
@@ -88,6 +90,28 @@ function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', v
   return figured({ id, label, value, low: known.mm - band, high: known.mm + band, compares, about });
 }
 
+/** Where a fly ends on the front: the length of the rise from the waist to the hip line, in mm. */
+export function openingLength(front: Panel): number {
+  const { rise } = front.edges;
+  const [hit] = crossLine(rise, point(0, front.levels.hipLevel), point(1, 0)).slice(-1);
+  if (!hit) return 0;
+  const whole = pathLength(rise);
+  return whole - nearestPlace(rise, hit.at).length;
+}
+
+/** A fly that ends at the hip line must let the waist pass over the hip (handbook 3, section 1). */
+function openingCheck(block: Block, waist: number, hip: number): Check {
+  return figured({
+    id: 'opening',
+    label: 'Opening',
+    value: waist + 2 * openingLength(block.front),
+    low: hip,
+    high: Infinity,
+    compares: 'The waist with twice the length of an opening down to the hip line, with the hip that it must pass.',
+    about: { edges: both('waist') },
+  });
+}
+
 /** In where extensions and thigh name the class meant, or one does and the other its neighbour; out where neither does. */
 function classVerdict(by: ExtensionClass, byThigh: readonly FitClass[], chosen: FitClass, pullOn: boolean): Verdict {
   const fits = sameClass(by, chosen.id);
@@ -133,7 +157,7 @@ function classCheck(
 }
 
 /** The checks of a draft against the body it is for (handbook 3, section 1), as far as four measurements go and beyond. */
-export function checkAgainstBody(worked: Worked, block: Block): Check[] {
+export function checkAgainstBody(worked: Worked, block: Block, unit: Unit = 'cm'): Check[] {
   const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
   const estimated = (id: MeasurementId): boolean => worked.body.get(id)?.source === 'estimate';
   const byHand = (setting: string): number | undefined => {
@@ -215,6 +239,8 @@ export function checkAgainstBody(worked: Worked, block: Block): Check[] {
       restsOnEstimate: estimated('heel'),
       about: { edges: both('hem') },
     }),
+    ...(worked.pullOn ? [] : [openingCheck(block, waist, mm('hip'))]),
     classCheck(worked, block, chosen, crotchWidths / thigh - 1, estimated('thigh')),
+    riseCharacter(block, unit),
   ];
 }

@@ -10,6 +10,7 @@ import {
   scale,
   startDirection,
   type Path,
+  type Point,
 } from '../geometry/index.js';
 import { edgeLengths, isSound, LEAST_CROTCH_RADIUS, type Block, type Panel } from '../draft/index.js';
 import { verdictOf, type About, type Check, type CheckId } from './check.js';
@@ -160,6 +161,39 @@ function curveCheck(block: Block): Check {
   return { ...check, verdict: !sound ? 'out' : touching ? 'in' : check.verdict };
 }
 
+/** How far, in mm, the crease lies off the middle of knee and hem, the larger of the two. */
+export function offHalf({ crease, points: p }: Panel): number {
+  const off = (side: Point, inseam: Point): number => (side.x + inseam.x) / 2 - crease;
+  return [off(p.sideKnee, p.inseamKnee), off(p.sideHem, p.inseamHem)].reduce((worst, d) =>
+    Math.abs(d) > Math.abs(worst) ? d : worst,
+  );
+}
+
+/** How far, in mm, the crease lies off the middle of the crotch width, toward the side (+). */
+export const offCrotchMiddle = ({ crease, points: p }: Panel): number =>
+  (p.sideCrotch.x + p.crotchPoint.x) / 2 - crease;
+
+function creaseCheck(block: Block): Check {
+  const panels = [block.front, block.back];
+  const off = panels.map(offCrotchMiddle).reduce((worst, d) => (Math.abs(d) > Math.abs(worst) ? d : worst));
+  const halved = panels.every((panel) => Math.abs(offHalf(panel)) < 0.5);
+  return {
+    id: 'crease',
+    label: 'Crease',
+    against: 'itself',
+    kind: 'length',
+    value: off,
+    low: undefined,
+    high: undefined,
+    verdict: 'in',
+    compares: `How far the crease lies off the middle of the crotch width; it ${
+      halved ? 'halves knee and hem' : 'does not halve knee and hem, so the leg swings'
+    }.`,
+    restsOnEstimate: false,
+    about: { edges: [], level: 'crotchLevel' },
+  };
+}
+
 function outlineCheck(block: Block): Check {
   const sound = isSound(block.front) && isSound(block.back);
   return {
@@ -257,6 +291,7 @@ export function checkAgainstItself(block: Block, knit = false): Check[] {
     }),
     curveCheck(block),
     dartCheck(block),
+    creaseCheck(block),
     outlineCheck(block),
   ];
 }

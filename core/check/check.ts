@@ -33,7 +33,11 @@ export type CheckId =
   | 'curve'
   | 'darts'
   | 'outline'
-  | 'fitClass';
+  | 'fitClass'
+  | 'opening'
+  | 'riseCharacter'
+  | 'crease'
+  | `height.${number}`;
 
 /** A draft held against the body or against itself. Lengths in mm, angles in degrees; an open end is infinite. */
 export interface Check {

@@ -1,6 +1,7 @@
 import { girthLevels, levelSpan, type Block, type Panel } from '../draft/index.js';
-import { measurementLabel, type MeasurementId } from '../measure/index.js';
-import type { FitClass, Worked } from '../method/index.js';
+import { measurementLabel, type GirthAtHeight, type MeasurementId } from '../measure/index.js';
+import { LEVELS, type FitClass, type Worked } from '../method/index.js';
+import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import { verdictOf, type Check } from './check.js';
 
 /** How much over the leg a close and an easier trouser must be, in mm (handbook 3, section 1). */
@@ -37,6 +38,19 @@ function girthCheck({ id, worked, value, at, low, compares }: GirthCheck): Check
 /** Where the high hip of a block lies, in mm below the waist line. */
 const highHipLevel = (block: Block): number => Math.min(HIGH_HIP_DEPTH, HIGH_HIP_SHARE * block.levels.hipLevel);
 
+/** Both panels' widths, darts closed, at a level of the block; a piece that was lengthened is read at its own. */
+const acrossAt =
+  (block: Block) =>
+  (y: number): number =>
+    [block.front, block.back].reduce((sum, panel) => sum + closedWidth(panel, ownLevel(panel, block, y)), 0);
+
+/** The level of a piece that stands for a level of the block: moved where the piece's lines have moved. */
+function ownLevel(panel: Panel, { levels }: Block, y: number): number {
+  const lines = LEVELS.map(([name]) => name).filter((name) => levels[name] <= y + 1e-6);
+  const last = lines[lines.length - 1];
+  return last === undefined ? y : y + panel.levels[last] - levels[last];
+}
+
 /** The width of a panel at a level with its darts closed, in mm: what an open dart takes there is not cloth. */
 function closedWidth(panel: Panel, y: number): number {
   const span = levelSpan(panel, y);
@@ -55,14 +69,19 @@ const legOver = (fit: FitClass): number =>
 /**
  * The garment's girths down the leg, and at the high hip, against the body's (handbook 3, section 1): a leg at least 2 cm
  * over a close one and 6 cm over any other, a knit what its stretch allows; the high hip at least the body's with an ease
- * that slides from the waist's to the hip's. Levels that lie below the hem are left out.
+ * that slides from the waist's to the hip's, and so every girth measured at a height. Levels below the hem are left out.
  */
-export function checkGirths(worked: Worked, block: Block): Check[] {
+export function checkGirths(
+  worked: Worked,
+  block: Block,
+  heights: readonly GirthAtHeight[] = [],
+  unit: Unit = 'cm',
+): Check[] {
   const { fitClass, stretch } = worked;
   const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
   const setting = (name: string): number => Number(worked.ledger.get(name)?.value ?? 0);
   const over = legOver(fitClass) * Math.min(1, mm('hip') / FULL_HIP);
-  const across = (y: number): number => closedWidth(block.front, y) + closedWidth(block.back, y);
+  const across = acrossAt(block);
   const legs = girthLevels(block.levels).flatMap(([id, at]): Check[] => {
     if (id === 'thigh' || at > block.levels.hemLevel - 1) return [];
     return [
@@ -77,8 +96,11 @@ export function checkGirths(worked: Worked, block: Block): Check[] {
     ];
   });
   const at = highHipLevel(block);
-  const share = at / block.levels.hipLevel;
-  const ease = worked.pullOn ? 0 : setting('waistEase') + share * (setting('hipEase') - setting('waistEase'));
+  const easeAt = (y: number): number => {
+    const share = Math.min(1, Math.max(0, y / block.levels.hipLevel));
+    return worked.pullOn ? 0 : setting('waistEase') + share * (setting('hipEase') - setting('waistEase'));
+  };
+  const ease = easeAt(at);
   return [
     ...legs,
     girthCheck({
@@ -89,6 +111,27 @@ export function checkGirths(worked: Worked, block: Block): Check[] {
       low: (girth) => girth + ease,
       compares:
         'The finished girth at the high hip, darts closed, with the high hip and an ease between waist and hip.',
+    }),
+    ...heights.flatMap(({ height, girth }): Check[] => {
+      const y = block.levels.crotchLevel - height;
+      const value = 2 * across(y);
+      if (!Number.isFinite(value) || height <= 0) return [];
+      const low = girth + easeAt(y);
+      return [
+        {
+          id: `height.${Math.round(height)}`,
+          label: `At ${formatLength(height, tapeFor(unit))}`,
+          against: 'body',
+          kind: 'length',
+          value,
+          low,
+          high: Infinity,
+          verdict: verdictOf(value, low, Infinity),
+          compares: `The finished girth ${formatLength(height, tapeFor(unit))} above the crotch line, darts closed, with the body's there and its ease.`,
+          restsOnEstimate: false,
+          about: { edges: [], at: y },
+        },
+      ];
     }),
   ];
 }

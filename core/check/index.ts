@@ -1,5 +1,15 @@
 export { worstFirst, verdictOf, type Check, type CheckId, type Verdict, type About } from './check.js';
 export { classByExtensions } from './fit-class.js';
-export { checkAgainstBody, hipWidthOf } from './against-body.js';
+export { checkAgainstBody, hipWidthOf, openingLength } from './against-body.js';
+export { hollowShare } from './rise-character.js';
 export { checkGirths } from './girths.js';
-export { checkAgainstItself, sideStretches, bendOf, sharpestCorner } from './against-itself.js';
+export {
+  checkAgainstItself,
+  sideStretches,
+  offCrotchMiddle,
+  offHalf,
+  bendOf,
+  sharpestCorner,
+  crotchJoin,
+  waistRun,
+} from './against-itself.js';

@@ -22,11 +22,4 @@ export {
 export { INSEAM_STRETCH } from './true-seams.js';
 export { LEAST_CROTCH_RADIUS } from './crotch-curve.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';
-export {
-  closedWaist,
-  openWaist,
-  standApart,
-  type ClosedWaist,
-  type FlatDart,
-  type OpenWaist,
-} from './waist-over.js';
+export { closedWaist, openWaist, standApart, type ClosedWaist, type FlatDart, type OpenWaist } from './waist-over.js';

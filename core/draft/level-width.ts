@@ -1,4 +1,4 @@
-import { line, meetPaths, point } from '../geometry/index.js';
+import { crossLine, point } from '../geometry/index.js';
 import type { Levels } from '../method/index.js';
 import { outlineOf, type Panel } from './panel.js';
 
@@ -10,8 +10,7 @@ export type LegGirth = 'thigh' | 'midThigh' | 'knee' | 'calf';
  * Nothing where the level misses the piece.
  */
 export function levelSpan(panel: Panel, y: number): readonly [number, number] | undefined {
-  const far = 5000;
-  const hits = meetPaths([line(point(-far, y), point(far, y))], outlineOf(panel)).map((hit) => hit.at.x);
+  const hits = crossLine(outlineOf(panel), point(0, y), point(1, 0)).map((hit) => hit.at.x);
   return hits.length < 2 ? undefined : [Math.min(...hits), Math.max(...hits)];
 }
 

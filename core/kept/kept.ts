@@ -27,6 +27,7 @@ export function inputOf(work: Work, shipped: Sheet): DraftInput {
     figure: person.figure,
     build: person.build,
     measured: valuesOf(set),
+    heights: set.heights,
     adopted: set.adopted,
     fit: { fitClass, stretch },
     settings: draft.settings,
@@ -43,7 +44,14 @@ export function inputOf(work: Work, shipped: Sheet): DraftInput {
  */
 export function inputByMethod(work: Work, sheet: Sheet): DraftInput {
   const common = Object.entries(work.draft.choices).filter(([id]) => COMMON.choices.some((c) => c.id === id));
-  return { ...inputOf(work, sheet), sheet, settings: {}, set: {}, alterations: [], choices: Object.fromEntries(common) };
+  return {
+    ...inputOf(work, sheet),
+    sheet,
+    settings: {},
+    set: {},
+    alterations: [],
+    choices: Object.fromEntries(common),
+  };
 }
 
 /** A new draft for a person from their newest set, by the default method. */

@@ -40,6 +40,7 @@ export const newPerson = (newId: () => string, name: string, unit: Unit, now: Da
   note: '',
   build: { ...NOT_SAID },
   sets: [newSet(newId, unit, now, 'body')],
+  traces: [],
 });
 
 const derived = new WeakMap<MeasurementSet, Measured>();

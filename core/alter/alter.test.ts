@@ -1,0 +1,442 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { inputFor, isMeantFor, plausibleBody, seeded } from '../../bench/random-body.js';
+import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
+import { bendOf, crotchJoin, hipWidthOf, sharpestCorner, waistRun } from '../check/index.js';
+import { edgeLengths, isSound, type Block, type Panel } from '../draft/index.js';
+import { distance, flatten, nearestPlace, pathLength } from '../geometry/index.js';
+import { DEFAULT_SHEET } from '../method/index.js';
+import { SHEETS } from '../shipped/index.js';
+import {
+  alterBlock,
+  lengthChanges,
+  sayAlteration,
+  tellAlterations,
+  type Alteration,
+  type AlterationWork,
+} from './index.js';
+
+const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+
+function drafted(more: Partial<typeof EMPTY_INPUT> = {}): Block {
+  const outcome = computeDraft({ ...EMPTY_INPUT, measured, ...more });
+  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason ?? 'refused');
+  return outcome.value.block;
+}
+
+const block = drafted();
+const listed = (...works: AlterationWork[]): Alteration[] =>
+  works.map((work, i) => ({ id: `a${i}`, on: true, note: '', work }));
+function altered(...works: AlterationWork[]): Block {
+  const { block: after, told } = alterBlock(block, listed(...works));
+  for (const t of told) expect([t.id, t.refusal?.reason]).toEqual([t.id, undefined]);
+  return after;
+}
+
+const hip = { line: 'hipLevel', by: 0 } as const;
+const seatWedge = (by: number, panel: 'front' | 'back' = 'back'): AlterationWork => ({
+  kind: 'wedge',
+  panel,
+  from: { edge: 'rise', level: hip },
+  hinge: { edge: 'side', level: hip },
+  by,
+});
+const across = (line: 'kneeLevel' | 'thighLevel' | 'hipLevel', below: number, by: number): AlterationWork => ({
+  kind: 'across',
+  panel: 'both',
+  level: { line, by: below },
+  by,
+});
+
+/** The greatest distance of one outline from another, in mm. */
+function apart(a: Panel, b: Panel): number {
+  let worst = 0;
+  for (const edge of ['waist', 'side', 'hem', 'inseam', 'rise'] as const) {
+    for (const p of flatten(a.edges[edge], 2)) worst = Math.max(worst, nearestPlace(b.edges[edge], p).distance);
+  }
+  return worst;
+}
+
+/** Sound as a piece of work: closed, uncrossed, smooth seams, square waist, rises that join. */
+function expectFair(b: Block, join = 0.2): void {
+  for (const panel of [b.front, b.back]) {
+    expect(isSound(panel)).toBe(true);
+    for (const edge of ['side', 'inseam', 'rise'] as const)
+      expect(sharpestCorner(panel.edges[edge])).toBeLessThan(0.25);
+    const { sideHip, sideKnee, inseamKnee, crotchPoint, curveStart } = panel.points;
+    expect(nearestPlace(panel.edges.side, sideHip).distance).toBeLessThan(0.01);
+    expect(nearestPlace(panel.edges.side, sideKnee).distance).toBeLessThan(0.01);
+    expect(nearestPlace(panel.edges.inseam, inseamKnee).distance).toBeLessThan(0.01);
+    expect(nearestPlace(panel.edges.rise, crotchPoint).distance).toBeLessThan(0.01);
+    expect(nearestPlace(panel.edges.rise, curveStart).distance).toBeLessThan(0.01);
+    expect(distance(panel.edges.side[panel.joints.sideHip]?.p0 ?? crotchPoint, sideHip)).toBeLessThan(1e-6);
+  }
+  expect(waistRun(b)).toBeLessThan(2);
+  expect(Math.abs(crotchJoin(b))).toBeLessThan(join);
+}
+
+describe('a wedge in the seat', () => {
+  it('makes the rise longer by what it is opened, keeps the side and the hip, and leaves the front alone', () => {
+    const after = altered(seatWedge(12));
+    const [was, is] = [edgeLengths(block.back), edgeLengths(after.back)];
+    expect(is.rise - was.rise).toBeCloseTo(12, 2);
+    expect(Math.abs(is.side - was.side)).toBeLessThan(0.4);
+    expect(is.inseam).toBeCloseTo(was.inseam, 6);
+    expect(is.hem).toBe(was.hem);
+    expect(is.waist).toBeCloseTo(was.waist, 3);
+    expect(hipWidthOf(after.back)).toBeCloseTo(hipWidthOf(block.back), 1);
+    expect(after.back.seatAngle).toBeGreaterThan(block.back.seatAngle + 0.03);
+    expect(after.front).toBe(block.front);
+    expectFair(after);
+  });
+
+  it('swings the waist as a rigid piece: the angle is the opening over the cut', () => {
+    const by = 12;
+    const { sideWaist, centreWaist } = altered(seatWedge(by)).back.points;
+    expect(distance(sideWaist, centreWaist)).toBeCloseTo(
+      distance(block.back.points.sideWaist, block.back.points.centreWaist),
+      3,
+    );
+    const was = Math.atan2(
+      block.back.points.centreWaist.y - block.back.points.sideWaist.y,
+      block.back.points.centreWaist.x - block.back.points.sideWaist.x,
+    );
+    const is = Math.atan2(centreWaist.y - sideWaist.y, centreWaist.x - sideWaist.x);
+    // By hand: at the hip line the cut is about as long as the back is wide there.
+    expect(was - is).toBeCloseTo(by / 265, 2);
+  });
+
+  it('opened and closed by as much gives the outline back to a hundredth of a millimetre, on any body and method', () => {
+    const random = seeded(5);
+    let seen = 0;
+    for (const sheet of SHEETS) {
+      for (let i = 0; i < 12; i++) {
+        const body = plausibleBody(random);
+        if (!isMeantFor(sheet, body)) continue;
+        const outcome = computeDraft({ ...EMPTY_INPUT, ...inputFor(sheet, body) });
+        if (!outcome.ok) continue;
+        const from = outcome.value.block;
+        const by = 2 + random() * 30;
+        const panel = i % 2 === 0 ? 'back' : 'front';
+        const level = { line: 'crotchLevel', by: -60 - random() * 80 } as const;
+        const work = (mm: number): AlterationWork => ({
+          kind: 'wedge',
+          panel,
+          from: { edge: 'rise', level },
+          hinge: { edge: 'side', level },
+          by: mm,
+        });
+        const { block: back, told } = alterBlock(from, listed(work(by), work(-by)));
+        if (told.some((t) => !t.done)) continue;
+        expect([sheet.id, i, apart(back[panel], from[panel]) < 0.01]).toEqual([sheet.id, i, true]);
+        expect(Math.abs(edgeLengths(back[panel]).rise - edgeLengths(from[panel]).rise)).toBeLessThan(0.01);
+        seen++;
+      }
+    }
+    expect(seen).toBeGreaterThan(60);
+  });
+
+  it('closed makes the rise shorter', () => {
+    const after = altered(seatWedge(-10));
+    expect(edgeLengths(after.back).rise - edgeLengths(block.back).rise).toBeLessThan(-8);
+    expectFair(after);
+  });
+
+  it('is refused where it would run through a dart, and the draft stays as it was', () => {
+    const high = { line: 'waistLine', by: 40 } as const;
+    const work: AlterationWork = {
+      kind: 'wedge',
+      panel: 'back',
+      from: { edge: 'rise', level: high },
+      hinge: { edge: 'side', level: high },
+      by: 10,
+    };
+    const { block: after, told } = alterBlock(block, listed(work));
+    expect(told[0]).toMatchObject({ done: false, refusal: { field: 'alteration.a0' } });
+    expect(told[0]?.refusal?.reason).toContain('dart');
+    expect(after).toBe(block);
+  });
+});
+
+describe('lengthening across', () => {
+  it('changes side and inseam by exactly as much, on any body, and moves the levels below', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1e6 }), fc.double({ min: -25, max: 40, noNaN: true }), (seed, by) => {
+        const from = drafted({ measured: plausibleBody(seeded(seed)) });
+        const { block: after } = alterBlock(from, listed(across('kneeLevel', 30, by)));
+        for (const name of ['front', 'back'] as const) {
+          const [was, is] = [edgeLengths(from[name]), edgeLengths(after[name])];
+          // A fold's jog is no cloth: shortened, a slanting seam loses a hair less than the fold.
+          const hair = by < 0 ? 0.25 : 0.02;
+          expect(Math.abs(is.side - was.side - by)).toBeLessThan(hair);
+          expect(Math.abs(is.inseam - was.inseam - by)).toBeLessThan(hair);
+          expect(is.rise).toBeCloseTo(was.rise, 9);
+          expect(is.waist).toBeCloseTo(was.waist, 9);
+        }
+        expect(after.levels.hemLevel).toBeCloseTo(from.levels.hemLevel + by, 9);
+        expect(after.levels.kneeLevel).toBeCloseTo(from.levels.kneeLevel, 9);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('at the rise line gives both rises and the side', () => {
+    const after = altered(across('hipLevel', 30, 10));
+    for (const name of ['front', 'back'] as const) {
+      const [was, is] = [edgeLengths(block[name]), edgeLengths(after[name])];
+      expect(is.side - was.side).toBeCloseTo(10, 1);
+      expect(is.rise - was.rise).toBeCloseTo(10, 1);
+      expect(hipWidthOf(after[name])).toBeCloseTo(hipWidthOf(block[name]), 1);
+    }
+    expect(after.levels.hipLevel).toBe(block.levels.hipLevel);
+    expect(after.levels.crotchLevel).toBeCloseTo(block.levels.crotchLevel + 10, 9);
+    expectFair(after, 0.5);
+  });
+});
+
+describe('every kind of alteration', () => {
+  const works: readonly (readonly [AlterationWork, string])[] = [
+    [{ kind: 'waist', panel: 'both', centre: -10, side: -10 }, 'Front and back: lower the waist 10 mm all along'],
+    [{ kind: 'waist', panel: 'back', centre: 12, side: 0 }, 'Back: raise the waist 12 mm at the centre'],
+    [
+      { kind: 'scoop', panel: 'back', at: 0.4, by: 6, keepLength: true },
+      'Back: scoop the crotch curve 6 mm, rise kept',
+    ],
+    [{ kind: 'scoop', panel: 'front', at: 0.5, by: -4, keepLength: false }, 'Front: fill the crotch curve 4 mm'],
+    [
+      { kind: 'crotchPoint', panel: 'back', out: 12, down: 0, recentre: true },
+      'Back: crotch point 12 mm out, crease recentred',
+    ],
+    [
+      { kind: 'crotchPoint', panel: 'front', out: -6, down: 5, recentre: false },
+      'Front: crotch point 6 mm in and 5 mm down',
+    ],
+    [
+      { kind: 'tilt', panel: 'back', above: 0, by: 12, giveBack: true },
+      'Back: seat line 12 mm in at the waist, given back at the side',
+    ],
+    [
+      { kind: 'seam', panel: 'both', seam: 'side', by: 6, from: hip, to: { line: 'crotchLevel', by: 0 }, runOut: 150 },
+      'Front and back: side 6 mm out from the hip line to the crotch line',
+    ],
+    [
+      {
+        kind: 'seam',
+        panel: 'back',
+        seam: 'inseam',
+        by: -5,
+        from: { line: 'kneeLevel', by: -100 },
+        to: { line: 'kneeLevel', by: 0 },
+        runOut: 100,
+      },
+      'Back: inseam 5 mm in from 10.0 cm above the knee line to the knee line',
+    ],
+    [
+      {
+        kind: 'seam',
+        panel: 'back',
+        seam: 'centre',
+        by: -5,
+        from: { line: 'waistLine', by: 0 },
+        to: { line: 'waistLine', by: 0 },
+        runOut: 120,
+      },
+      'Back: centre seam 5 mm in at the waist line',
+    ],
+    [
+      { kind: 'dart', panel: 'back', dart: 0, act: 'intake', by: 6, keepWaist: true },
+      'Back: dart 6 mm deeper, waist kept',
+    ],
+    [
+      { kind: 'dart', panel: 'back', dart: 0, act: 'length', by: -12, keepWaist: true },
+      'Back: dart 12 mm shorter, waist kept',
+    ],
+    [
+      { kind: 'dart', panel: 'back', dart: 0, act: 'move', by: 10, keepWaist: true },
+      'Back: dart 10 mm toward the side, waist kept',
+    ],
+    [
+      { kind: 'dart', panel: 'back', dart: 0, act: 'turn', by: -8, keepWaist: true },
+      'Back: point of the dart 8 mm toward the centre, waist kept',
+    ],
+    [
+      { kind: 'dart', panel: 'back', dart: 0, act: 'split', by: 40, keepWaist: true },
+      'Back: dart split in two, waist kept',
+    ],
+    [
+      { kind: 'dart', panel: 'back', dart: 0, act: 'intoSide', by: 0, keepWaist: true },
+      'Back: dart taken over by the side seam, waist kept',
+    ],
+    [
+      { kind: 'dart', panel: 'back', dart: 0, act: 'intoCentre', by: 0, keepWaist: true },
+      'Back: dart taken over by the centre seam, waist kept',
+    ],
+    [{ kind: 'crease', panel: 'both', by: 6 }, 'Front and back: crease 6 mm toward the inseam'],
+    [
+      {
+        kind: 'pinch',
+        panel: 'back',
+        from: { edge: 'inseam', level: { line: 'crotchLevel', by: 90 } },
+        to: { edge: 'side', level: { line: 'crotchLevel', by: 70 } },
+        byFrom: 8,
+        byTo: 3,
+      },
+      'Back: fold out 8 mm at the inseam at 9.0 cm below the crotch line, 3 mm at the side at 7.0 cm below the crotch line',
+    ],
+  ];
+
+  it.each(works.map(([work, said]) => [said, work] as const))('%s: draws fair and is said so', (said, work) => {
+    const after = altered(work);
+    expect(lengthChanges(block, after).length + Number(work.kind === 'dart')).toBeGreaterThan(0);
+    expectFair(after, 0.6);
+    expect(sayAlteration(work, 'cm')).toBe(said);
+  });
+
+  it('keeps the waist where it says so, and the intake comes out', () => {
+    for (const act of ['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre'] as const) {
+      const after = altered({ kind: 'dart', panel: 'back', dart: 0, act, by: 6, keepWaist: true });
+      expect([act, edgeLengths(after.back).waist - edgeLengths(block.back).waist]).toEqual([
+        act,
+        expect.closeTo(0, 1) as number,
+      ]);
+    }
+    const deeper = altered({ kind: 'dart', panel: 'back', dart: 0, act: 'intake', by: 6, keepWaist: false });
+    const [was] = block.back.darts;
+    expect((deeper.back.darts[0]?.intake ?? 0) - (was?.intake ?? 0)).toBeCloseTo(6, 1);
+    expect(edgeLengths(deeper.back).waist - edgeLengths(block.back).waist).toBeCloseTo(-6, 0);
+    const split = altered({ kind: 'dart', panel: 'back', dart: 0, act: 'split', by: 40, keepWaist: true });
+    expect(split.back.darts.map((d) => Math.round(d.intake))).toEqual([13, 13]);
+  });
+
+  it('lowers the waist along the seams by as much', () => {
+    const after = altered({ kind: 'waist', panel: 'both', centre: -10, side: -10 });
+    for (const name of ['front', 'back'] as const) {
+      expect(edgeLengths(after[name]).rise - edgeLengths(block[name]).rise).toBeCloseTo(-10, 6);
+      expect(edgeLengths(after[name]).side - edgeLengths(block[name]).side).toBeCloseTo(-10, 6);
+    }
+  });
+
+  it('scoops by what was asked at the place, smooth and of one bend, and keeps the length where told', () => {
+    for (const keepLength of [true, false]) {
+      const after = altered({ kind: 'scoop', panel: 'back', at: 0.4, by: 6, keepLength });
+      const curve = (b: Block): Panel['edges']['rise'] => b.back.edges.rise.slice(0, b.back.joints.curveStart);
+      const deepest = Math.max(...flatten(curve(after), 0.5).map((p) => nearestPlace(curve(block), p).distance));
+      expect(deepest).toBeGreaterThan(5.8);
+      expect(deepest).toBeLessThan(7);
+      expect(bendOf(curve(after)).changesSign).toBe(false);
+      const longer = edgeLengths(after.back).rise - edgeLengths(block.back).rise;
+      if (keepLength) expect(longer).toBeCloseTo(0, 6);
+      else expect(longer).toBeGreaterThan(0.3);
+    }
+  });
+
+  it('tilts the seat line and gives hip and waist back at the side', () => {
+    const after = altered({ kind: 'tilt', panel: 'back', above: 20, by: 10, giveBack: true });
+    expect(hipWidthOf(after.back)).toBeCloseTo(hipWidthOf(block.back), 1);
+    expect(edgeLengths(after.back).waist).toBeCloseTo(edgeLengths(block.back).waist, 1);
+    expect(after.back.points.centreWaist.x).toBeLessThan(block.back.points.centreWaist.x - 9);
+  });
+
+  it('takes a rise from elsewhere: its own gives the piece back, another’s is laid at the crotch point', () => {
+    const own = (b: Block): { x: number; y: number }[] => {
+      const { crotchPoint } = b.back.points;
+      return flatten(b.back.edges.rise, 0.1).map((p) => ({ x: p.x - crotchPoint.x, y: p.y - crotchPoint.y }));
+    };
+    const same = altered({ kind: 'rise', panel: 'back', points: own(block), blend: 0.5, keepLength: false });
+    expect(apart(same.back, block.back)).toBeLessThan(0.2);
+    const deeper = altered({ kind: 'scoop', panel: 'back', at: 0.4, by: 6, keepLength: false });
+    const lent = altered({ kind: 'rise', panel: 'back', points: own(deeper), blend: 0.4, keepLength: true });
+    expect(edgeLengths(lent.back).rise).toBeCloseTo(edgeLengths(block.back).rise, 1);
+    expect(nearestPlace(lent.back.edges.rise, deeper.back.points.hollow).distance).toBeLessThan(1);
+    expectFair(lent, 0.5);
+  });
+});
+
+describe('a list of alterations', () => {
+  it('does them one after the other and tells what each one changed', () => {
+    const list = listed(seatWedge(10), { kind: 'waist', panel: 'back', centre: -4, side: 0 }, seatWedge(5));
+    const told = tellAlterations(block, list);
+    const rise = (id: string): number => told.get(id)?.find((c) => c.of === 'rise')?.by ?? NaN;
+    expect(rise('a0')).toBeCloseTo(10, 1);
+    expect(rise('a1')).toBeCloseTo(-4, 1);
+    expect(rise('a2')).toBeCloseTo(5, 1);
+  });
+
+  it('leaves no trace of one that is switched off', () => {
+    const [first, second] = listed(seatWedge(10), { kind: 'crease', panel: 'both', by: 5 });
+    if (!first || !second) throw new Error('two');
+    const without = alterBlock(block, [second]).block;
+    const off = alterBlock(block, [{ ...first, on: false }, second]).block;
+    expect(off.back.edges).toEqual(without.back.edges);
+    expect(alterBlock(block, [{ ...first, on: false }])).toEqual({ block, told: [], marks: { front: [], back: [] } });
+  });
+
+  it('of nothing at all gives the very same block', () => {
+    expect(alterBlock(block, []).block).toBe(block);
+    const still = alterBlock(block, listed(seatWedge(0))).block;
+    expect(still.back).toBe(block.back);
+  });
+
+  it('of anything on any body is drawn sound or left out in a sentence', () => {
+    const random = seeded(11);
+    const amount = (most: number): number => (random() - 0.5) * 2 * most;
+    const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)] as T;
+    const tally = { done: 0, refused: 0 };
+    for (let i = 0; i < 400; i++) {
+      const from = drafted({ measured: plausibleBody(random), sheet: DEFAULT_SHEET });
+      const panel = pick(['front', 'back', 'both'] as const);
+      const level = { line: pick(['hipLevel', 'crotchLevel', 'kneeLevel'] as const), by: amount(60) };
+      const any: AlterationWork[] = [
+        {
+          kind: 'wedge',
+          panel,
+          from: { edge: 'rise', share: random() },
+          hinge: { edge: 'side', share: random() * 0.3 },
+          by: amount(40),
+        },
+        {
+          kind: 'wedge',
+          panel,
+          from: { edge: 'inseam', share: random() },
+          hinge: { edge: 'side', share: random() },
+          by: amount(40),
+        },
+        { kind: 'across', panel, level, by: amount(60) },
+        { kind: 'waist', panel, centre: amount(50), side: amount(50) },
+        { kind: 'scoop', panel, at: random(), by: amount(25), keepLength: random() < 0.5 },
+        { kind: 'crotchPoint', panel, out: amount(50), down: amount(30), recentre: random() < 0.5 },
+        { kind: 'tilt', panel, above: random() * 150, by: amount(50), giveBack: random() < 0.5 },
+        {
+          kind: 'seam',
+          panel,
+          seam: pick(['side', 'inseam', 'centre'] as const),
+          by: amount(30),
+          from: level,
+          to: level,
+          runOut: 20 + random() * 200,
+        },
+        {
+          kind: 'dart',
+          panel,
+          dart: 0,
+          act: pick(['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre'] as const),
+          by: amount(40),
+          keepWaist: random() < 0.5,
+        },
+        { kind: 'crease', panel, by: amount(25) },
+      ];
+      const list = listed(pick(any), pick(any), pick(any));
+      const { block: after, told } = alterBlock(from, list);
+      for (const { done, refusal } of told) {
+        tally[done ? 'done' : 'refused']++;
+        expect(done).toBe(refusal === undefined);
+        if (refusal) expect(refusal.reason.length * refusal.wayOut.length).toBeGreaterThan(100);
+      }
+      for (const p of [after.front, after.back]) {
+        expect(isSound(p)).toBe(true);
+        expect(Number.isFinite(pathLength(p.edges.side) + p.crotchWidth + p.hollow + p.seatAngle)).toBe(true);
+      }
+    }
+    expect(tally.done).toBeGreaterThan(3 * tally.refused);
+  });
+});
