@@ -1,4 +1,5 @@
 import { performance } from 'node:perf_hooks';
+import type { Alteration } from '../core/alter/index.js';
 import { compareMany, computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
 import { findDoubts } from '../core/measure/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
@@ -6,6 +7,7 @@ import { pieceSheet, PAPERS } from '../formats/index.js';
 import { tiledPdf } from '../formats/pdf.js';
 import { loadFonts } from '../cli/fonts.js';
 import { SHEETS } from '../core/shipped/index.js';
+import { TEN_ALTERATIONS } from './ten-alterations.js';
 import { anyBody, inputFor, isMeantFor, plausibleBody, seeded, waysOf, wideBody } from './random-body.js';
 
 const quantile = (sorted: readonly number[], q: number): number => sorted[Math.floor(q * (sorted.length - 1))] ?? NaN;
@@ -19,15 +21,16 @@ function report(name: string, times: number[], limit: number): void {
   );
 }
 
-function recompute(): void {
+/** One whole recompute, with the alterations given. */
+function recompute(name: string, alterations: readonly Alteration[]): void {
   const times: number[] = [];
   for (let i = 0; i < 3000; i++) {
     const measured = { waist: 780 + (i % 50), hip: 1000 + (i % 37), crotchDepth: 272, inseam: 780 };
     const start = performance.now();
-    computeDraft({ ...EMPTY_INPUT, measured });
+    computeDraft({ ...EMPTY_INPUT, measured, alterations });
     times.push(performance.now() - start);
   }
-  report('one whole recompute', times.slice(200), 2);
+  report(name, times.slice(200), 2);
 }
 
 function bodies(): void {
@@ -135,7 +138,8 @@ async function pdf(): Promise<void> {
   report('PDF of a draft on A4', times, 1000);
 }
 
-recompute();
+recompute('one whole recompute', []);
+recompute('one whole recompute with ten alterations', TEN_ALTERATIONS);
 methods();
 bodies();
 everyMethod();

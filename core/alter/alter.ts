@@ -113,14 +113,21 @@ function cutAcross(paper: Paper, { level, by }: Across, id: string): Paper | Fau
 /** The hip width of a paper, in mm. */
 const hipOf = (paper: Paper): number => distance(startOfRun(paper, 'hipToCrotch'), paper.centreHip);
 
+/** The paper with its waist as it would be drawn now. */
+function withWaist(paper: Paper): Paper {
+  const waist = paper.newWaist ? waistOver(paper) : undefined;
+  return waist ? { ...paper, runs: { ...paper.runs, waist: waist.edge } } : paper;
+}
+
 function cutBetween(
-  paper: Paper,
+  lying: Paper,
   from: SeamPlace,
   to: SeamPlace,
   byFrom: number,
   byTo: number,
   id: string,
 ): Paper | Fault {
+  const paper = from.edge === 'waist' || to.edge === 'waist' ? withWaist(lying) : lying;
   const [p, q] = [placeOf(paper, from), placeOf(paper, to)];
   if (!p || !q) return 'no place';
   const cut = openCut(paper, { from: p, to: q, byFrom, byTo }, id);
@@ -165,9 +172,7 @@ function done(papers: Papers, alteration: Alteration): Papers | Fault {
   for (const panel of panelsOf(alteration.work.panel)) {
     const paper = worked(next[panel], alteration.work, alteration.id);
     if (typeof paper === 'string') return paper;
-    const waist = paper.newWaist && paper !== next[panel] ? waistOver(paper) : undefined;
-    if (paper.newWaist && paper !== next[panel] && !waist) return 'dart';
-    next = { ...next, [panel]: waist ? { ...paper, runs: { ...paper.runs, waist: waist.edge } } : paper };
+    next = { ...next, [panel]: paper };
   }
   return next;
 }

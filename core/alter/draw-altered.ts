@@ -7,7 +7,6 @@ import {
   flatten,
   hollowOf,
   line,
-  nearestPlace,
   point,
   startOf,
   endOf,
@@ -30,13 +29,15 @@ const FAIRED = ['side', 'inseam', 'rise'] as const;
 const WORTH = 0.02;
 const DOWN: Point = { x: 0, y: 1 };
 
-/** The point of the rise square off the side's hip, where the rise is still near the centre line; otherwise as it was. */
-function centreHipOn(paper: Paper, sideHip: Point): Point {
-  const rise = edgeOf(paper, 'rise');
+/** The point of the rise square off the side's hip, nearest to where the centre line was and no further from it than told. */
+function centreHipOn(paper: Paper, sideHip: Point, within: number): Point | undefined {
   const d = unit(subtract(paper.centreHip, sideHip));
-  const hits = crossLine(rise, sideHip, d).filter((hit) => hit.along > 0);
-  const hit = hits.sort((a, b) => distance(a.at, paper.centreHip) - distance(b.at, paper.centreHip))[0];
-  return hit && distance(hit.at, paper.centreHip) < 15 ? hit.at : paper.centreHip;
+  let near: Point | undefined;
+  for (const { at, along: far } of crossLine(edgeOf(paper, 'rise'), sideHip, d)) {
+    const off = distance(at, paper.centreHip);
+    if (far > 0 && off < within && (!near || off < distance(near, paper.centreHip))) near = at;
+  }
+  return near;
 }
 
 /** Redraws the seams that were broken, and gives back at the side what the hip lost by it. */
@@ -48,11 +49,11 @@ function redrawn(paper: Paper): Paper {
     if (faired.path !== path) next = withEdge(next, edge, faired.path, faired.joints);
   }
   if (next === paper && Math.abs(paper.owed) < WORTH) return paper;
-  const onRise = nearestPlace(edgeOf(paper, 'rise'), paper.centreHip).distance < 0.5;
+  const onRise = centreHipOn(paper, startOfRun(paper, 'hipToCrotch'), 0.5) !== undefined;
   const wanted = distance(startOfRun(paper, 'hipToCrotch'), paper.centreHip) + paper.owed;
-  for (let round = 0; round < 3; round++) {
+  for (let round = 0; round < 2; round++) {
     const sideHip = startOfRun(next, 'hipToCrotch');
-    const centreHip = onRise ? centreHipOn(next, sideHip) : next.centreHip;
+    const centreHip = (onRise ? centreHipOn(next, sideHip, 15) : undefined) ?? next.centreHip;
     const lost = wanted - distance(sideHip, centreHip);
     next = { ...next, centreHip };
     if (Math.abs(lost) < WORTH) break;

@@ -46,6 +46,11 @@ export const EDGE_OF: Record<RunName, EdgeName> = {
   centre: 'rise',
 };
 
+/** The stretches of each edge, in the order of the outline. */
+const RUNS_OF = Object.fromEntries(
+  EDGE_NAMES.map((edge) => [edge, RUNS.filter((run) => EDGE_OF[run] === edge)]),
+) as unknown as Record<EdgeName, readonly RunName[]>;
+
 /** A dart as it lies on the paper. */
 export type PaperDart = Pick<Dart, 'apex' | 'centreLeg' | 'sideLeg'>;
 
@@ -114,8 +119,10 @@ export function paperOf(panel: Panel): Paper {
 }
 
 /** An edge of the paper, in the direction of the outline. */
-export const edgeOf = ({ runs }: Pick<Paper, 'runs'>, edge: EdgeName): Path =>
-  RUNS.filter((run) => EDGE_OF[run] === edge).flatMap((run) => runs[run]);
+export function edgeOf({ runs }: Pick<Paper, 'runs'>, edge: EdgeName): Path {
+  const [first, ...rest] = RUNS_OF[edge];
+  return first ? runs[first].concat(...rest.map((run) => runs[run])) : [];
+}
 
 /** The whole outline. */
 export const ringOf = (paper: Paper): Path => EDGE_NAMES.flatMap((edge) => edgeOf(paper, edge));
@@ -191,7 +198,7 @@ export function lengthAtLevel(path: Path, y: number): number | undefined {
 
 /** The paper with an edge drawn anew; `joints` are the counts of curves before each of its inner named points. */
 export function withEdge(paper: Paper, edge: EdgeName, path: Path, joints: readonly number[]): Paper {
-  const names = RUNS.filter((run) => EDGE_OF[run] === edge);
+  const names = RUNS_OF[edge];
   const bounds = [0, ...joints, path.length];
   const drawn = Object.fromEntries(names.map((run, i) => [run, path.slice(bounds[i], bounds[i + 1])]));
   return { ...paper, runs: { ...paper.runs, ...drawn } };
@@ -200,7 +207,5 @@ export function withEdge(paper: Paper, edge: EdgeName, path: Path, joints: reado
 /** The counts of curves before each inner named point of an edge. */
 export function jointsOf(paper: Paper, edge: EdgeName): number[] {
   let count = 0;
-  return RUNS.filter((run) => EDGE_OF[run] === edge)
-    .slice(0, -1)
-    .map((run) => (count += paper.runs[run].length));
+  return RUNS_OF[edge].slice(0, -1).map((run) => (count += paper.runs[run].length));
 }

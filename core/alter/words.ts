@@ -22,7 +22,7 @@ const EDGE_WORDS = { waist: 'waist', side: 'side', hem: 'hem', inseam: 'inseam',
 
 /** Steps as on the tape, but never nothing for an amount that is something. */
 function lengthSaid(mm: number, unit: Unit): string {
-  return unit === 'cm' && Math.abs(mm) < 20
+  return unit === 'cm' && Math.abs(mm) < 50
     ? `${Number(Math.abs(mm).toFixed(mm % 1 === 0 ? 0 : 1))} mm`
     : formatLength(Math.abs(mm), tapeFor(unit));
 }

@@ -1,4 +1,4 @@
-import { crossLine, distance, nearestPlace, pathLength, point } from '../geometry/index.js';
+import { crossLine, cubicLength, distance, pathLength, point } from '../geometry/index.js';
 import { edgeLengths, type Block, type Panel } from '../draft/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { FitClass, Worked } from '../method/index.js';
@@ -95,8 +95,9 @@ export function openingLength(front: Panel): number {
   const { rise } = front.edges;
   const [hit] = crossLine(rise, point(0, front.levels.hipLevel), point(1, 0)).slice(-1);
   if (!hit) return 0;
-  const whole = pathLength(rise);
-  return whole - nearestPlace(rise, hit.at).length;
+  const above = rise.slice(hit.index + 1);
+  const cut = rise[hit.index];
+  return pathLength(above) + (cut ? cubicLength(cut, hit.t, 1) : 0);
 }
 
 /** A fly that ends at the hip line must let the waist pass over the hip (handbook 3, section 1). */

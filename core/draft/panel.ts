@@ -105,8 +105,16 @@ export interface Panel {
 }
 
 /** The closed net outline, waist first (dart mouths peaked), as one path. */
-export const outlineOf = (panel: Panel): Path => EDGE_NAMES.flatMap((name) => panel.edges[name]);
+export function outlineOf({ edges }: Pick<Panel, 'edges'>): Path {
+  let outline = outlines.get(edges);
+  if (!outline) {
+    outline = EDGE_NAMES.flatMap((name) => edges[name]);
+    outlines.set(edges, outline);
+  }
+  return outline;
+}
 
+const outlines = new WeakMap<Panel['edges'], Path>();
 const soundness = new WeakMap<Panel['edges'], boolean>();
 
 /** True where a panel's outline is finite, closed and does not cross itself. Looked at once for each set of edges. */

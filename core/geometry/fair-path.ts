@@ -1,6 +1,6 @@
 import { cubic, directionAt, pointAt, type Cubic } from './cubic.js';
 import { directionAtPlace, pathLength, placeAtLength, splitPath, type Path } from './path.js';
-import { along, angleBetween, distance, dot, point, subtract, type Point } from './point.js';
+import { along, cross, distance, dot, point, subtract, type Point } from './point.js';
 
 /** A seam breaks where its direction changes by more than this, in radians (a fifth of a degree). */
 const BREAK = 0.0035;
@@ -74,11 +74,15 @@ function ofLength(c: Cubic, length: number): Cubic {
 export function breaksOf(path: Path): number[] {
   const found: number[] = [];
   let run = 0;
+  let counted = 0;
   for (const [i, c] of path.entries()) {
     const next = path[i + 1];
     if (!next) break;
-    run += pathLength([c]);
-    if (angleBetween(directionAt(c, 1), directionAt(next, 0)) > BREAK) found.push(run);
+    const [before, after] = [directionAt(c, 1), directionAt(next, 0)];
+    if (dot(before, after) > 0 && Math.abs(cross(before, after)) < BREAK) continue;
+    run += pathLength(path.slice(counted, i + 1));
+    counted = i + 1;
+    found.push(run);
   }
   return found;
 }

@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
+import type { CheckId } from '../check/index.js';
+import { edgeLengths } from '../draft/index.js';
+import { offersFor, sayEffect, type Offer } from './index.js';
+
+const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+
+function draft(input: DraftInput): Draft {
+  const outcome = computeDraft(input);
+  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason ?? 'refused');
+  return outcome.value;
+}
+
+const plain: DraftInput = { ...EMPTY_INPUT, measured };
+const rise = edgeLengths(draft(plain).block.back).rise;
+
+function offers(id: CheckId, more: Partial<DraftInput>): Offer[] {
+  const input = { ...plain, ...more };
+  return offersFor(input, draft(input), id, 'cm');
+}
+const byId = (list: readonly Offer[], id: string): Offer => {
+  const found = list.find((o) => o.id === id);
+  if (!found) throw new Error(`no offer ${id} among ${list.map((o) => o.id).join(', ')}`);
+  return found;
+};
+
+describe('corrections offered for a seat that is 20 mm short', () => {
+  const short = { measured: { ...measured, backRise: rise + 20 } };
+  const list = offers('backRise', short);
+
+  it('open a wedge by what is missing, and say what that does to every other check', () => {
+    const wedge = byId(list, 'backRise.wedge');
+    expect(wedge.said).toBe('Back: open 20 mm at the rise at the hip line, hinge at the side');
+    expect(wedge.brings).toBe('in');
+    expect(wedge.caution).toContain('bias');
+    expect(wedge.effects[0]).toMatchObject({ id: 'backRise', verdictWas: 'out', verdictIs: 'in' });
+    expect(wedge.effects.some((e) => e.id === 'sideWalk')).toBe(false);
+    expect(wedge.effects.map((e) => sayEffect(e, 'cm'))[0]).toBe('back rise in');
+  });
+
+  it('offer three quarters of it as well, and other ways', () => {
+    expect(byId(list, 'backRise.wedge-part').said).toContain('15 mm');
+    expect(byId(list, 'backRise.wedge-part').brings).not.toBe('out');
+    expect(byId(list, 'backRise.waist').said).toBe('Back: raise the waist 20 mm at the centre');
+    expect(list.map((o) => o.id)).toEqual(
+      expect.arrayContaining(['backRise.wedge-low', 'backRise.extension']) as unknown,
+    );
+  });
+
+  it('do what they say when they are taken', () => {
+    for (const offer of list) {
+      const works = offer.works.map((work, i) => ({ id: `t${i}`, on: true, note: '', work }));
+      const taken = draft({ ...plain, ...short, alterations: works });
+      for (const effect of offer.effects) {
+        expect([offer.id, taken.checks.find((c) => c.id === effect.id)?.value]).toEqual([offer.id, effect.is]);
+      }
+    }
+  });
+});
+
+describe('corrections for the other checks', () => {
+  const cases: readonly (readonly [CheckId, Partial<DraftInput>])[] = [
+    ['frontRise', { measured: { ...measured, frontRise: edgeLengths(draft(plain).block.front).rise - 12 } }],
+    ['wholeRise', { measured: { ...measured, crotchLength: 720 } }],
+    ['waist', { set: { 'front.waistWidth': 215 } }],
+    ['hip', { settings: { hipEase: 100 }, set: { 'front.hipWidth': 245, 'back.hipWidth': 245 } }],
+    ['thigh', { measured: { ...measured, thigh: 640 } }],
+    ['knee', { measured: { ...measured, knee: 480 } }],
+    ['hem', { settings: { hemGirth: 300 }, figure: 'man' }],
+    ['highHip', { measured: { ...measured, highHip: 985 } }],
+    ['inseamWalk', { set: { 'back.crotchDrop': 0 } }],
+    ['sideWalk', { set: { 'back.sideLift': 25 } }],
+    ['darts', { set: { 'back.dartIntake': 45 } }],
+    ['crease', { set: { 'front.creaseShift': 6, 'back.creaseShift': 6 } }],
+  ];
+  it.each(cases)('%s is brought in', (id, more) => {
+    const was = draft({ ...plain, ...more }).checks.find((c) => c.id === id);
+    const list = offers(id, more);
+    expect(list.length).toBeGreaterThan(0);
+    expect([id, was?.verdict === 'in' && id !== 'crease', list.some((o) => o.brings === 'in')]).toEqual([
+      id,
+      false,
+      true,
+    ]);
+  });
+
+  it('are not offered where nothing on the piece would help', () => {
+    expect(offers('outline', {})).toEqual([]);
+    expect(offers('riseCharacter', {})).toEqual([]);
+  });
+
+  it('warn of a front curve cut away', () => {
+    const list = offers('frontRise', {
+      measured: { ...measured, frontRise: edgeLengths(draft(plain).block.front).rise + 12 },
+    });
+    const scoop = list.find((o) => o.id === 'frontRise.scoop');
+    expect(scoop === undefined || scoop.caution?.includes('toile')).toBe(true);
+  });
+});
