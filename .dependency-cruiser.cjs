@@ -10,6 +10,7 @@ const stages = [
   'alter',
   'check',
   'chain',
+  'walk',
   'correct',
   'steps',
   'advise',

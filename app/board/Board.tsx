@@ -13,7 +13,6 @@ import { arrange, boardBox, toBoard, type Arranged } from './arrange.js';
 import { sewnTo, UNLIT, useBoard, type TakenPoint } from './board-store.js';
 import { BoardTools } from './BoardTools.js';
 import { FrameLines } from './FrameLines.js';
-import { HandleLayer } from './HandleLayer.js';
 import { Legend } from './Legend.js';
 import { readBetween, takePoint } from './measuring.js';
 import { GhostOutline, PieceDrawing } from './PieceDrawing.js';
@@ -24,6 +23,7 @@ import { useSize } from './use-size.js';
 import { fitView, fromScreen, toScreen, useView, type ScreenSize, type View } from './view.js';
 
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
+const HandleLayer = lazy(() => import('./HandleLayer.js').then((m) => ({ default: m.HandleLayer })));
 const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));
 
 const EDGE_WORDS: Record<EdgeName, string> = {
@@ -53,10 +53,12 @@ export interface BoardProps {
   readonly cutShown: boolean;
   /** Draws in the place of the pieces, in screen coordinates. */
   readonly over?: ((drawn: Drawn) => ReactNode) | undefined;
+  /** Draws above the pieces, in screen coordinates. */
+  readonly above?: ((drawn: Drawn) => ReactNode) | undefined;
 }
 
 /** The board: both pieces on the frame, at every station the same. `handles`: whether parameters may be gripped here. */
-export function Board({ handles, cutShown, over }: BoardProps) {
+export function Board({ handles, cutShown, over, above }: BoardProps) {
   const svg = useRef<SVGSVGElement>(null);
   const size = useSize(svg);
   const draft = useComputed((c) => c.draft);
@@ -232,14 +234,16 @@ export function Board({ handles, cutShown, over }: BoardProps) {
               </g>
             )}
             {handles && tool === 'hand' && (
-              <HandleLayer
-                draft={draft}
-                place={arranged[inHand]}
-                view={view}
-                size={size}
-                tape={tape}
-                refused={refusal?.reason}
-              />
+              <Suspense fallback={undefined}>
+                <HandleLayer
+                  draft={draft}
+                  place={arranged[inHand]}
+                  view={view}
+                  size={size}
+                  tape={tape}
+                  refused={refusal?.reason}
+                />
+              </Suspense>
             )}
             {levelShown && (
               <Suspense fallback={undefined}>
@@ -247,6 +251,7 @@ export function Board({ handles, cutShown, over }: BoardProps) {
               </Suspense>
             )}
             {over?.({ draft, arranged, view, size, tape })}
+            {above?.({ draft, arranged, view, size, tape })}
             {pointed && pointer && tool === 'hand' && !panning && (
               <Tag
                 at={pointer}

@@ -2,11 +2,12 @@ import IconButton from '@mui/material/IconButton';
 import ContentCopy from '@mui/icons-material/ContentCopyOutlined';
 import DeleteOutlined from '@mui/icons-material/DeleteOutlined';
 import EditOutlined from '@mui/icons-material/EditOutlined';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import type { Work } from '../../core/kept/index.js';
 import { methodName } from '../store/sheets.js';
-import { DraftPicture } from './DraftPicture.js';
+
+const DraftPicture = lazy(() => import('./DraftPicture.js').then((m) => ({ default: m.DraftPicture })));
 
 interface ShelfRowProps {
   readonly work: Work;
@@ -27,7 +28,9 @@ export function ShelfRow({ work, to, onRename, onCopy, onDelete }: ShelfRowProps
   };
   return (
     <li data-draft={draft.name}>
-      <DraftPicture work={work} />
+      <Suspense fallback={<svg className="picture" viewBox="0 0 92 104" aria-hidden="true" />}>
+        <DraftPicture work={work} />
+      </Suspense>
       <div>
         {renaming ? (
           <input

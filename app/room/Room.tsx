@@ -7,7 +7,6 @@ import { lineLabel, settingsOf } from '../../core/method/index.js';
 import { Board, type BoardProps } from '../board/Board.js';
 import { useBoard } from '../board/board-store.js';
 import { CheckTape } from '../board/CheckTape.js';
-import { DraftBench } from '../board/DraftBench.js';
 import type { Autosave } from '../store/autosave.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
@@ -27,20 +26,28 @@ const StepsView = lazy(() => import('../steps/StepsView.js').then((m) => ({ defa
 const SheetView = lazy(() => import('../sheet/SheetView.js').then((m) => ({ default: m.SheetView })));
 const AdviseView = lazy(() => import('../advise/AdviseView.js').then((m) => ({ default: m.AdviseView })));
 
+const DraftBench = lazy(() => import('../board/DraftBench.js').then((m) => ({ default: m.DraftBench })));
+const TrueBench = lazy(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench })));
+const TrueLayer = lazy(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer })));
 const ChooseBench = lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench })));
+const WalkView = lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView })));
+const ReportView = lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView })));
 const FindDialog = lazy(() => import('./FindDialog.js').then((m) => ({ default: m.FindDialog })));
 const KeysDialog = lazy(() => import('./KeysDialog.js').then((m) => ({ default: m.KeysDialog })));
 
 const BENCHES: Record<Exclude<StationId, 'cut' | 'measure'>, ComponentType> = {
   choose: ChooseBench,
   draft: DraftBench,
+  true: TrueBench,
 };
 
-const VIEW_WORDS: readonly (readonly [ViewId, string])[] = [
-  ['advise', 'Which method'],
-  ['compare', 'Compare methods and drafts'],
-  ['steps', 'Worked steps'],
-  ['sheet', 'Method sheet'],
+const VIEW_WORDS: readonly (readonly [ViewId, string, StationId])[] = [
+  ['advise', 'Which method', 'choose'],
+  ['compare', 'Compare methods and drafts', 'choose'],
+  ['steps', 'Worked steps', 'choose'],
+  ['sheet', 'Method sheet', 'choose'],
+  ['walk', 'Walk the seams', 'true'],
+  ['report', 'Check report', 'true'],
 ];
 
 /** How often, and how long apart in ms, a line is looked for that is still being laid out. */
@@ -60,6 +67,12 @@ function focusOn(name: string, looks = LOOKS): void {
   );
 }
 
+const trueLayer: BoardProps['above'] = (drawn) => (
+  <Suspense fallback={undefined}>
+    <TrueLayer drawn={drawn} />
+  </Suspense>
+);
+
 const plainBoard = (over?: BoardProps['over']) => <Board handles={false} cutShown={false} over={over} />;
 
 function OpenedView({ view }: { view: ViewId }) {
@@ -70,6 +83,10 @@ function OpenedView({ view }: { view: ViewId }) {
       return <CompareView />;
     case 'steps':
       return <StepsView board={plainBoard} />;
+    case 'walk':
+      return <WalkView board={plainBoard} />;
+    case 'report':
+      return <ReportView />;
     case 'sheet':
       return <SheetView board={plainBoard} />;
   }
@@ -170,11 +187,11 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open, onR
         },
       },
       { id: 'print', kind: 'Command', label: 'Print pieces', go: () => void go(pathOf('cut')) },
-      ...(draftId === undefined ? [] : VIEW_WORDS).map(([id, label]) => ({
+      ...(draftId === undefined ? [] : VIEW_WORDS).map(([id, label, at]) => ({
         id: `view-${id}`,
         kind: 'Command',
         label,
-        go: () => void go(`${pathOf('choose')}/${id}`),
+        go: () => void go(`${pathOf(at)}/${id}`),
       })),
       ...(shelf.data?.drafts ?? []).map(({ value }) => ({
         id: `draft-${value.id}`,
@@ -208,7 +225,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open, onR
         </Suspense>
       ) : Bench ? (
         <>
-          <Board handles={station === 'draft'} cutShown={false} />
+          <Board handles={station === 'draft'} cutShown={false} above={station === 'true' ? trueLayer : undefined} />
           {benchOpen && (
             <aside className="bench" aria-label={STATIONS.find((s) => s.id === station)?.label}>
               <Suspense fallback={<p className="quiet">Laying out the bench …</p>}>

@@ -1,6 +1,7 @@
 import Straighten from '@mui/icons-material/StraightenOutlined';
 import Tune from '@mui/icons-material/TuneOutlined';
 import Architecture from '@mui/icons-material/ArchitectureOutlined';
+import Rule from '@mui/icons-material/RuleOutlined';
 import ContentCut from '@mui/icons-material/ContentCutOutlined';
 import Inventory from '@mui/icons-material/Inventory2Outlined';
 import { Link } from 'react-router';
@@ -13,6 +14,7 @@ const ICONS: Record<StationId, typeof Tune> = {
   measure: Straighten,
   choose: Tune,
   draft: Architecture,
+  true: Rule,
   cut: ContentCut,
 };
 

@@ -21,7 +21,10 @@ describe('stations', () => {
   it('need the maker where a measurement looks wrong or a check is out', () => {
     expect(states('ticket-plain').measure).toBe('needs-you');
     expect(states('cellist-dress').measure).toBe('done');
-    expect(states('puppeteer-black', { 'front.waistWidth': 230 }).draft).toBe('needs-you');
+    expect(states('puppeteer-black', { 'front.waistWidth': 230 })).toMatchObject({
+      draft: 'under-way',
+      true: 'needs-you',
+    });
     expect(states('puppeteer-black', { 'back.extension': 1 }).draft).toBe('needs-you');
   });
   it('tell what was set by hand from what was left alone', () => {

@@ -7,6 +7,7 @@ export const STATIONS = [
   { id: 'measure', label: 'Measure' },
   { id: 'choose', label: 'Choose' },
   { id: 'draft', label: 'Draft' },
+  { id: 'true', label: 'True' },
   { id: 'cut', label: 'Cut' },
 ] as const;
 
@@ -16,8 +17,8 @@ export type StationId = (typeof STATIONS)[number]['id'];
 /** The station named in an address; anything else is the draft. */
 export const stationOf = (name: string | undefined): StationId => STATIONS.find((s) => s.id === name)?.id ?? 'draft';
 
-/** What may be opened from Choose in the place of its bench: it has an address of its own. */
-export const VIEWS = ['advise', 'compare', 'steps', 'sheet'] as const;
+/** What may be opened from a station in the place of its bench: it has an address of its own. */
+export const VIEWS = ['advise', 'compare', 'steps', 'sheet', 'walk', 'report'] as const;
 
 /** The name of a view. */
 export type ViewId = (typeof VIEWS)[number];
@@ -42,16 +43,18 @@ export function stationStates(work: Work, computed: Computed): Record<StationId,
   const doubtful = computed.missing.length > 0 || doubtsOf(work.person, setOf(work)).length > 0;
   const refused = (fields: (field: string) => boolean): boolean => computed.refusals.some((r) => fields(r.field));
   const out = computed.draft?.checks.some((c) => c.verdict === 'out') ?? false;
+  const undone = computed.draft?.altered.told.some((t) => !t.done) ?? false;
   const chosen = Object.keys(draft.settings).length + Object.keys(draft.choices).length > 0;
   return {
     measure: doubtful ? 'needs-you' : 'done',
     choose: chosen ? 'under-way' : 'untouched',
-    draft:
-      out || refused((f) => f.includes('.'))
-        ? 'needs-you'
-        : Object.keys(draft.set).length > 0
-          ? 'under-way'
-          : 'untouched',
+    draft: refused((f) => f.includes('.'))
+      ? 'needs-you'
+      : Object.keys(draft.set).length > 0
+        ? 'under-way'
+        : 'untouched',
+    true:
+      out || undone ? 'needs-you' : draft.alterations.length > 0 ? 'under-way' : computed.draft ? 'done' : 'untouched',
     cut: 'untouched',
   };
 }

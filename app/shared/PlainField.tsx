@@ -16,7 +16,7 @@ export function PlainField({
   value: number;
   places: number;
   suffix: string;
-  source: string;
+  source?: string;
   step: number;
   onCommit: (value: number) => void;
 }) {

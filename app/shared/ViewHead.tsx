@@ -3,12 +3,12 @@ import { Link } from 'react-router';
 import './views.css';
 
 /** The heading of a view that is opened from a station, with the way back. */
-export function ViewHead({ title }: { title: string }) {
+export function ViewHead({ title, station = 'Choose' }: { title: string; station?: string }) {
   return (
     <div className="view-head">
       <h2>{title}</h2>
       <Button component={Link} to=".." relative="path" size="small">
-        Back to Choose
+        Back to {station}
       </Button>
     </div>
   );

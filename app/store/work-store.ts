@@ -1,5 +1,6 @@
 import { temporal } from 'zundo';
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Alteration } from '../../core/alter/index.js';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
 import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
 import { COMMON, mendedBy, settingsOf, type DartPlace, type Sheet } from '../../core/method/index.js';
@@ -23,6 +24,8 @@ export type HandValues = Readonly<Record<string, number | DartPlace>>;
 export interface WorkState {
   readonly work: Work;
   readonly preview: HandValues | undefined;
+  /** Alterations shown in the place of the draft's, not yet kept. */
+  readonly trial: readonly Alteration[] | undefined;
 }
 
 /** What the work computes to. The last good draft stays when the newest input is refused. */
@@ -45,11 +48,16 @@ export interface OpenWork {
   readonly history: StoreApi<{ readonly past: number; readonly future: number }>;
 }
 
-function compute({ work, preview }: WorkState, last: Computed): Computed {
+function compute({ work, preview, trial }: WorkState, last: Computed): Computed {
   const input = inputNow(work);
   const missing = missingFigures(input);
-  const outcome = computeDraft(preview ? { ...input, set: { ...input.set, ...preview } } : input, setOf(work).unit);
-  const before = preview ? (last.before ?? last.draft) : undefined;
+  const tried = {
+    ...input,
+    ...(preview && { set: { ...input.set, ...preview } }),
+    ...(trial && { alterations: trial }),
+  };
+  const outcome = computeDraft(tried, setOf(work).unit);
+  const before = preview || trial ? (last.before ?? last.draft) : undefined;
   if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing };
   const { draft: kept } = work;
   const original = originalOf(kept);
@@ -67,7 +75,7 @@ function compute({ work, preview }: WorkState, last: Computed): Computed {
 /** Opens a piece of work: every change is computed at once and can be undone. */
 export function openWork(work: Work): OpenWork {
   const state = createStore<WorkState>()(
-    temporal((): WorkState => ({ work, preview: undefined }), {
+    temporal((): WorkState => ({ work, preview: undefined, trial: undefined }), {
       partialize: ({ work: kept }) => ({ work: kept }),
       equality: (a, b) => a.work === b.work,
     }),
@@ -82,7 +90,7 @@ export function openWork(work: Work): OpenWork {
     history.setState({ past: pastStates.length, future: futureStates.length });
   });
   const step = (move: () => void) => (): void => {
-    state.setState({ preview: undefined });
+    state.setState({ preview: undefined, trial: undefined });
     move();
   };
   return {
@@ -104,17 +112,19 @@ export function openWork(work: Work): OpenWork {
   };
 }
 
-type Change = (open: OpenWork) => void;
+/** Something done to the open work. */
+export type Change = (open: OpenWork) => void;
 
 const changeWork =
   (make: (work: Work) => Work): Change =>
   ({ state }) => {
     const now = state.getState().work;
     const next = make(now);
-    state.setState({ work: next === now ? now : next, preview: undefined });
+    state.setState({ work: next === now ? now : next, preview: undefined, trial: undefined });
   };
 
-const changeDraft = (make: (draft: KeptDraft) => KeptDraft): Change =>
+/** A change of the draft alone. */
+export const changeDraft = (make: (draft: KeptDraft) => KeptDraft): Change =>
   changeWork((work) => {
     const draft = make(work.draft);
     return draft === work.draft ? work : { ...work, draft };

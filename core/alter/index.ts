@@ -15,3 +15,4 @@ export { alterBlock, panelsOf, type AlteredBlock, type AlterationTold } from './
 export { lengthChanges, tellAlterations, type LengthChange } from './tell.js';
 export type { Mark } from './paper.js';
 export { KIND_LABELS, sayAlteration, sayLevel } from './words.js';
+export { STARTING_KINDS, startingWork } from './starting.js';

@@ -1,0 +1,30 @@
+import type { Check, Verdict } from '../../core/check/index.js';
+import { formatFigure, formatLength, type Tape } from '../../core/units/index.js';
+import { withFractions } from '../shared/fractions.js';
+
+/** The sign and the words of a verdict. */
+export const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
+  in: { sign: '✓', word: 'in band' },
+  near: { sign: '△', word: 'near its band' },
+  out: { sign: '✕', word: 'out of band' },
+  unknown: { sign: '?', word: 'not known' },
+};
+
+function figure(check: Check, x: number, tape: Tape): string {
+  return check.kind === 'angle' ? `${x.toFixed(1)}°` : withFractions(formatFigure(x, tape));
+}
+
+/** What a check measured, in words. */
+export function said(check: Check, tape: Tape): string {
+  if (typeof check.value === 'string') return check.value;
+  if (check.value === undefined) return '';
+  return check.kind === 'angle' ? `${check.value.toFixed(1)}°` : withFractions(formatLength(check.value, tape));
+}
+
+/** The band of a check, in words. */
+export function bandOf(check: Check, tape: Tape): string {
+  const { low, high } = check;
+  if (low === undefined || high === undefined) return check.wants === undefined ? '' : `measure the ${check.wants}`;
+  if (!Number.isFinite(high)) return `at least ${figure(check, low, tape)}`;
+  return `${figure(check, low, tape)} to ${figure(check, high, tape)}`;
+}

@@ -1,0 +1,215 @@
+import IconButton from '@mui/material/IconButton';
+import NativeSelect from '@mui/material/NativeSelect';
+import Up from '@mui/icons-material/ArrowUpward';
+import Down from '@mui/icons-material/ArrowDownward';
+import Edit from '@mui/icons-material/EditOutlined';
+import Delete from '@mui/icons-material/DeleteOutlined';
+import { useId, useMemo, useState } from 'react';
+import {
+  KIND_LABELS,
+  sayAlteration,
+  STARTING_KINDS,
+  startingWork,
+  tellAlterations,
+  type Alteration,
+  type LengthChange,
+} from '../../core/alter/index.js';
+import type { Tape } from '../../core/units/index.js';
+import { useBoard } from '../board/board-store.js';
+import { withFractions } from '../shared/fractions.js';
+import { signedFigure } from '../shared/signed.js';
+import {
+  addAlterations,
+  changeAlteration,
+  moveAlteration,
+  newAlteration,
+  removeAlteration,
+} from '../store/alteration-work.js';
+import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
+import { AlterationForm } from './AlterationForm.js';
+import { CopyAlterations } from './CopyAlterations.js';
+import { useTrue } from './true-store.js';
+
+const OF: Record<LengthChange['of'], string> = {
+  rise: 'rise',
+  side: 'side',
+  inseam: 'inseam',
+  waist: 'waist',
+  hem: 'hem',
+  hipWidth: 'hip width',
+  crotchWidth: 'crotch width',
+};
+
+/** What an alteration changed, by piece: “back rise +1.2, side −0.1”. */
+function changesSaid(changes: readonly LengthChange[], tape: Tape): string {
+  const worth = changes.filter(({ by }) => signedFigure(by, tape).match(/[+−]/));
+  if (worth.length === 0) return 'No seam changes its length.';
+  return (['front', 'back'] as const)
+    .flatMap((panel) => {
+      const of = worth.filter((c) => c.panel === panel);
+      if (of.length === 0) return [];
+      return [`${panel} ${of.map((c) => `${OF[c.of]} ${signedFigure(c.by, tape)}`).join(', ')}`];
+    })
+    .join('; ')
+    .replace(/^./, (c) => c.toUpperCase());
+}
+
+interface RowProps {
+  readonly alteration: Alteration;
+  readonly first: boolean;
+  readonly last: boolean;
+  readonly changes: readonly LengthChange[];
+}
+
+function Row({ alteration, first, last, changes }: RowProps) {
+  const { id, on, work, note } = alteration;
+  const unit = useUnit();
+  const tape = useTape();
+  const change = useChange();
+  const { chosen, set } = useTrue();
+  const [editing, setEditing] = useState(false);
+  const refusal = useComputed((c) => c.draft?.altered.told.find((t) => t.id === id)?.refusal);
+  const said = sayAlteration(work, unit);
+  return (
+    <li data-alteration={work.kind} data-chosen={chosen === id} data-on={on}>
+      <div className="alter-head">
+        <input
+          type="checkbox"
+          aria-label={`Do: ${said}`}
+          checked={on}
+          onChange={() => {
+            change(changeAlteration(id, (a) => ({ ...a, on: !a.on })));
+          }}
+        />
+        <button
+          type="button"
+          className="alter-name"
+          aria-pressed={chosen === id}
+          title="Show on the piece how it is done on paper"
+          onClick={() => {
+            set({ chosen: chosen === id ? undefined : id });
+          }}
+        >
+          {withFractions(said)}
+        </button>
+      </div>
+      {refusal ? (
+        <p className="problem">{`${refusal.reason} ${refusal.wayOut} Until then it is left out.`}</p>
+      ) : (
+        on && <p className="quiet">{changesSaid(changes, tape)}</p>
+      )}
+      {note !== '' && <p className="quiet">{note}.</p>}
+      <div className="alter-acts">
+        <IconButton
+          size="small"
+          aria-label={`Change: ${said}`}
+          aria-expanded={editing}
+          onClick={() => {
+            setEditing(!editing);
+            set({ chosen: id });
+          }}
+        >
+          <Edit fontSize="small" />
+        </IconButton>
+        <IconButton
+          size="small"
+          aria-label={`Earlier: ${said}`}
+          disabled={first}
+          onClick={() => {
+            change(moveAlteration(id, -1));
+          }}
+        >
+          <Up fontSize="small" />
+        </IconButton>
+        <IconButton
+          size="small"
+          aria-label={`Later: ${said}`}
+          disabled={last}
+          onClick={() => {
+            change(moveAlteration(id, 1));
+          }}
+        >
+          <Down fontSize="small" />
+        </IconButton>
+        <IconButton
+          size="small"
+          aria-label={`Remove: ${said}`}
+          onClick={() => {
+            change(removeAlteration(id));
+          }}
+        >
+          <Delete fontSize="small" />
+        </IconButton>
+      </div>
+      {editing && (
+        <AlterationForm
+          work={work}
+          onChange={(next) => {
+            change(changeAlteration(id, (a) => ({ ...a, work: next })));
+          }}
+        />
+      )}
+    </li>
+  );
+}
+
+/** The alterations of the draft, done one after the other on top of the block. */
+export function AlterationList() {
+  const id = useId();
+  const list = useWork(({ work }) => work.draft.alterations);
+  const drafted = useComputed((c) => c.draft?.drafted);
+  const inHand = useBoard((s) => s.inHand);
+  const change = useChange();
+  const set = useTrue((s) => s.set);
+  const told = useMemo(
+    () => (drafted ? tellAlterations(drafted, list) : new Map<string, LengthChange[]>()),
+    [drafted, list],
+  );
+  return (
+    <section aria-label="Alterations">
+      <h3>
+        {list.length === 0 ? 'No alterations' : `${list.length} ${list.length === 1 ? 'alteration' : 'alterations'}`}
+      </h3>
+      {list.length === 0 && (
+        <p className="quiet">
+          Take one that is offered for a check, add one here, or cut and move on the piece. The sheet stays as it is.
+        </p>
+      )}
+      <ol className="alterations">
+        {list.map((alteration, i) => (
+          <Row
+            key={alteration.id}
+            alteration={alteration}
+            first={i === 0}
+            last={i === list.length - 1}
+            changes={told.get(alteration.id) ?? []}
+          />
+        ))}
+      </ol>
+      <p>
+        <label htmlFor={id} className="quiet">
+          Add
+        </label>{' '}
+        <NativeSelect
+          inputProps={{ id }}
+          value=""
+          onChange={(event) => {
+            const kind = STARTING_KINDS.find((k) => k === event.target.value);
+            if (!kind) return;
+            const alteration = newAlteration(startingWork(kind, inHand));
+            change(addAlterations([alteration]));
+            set({ chosen: alteration.id });
+          }}
+        >
+          <option value="">an alteration</option>
+          {STARTING_KINDS.map((kind) => (
+            <option key={kind} value={kind}>
+              {KIND_LABELS[kind]}
+            </option>
+          ))}
+        </NativeSelect>
+      </p>
+      <CopyAlterations />
+    </section>
+  );
+}

@@ -1,0 +1,177 @@
+import Button from '@mui/material/Button';
+import NativeSelect from '@mui/material/NativeSelect';
+import { useId, useMemo } from 'react';
+import { offersFor, sayEffect, type Offer } from '../../core/correct/index.js';
+import { worstFirst, type Check } from '../../core/check/index.js';
+import { bandOf, said, VERDICTS } from '../board/check-words.js';
+import { UNLIT, useBoard } from '../board/board-store.js';
+import { withFractions } from '../shared/fractions.js';
+import { addAlterations, newAlteration, tryAlterations } from '../store/alteration-work.js';
+import { inputNow } from '../store/sheets.js';
+import { useChange, useComputed, useOpenWork, useTape, useUnit, useWork } from '../store/work-context.js';
+import { useTrue } from './true-store.js';
+
+function OfferLine({ offer, check }: { offer: Offer; check: Check }) {
+  const change = useChange();
+  const unit = useUnit();
+  const list = useWork(({ work }) => work.draft.alterations);
+  const set = useTrue((s) => s.set);
+  const made = (): ReturnType<typeof newAlteration>[] =>
+    offer.works.map((work) => newAlteration(work, `For the check “${check.label.toLowerCase()}”`));
+  const show = (): void => {
+    change(tryAlterations([...list, ...made()]));
+  };
+  const hide = (): void => {
+    change(tryAlterations(undefined));
+  };
+  const { sign, word } = VERDICTS[offer.brings];
+  return (
+    <li data-offer={offer.id} onPointerEnter={show} onPointerLeave={hide}>
+      <strong>{withFractions(offer.said)}</strong>
+      <span className="effects">
+        <span className="verdict" data-verdict={offer.brings} aria-hidden="true">
+          {sign}
+        </span>{' '}
+        {offer.effects.length === 0
+          ? 'No check changes.'
+          : withFractions(`${offer.effects.map((e) => sayEffect(e, unit)).join(', ')}; all others unchanged.`)}
+        {offer.effects[0]?.id !== check.id && ` ${check.label} ${word}.`}
+      </span>
+      {offer.caution && <span className="quiet">{offer.caution}</span>}
+      <Button
+        size="small"
+        variant="outlined"
+        onFocus={show}
+        onBlur={hide}
+        onClick={() => {
+          const alterations = made();
+          change(addAlterations(alterations));
+          set({ chosen: alterations[0]?.id });
+        }}
+      >
+        Take
+      </Button>
+    </li>
+  );
+}
+
+/** What would correct a check, each with its effect on all others, shown on the piece while pointed at. */
+export function Offers({ check }: { check: Check }) {
+  const open = useOpenWork();
+  const unit = useUnit();
+  const work = useWork((s) => s.work);
+  const offers = useMemo(() => {
+    // Worked out from what is kept, not from a trial on the board.
+    const draft = open.computed.getState().before ?? open.computed.getState().draft;
+    return draft ? offersFor(inputNow(work), draft, check.id, unit) : [];
+  }, [open, work, check.id, unit]);
+  if (offers.length === 0) {
+    return (
+      <p className="quiet">
+        {check.verdict === 'unknown' && check.wants
+          ? `Measure the ${check.wants} to know.`
+          : 'No correction on the piece is offered for this check.'}
+      </p>
+    );
+  }
+  return (
+    <ul className="offers">
+      {offers.map((offer) => (
+        <OfferLine key={offer.id} offer={offer} check={check} />
+      ))}
+    </ul>
+  );
+}
+
+function CheckLine({ check, open, onOpen }: { check: Check; open: boolean; onOpen: () => void }) {
+  const tape = useTape();
+  const light = useBoard((s) => s.set);
+  const { sign, word } = VERDICTS[check.verdict];
+  return (
+    <button
+      type="button"
+      className="check-line"
+      data-check-line={check.id}
+      aria-expanded={open}
+      onClick={onOpen}
+      onPointerEnter={() => {
+        light({
+          lit: {
+            edges: check.about.edges.map(([panel, edge]) => ({ panel, edge })),
+            level: check.about.level,
+            at: check.about.at,
+            check: check.id,
+          },
+        });
+      }}
+      onPointerLeave={() => {
+        light({ lit: UNLIT });
+      }}
+    >
+      <span className="verdict" data-verdict={check.verdict}>
+        {sign}
+        <span className="visually-hidden"> {word}</span>
+      </span>
+      <span>{check.label}</span>
+      <span className="number">
+        {check.restsOnEstimate ? '≈' : ''}
+        {said(check, tape)}
+      </span>
+      <span className="quiet">{bandOf(check, tape)}</span>
+    </button>
+  );
+}
+
+/** The checks that ask for something, worst first, and what would correct the one that is opened. */
+export function CheckCorrections() {
+  const id = useId();
+  const shown = useComputed((c) => (c.before ?? c.draft)?.checks);
+  const checks = useMemo(() => worstFirst(shown ?? []), [shown]);
+  const { check: chosen, set } = useTrue();
+  const asking = checks.filter((c) => c.verdict === 'out' || c.verdict === 'near');
+  const other = checks.find((c) => c.id === chosen && !asking.includes(c));
+  const listed = other ? [...asking, other] : asking;
+  const answered = checks.filter((c) => c.verdict !== 'unknown').length;
+  return (
+    <section aria-label="Checks and corrections">
+      <h3>
+        {asking.length === 0
+          ? `All ${answered} checks that can be answered are in band`
+          : `${asking.length} of ${answered} checks ask for something`}
+      </h3>
+      {listed.map((check) => (
+        <div key={check.id}>
+          <CheckLine
+            check={check}
+            open={chosen === check.id}
+            onOpen={() => {
+              set({ check: chosen === check.id ? undefined : check.id });
+            }}
+          />
+          {chosen === check.id && <Offers check={check} />}
+        </div>
+      ))}
+      <p>
+        <label htmlFor={id} className="quiet">
+          Corrections for another check
+        </label>{' '}
+        <NativeSelect
+          inputProps={{ id }}
+          value={other?.id ?? ''}
+          onChange={(event) => {
+            set({ check: checks.find((c) => c.id === event.target.value)?.id });
+          }}
+        >
+          <option value="">choose</option>
+          {checks
+            .filter((c) => !asking.includes(c))
+            .map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.label}
+              </option>
+            ))}
+        </NativeSelect>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,111 @@
+import Button from '@mui/material/Button';
+import { sayAlteration } from '../../core/alter/index.js';
+import type { Check } from '../../core/check/index.js';
+import { offersFor, sayEffect } from '../../core/correct/index.js';
+import { setOf } from '../../core/kept/index.js';
+import { useMemo } from 'react';
+import { bandOf, said, VERDICTS } from '../board/check-words.js';
+import { withFractions } from '../shared/fractions.js';
+import { ViewHead } from '../shared/ViewHead.js';
+import { inputNow, methodName } from '../store/sheets.js';
+import { useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
+import './true.css';
+
+const GROUPS: readonly (readonly [Check['against'], string])[] = [
+  ['body', 'Against the body'],
+  ['itself', 'Against itself'],
+];
+
+/** What would bring a check in, in one line: the first correction that does. */
+function Way({ check }: { check: Check }) {
+  const work = useWork((s) => s.work);
+  const draft = useComputed((c) => c.draft);
+  const unit = useUnit();
+  const offer = useMemo(() => {
+    if (!draft || (check.verdict !== 'out' && check.verdict !== 'near')) return undefined;
+    return offersFor(inputNow(work), draft, check.id, unit).find((o) => o.brings === 'in');
+  }, [work, draft, check, unit]);
+  if (!offer) return null;
+  const rest = offer.effects.filter((e) => e.id !== check.id).map((e) => sayEffect(e, unit));
+  return (
+    <>
+      {' '}
+      <em>
+        {withFractions(offer.said)}
+        {rest.length > 0 && ` (${withFractions(rest.join(', '))})`}.
+      </em>
+    </>
+  );
+}
+
+/** Every check with figure, band, what it rests on and what would correct it, for reading and for print. */
+export function ReportView() {
+  const draft = useComputed((c) => c.draft);
+  const work = useWork((s) => s.work);
+  const tape = useTape();
+  const unit = useUnit();
+  if (!draft) return <p className="quiet">Enter the four measurements first.</p>;
+  const { alterations } = work.draft;
+  const counts = (['in', 'near', 'out', 'unknown'] as const)
+    .map((verdict) => [verdict, draft.checks.filter((c) => c.verdict === verdict).length] as const)
+    .filter(([, n]) => n > 0);
+  return (
+    <main className="board report" aria-label="Check report" tabIndex={0}>
+      <ViewHead title="Check report" station="True" />
+      <p>
+        <strong>{work.person.name}</strong>, {work.draft.name}, by {methodName(work.draft)}, from the measurements of{' '}
+        {setOf(work).date}. {counts.map(([verdict, n]) => `${n} ${VERDICTS[verdict].word}`).join(', ')}.{' '}
+        <Button
+          size="small"
+          variant="outlined"
+          className="no-print"
+          onClick={() => {
+            window.print();
+          }}
+        >
+          Print the report
+        </Button>
+      </p>
+      <table className="figures report-table">
+        {GROUPS.map(([against, title]) => (
+          <tbody key={against}>
+            <tr>
+              <th scope="colgroup" colSpan={5}>
+                {title} ({tape.unit})
+              </th>
+            </tr>
+            {draft.checks
+              .filter((c) => c.against === against)
+              .map((check) => (
+                <tr key={check.id} data-report={check.id}>
+                  <td>
+                    <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
+                      {VERDICTS[check.verdict].sign}
+                    </span>{' '}
+                    {VERDICTS[check.verdict].word}
+                  </td>
+                  <th scope="row">{check.label}</th>
+                  <td className="number">{said(check, tape)}</td>
+                  <td>{bandOf(check, tape)}</td>
+                  <td>
+                    {check.compares}{' '}
+                    {check.verdict === 'unknown' ? '' : check.restsOnEstimate ? 'Rests on an estimate.' : ''}
+                    <Way check={check} />
+                  </td>
+                </tr>
+              ))}
+          </tbody>
+        ))}
+      </table>
+      <h3>{alterations.length === 0 ? 'No alterations' : 'Alterations, in order'}</h3>
+      <ol>
+        {alterations.map((a) => (
+          <li key={a.id}>
+            {withFractions(sayAlteration(a.work, unit))}
+            {a.on ? '' : ' (switched off)'}
+          </li>
+        ))}
+      </ol>
+    </main>
+  );
+}

@@ -1,0 +1,11 @@
+export {
+  poseAt,
+  posed,
+  WALKS,
+  walkPaths,
+  walkSeam,
+  type Pose,
+  type SeamWalk,
+  type WalkId,
+  type WalkMark,
+} from './walk-seams.js';

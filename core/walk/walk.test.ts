@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT, type DraftInput } from '../chain/index.js';
+import type { Block } from '../draft/index.js';
+import { distance, flatten, placeAtLength, pathLength } from '../geometry/index.js';
+import { poseAt, posed, walkPaths, walkSeam } from './index.js';
+
+const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+function block(more: Partial<DraftInput> = {}): Block {
+  const outcome = computeDraft({ ...EMPTY_INPUT, measured, ...more });
+  if (!outcome.ok) throw new Error('refused');
+  return outcome.value.block;
+}
+
+describe('walking the seams', () => {
+  it('gives the differences at every notch that a tape would', () => {
+    const inseam = walkSeam(block(), 'inseam');
+    expect(inseam.marks.map((m) => m.label)).toEqual(['knee', 'hem']);
+    expect(inseam.marks[0]?.difference).toBeCloseTo(3, 1);
+    expect(inseam.marks[1]?.difference).toBeCloseTo(0, 1);
+    const side = walkSeam(block(), 'side');
+    expect(side.marks.map((m) => m.label)).toEqual(['hip', 'knee', 'hem']);
+    for (const mark of side.marks) expect(Math.abs(mark.difference)).toBeLessThan(0.1);
+    expect(side.marks[2]?.front).toBeCloseTo(pathLength(block().front.edges.side), 9);
+    const shorts = walkSeam(block({ settings: { insideLength: 150, hemGirth: 640 } }), 'side');
+    expect(shorts.marks.map((m) => m.label)).toEqual(['hip', 'hem']);
+  });
+
+  it('finds a seam that is longer, on the stretch where it is', () => {
+    const alterations = [
+      {
+        id: 'a',
+        on: true,
+        note: '',
+        work: { kind: 'across', panel: 'front', level: { line: 'kneeLevel', by: 40 }, by: 8 },
+      } as const,
+    ];
+    const side = walkSeam(block({ alterations }), 'side');
+    expect(side.marks.map((m) => Math.round(m.difference) || 0)).toEqual([0, 0, 8]);
+  });
+
+  it('tells how rises and waists run on where the seams join', () => {
+    expect(Math.abs(walkSeam(block(), 'rise').angle ?? NaN)).toBeLessThan(0.1);
+    expect(Math.abs(walkSeam(block(), 'waist').angle ?? NaN)).toBeLessThan(0.5);
+  });
+
+  it('of a seam with itself gives nothing at any place, on either side of the seam', () => {
+    const { front } = block();
+    fc.assert(
+      fc.property(
+        fc.constantFrom('side', 'inseam', 'rise', 'waist'),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (edge, share) => {
+          const path = front.edges[edge as 'side'];
+          const walk = walkPaths(path, path, [
+            { label: 'half', front: pathLength(path) / 2, back: pathLength(path) / 2 },
+          ]);
+          for (const mark of walk.marks) expect(mark.difference).toBe(0);
+          const length = share * pathLength(path);
+          const at = placeAtLength(path, length).at;
+          expect(distance(posed(poseAt(walk, length), at), at)).toBeLessThan(1e-9);
+        },
+      ),
+    );
+  });
+
+  it('lays the other piece outside the first, edge to edge, in its true size', () => {
+    const b = block();
+    for (const id of ['inseam', 'side'] as const) {
+      const walk = walkSeam(b, id);
+      const pose = poseAt(walk, 200);
+      expect(pose.a * pose.d - pose.b * pose.c).toBeCloseTo(-1, 9);
+      const [f, k] = [placeAtLength(walk.front, 200).at, posed(pose, placeAtLength(walk.back, 200).at)];
+      expect(distance(f, k)).toBeLessThan(1e-9);
+      const [first] = flatten(walk.back, 1);
+      const last = flatten(walk.back, 1).at(-1);
+      if (!first || !last) throw new Error('a seam has ends');
+      expect(distance(posed(pose, first), posed(pose, last))).toBeCloseTo(distance(first, last), 9);
+      // The back's middle lies on the other side of the seam from the front's.
+      const side = (p: { x: number; y: number }): number => Math.sign(p.x - f.x);
+      expect(side(posed(pose, { x: b.back.crease, y: f.y }))).toBe(-side({ x: b.front.crease, y: f.y }));
+    }
+  });
+});
