@@ -11,6 +11,7 @@ const stages = [
   'check',
   'chain',
   'walk',
+  'true-it',
   'correct',
   'steps',
   'advise',

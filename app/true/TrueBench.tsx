@@ -6,6 +6,7 @@ import { useChange, useComputed } from '../store/work-context.js';
 import { AlterationList } from './AlterationList.js';
 import { CheckCorrections } from './CheckCorrections.js';
 import { HandTools } from './HandTools.js';
+import '../shared/views.css';
 import './true.css';
 
 /** The bench at True: the checks that ask for something, what would correct them, and the list of alterations. */

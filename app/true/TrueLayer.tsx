@@ -73,7 +73,7 @@ function WedgeHandle({
   };
   return (
     <g
-      className="handle"
+      className={`handle piece-${panel}`}
       role="slider"
       tabIndex={0}
       aria-label="Opening of the wedge"
@@ -111,8 +111,9 @@ function WedgeHandle({
         keep(snapTo(work.by + by, step));
       }}
     >
-      <circle className="grip" r={11} />
-      <path className="does" d="M0 -7V7M0 -7l-3.5 3.5M0 -7l3.5 3.5M0 7l-3.5 -3.5M0 7l3.5 -3.5" />
+      <circle className="touch" r={20} />
+      <circle className="ring" r={12} />
+      <circle className="grip" r={6.5} />
     </g>
   );
 }

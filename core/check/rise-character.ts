@@ -25,7 +25,7 @@ export function riseCharacter(block: Block, unit: Unit): Check {
   const by = formatLength(Math.abs(longer), tapeFor(unit));
   return {
     id: 'riseCharacter',
-    label: 'Rise character',
+    label: 'Character',
     against: 'body',
     kind: 'word',
     value: `${inFront}, ${behind}; back ${by} ${longer < 0 ? 'shorter' : 'longer'}`.replace(/^./, (c) =>

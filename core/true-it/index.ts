@@ -1,0 +1,11 @@
+export { intoBands, placeAt, solveSymmetric, type BandPlace, type BandProblem } from './least-squares.js';
+export {
+  trueIt,
+  TARGETS,
+  type Conflict,
+  type TargetId,
+  type Trued,
+  type TrueItChange,
+  type TrueItWish,
+} from './true-it.js';
+export { unknownsOf, type Unknown, type UnknownId } from './unknowns.js';

@@ -1,0 +1,274 @@
+import { sayAlteration, type AlterationWork } from '../alter/index.js';
+import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
+import { type Check, type CheckId } from '../check/index.js';
+import { lineLabel } from '../method/index.js';
+import { refused, good, type Outcome } from '../refusal/index.js';
+import { formatLength, tapeFor, type Unit } from '../units/index.js';
+import { intoBands, outside, placeAt, type BandPlace, type BandProblem } from './least-squares.js';
+import { inputWith, unknownsOf, WORTH, type Unknown, type UnknownId } from './unknowns.js';
+
+/** The checks that can be targets (handbook 3, section 3). */
+export const TARGETS = [
+  'frontRise',
+  'backRise',
+  'wholeRise',
+  'thigh',
+  'waist',
+  'hip',
+  'inseamWalk',
+  'sideWalk',
+] as const satisfies readonly CheckId[];
+
+/** The name of a target. */
+export type TargetId = (typeof TARGETS)[number];
+
+/** What the maker wants of True it. */
+export interface TrueItWish {
+  /** How much a target counts, 0 (leave it) to 3; 1 where nothing is said. */
+  readonly importance?: Partial<Record<TargetId, number>>;
+  /** Limits in mm that stand for the house's; 0 leaves the unknown alone. */
+  readonly limits?: Partial<Record<UnknownId, number>>;
+  /** Costs that stand for the house's. */
+  readonly costs?: Partial<Record<UnknownId, number>>;
+}
+
+/** One change found. */
+export interface TrueItChange {
+  readonly id: UnknownId;
+  readonly label: string;
+  /** By how much, in mm. */
+  readonly by: number;
+  /** A line set by hand to this value; nothing where it is an alteration. */
+  readonly set: { readonly line: string; readonly value: number } | undefined;
+  readonly work: AlterationWork | undefined;
+  /** The change in words, in the reader's unit. */
+  readonly said: string;
+}
+
+/** A target that could not be met, with what stands against it. */
+export interface Conflict {
+  readonly target: TargetId;
+  readonly against: TargetId | undefined;
+  readonly unknown: UnknownId | undefined;
+  readonly sentence: string;
+}
+
+/** What True it found. */
+export interface Trued {
+  readonly changes: readonly TrueItChange[];
+  readonly before: readonly Check[];
+  readonly after: readonly Check[];
+  /** Targets that took part. */
+  readonly targets: readonly TargetId[];
+  readonly conflicts: readonly Conflict[];
+}
+
+/** The share of a band that is kept free at either end, so that a met target is met by more than a hair. */
+const MARGIN = 0.1;
+const OPEN_MARGIN = 1;
+/** What a millimetre of change costs beside a millimetre of a missed target. */
+const CHANGE = 0.02;
+/** A target within this of the wanted band, in mm, is met. */
+const MET = 0.3;
+
+const isTarget = (id: string): id is TargetId => (TARGETS as readonly string[]).includes(id);
+
+/** A target takes part where it is known by measurement, has a figure and counts. */
+function takesPart(check: Check, wish: TrueItWish): boolean {
+  return (
+    isTarget(check.id) &&
+    check.verdict !== 'unknown' &&
+    !check.restsOnEstimate &&
+    typeof check.value === 'number' &&
+    (wish.importance?.[check.id] ?? 1) > 0
+  );
+}
+
+/** The band that is aimed at: a margin within the check's own, so that it is met by more than a hair. */
+function aimedAt({ low = -Infinity, high = Infinity }: Check): readonly [number, number] {
+  const margin = Number.isFinite(high - low) ? MARGIN * (high - low) : OPEN_MARGIN;
+  return [low + margin, high - margin];
+}
+
+interface Problem extends BandProblem {
+  readonly draft: Draft;
+  readonly unknowns: readonly Unknown[];
+  readonly targets: readonly TargetId[];
+  readonly checksAt: (by: readonly number[]) => readonly Check[] | undefined;
+}
+
+function problemOf(
+  input: DraftInput,
+  draft: Draft,
+  unknowns: readonly Unknown[],
+  targets: readonly Check[],
+  wish: TrueItWish,
+): Problem {
+  const ids = targets.map((c) => c.id as TargetId);
+  const checksAt = (by: readonly number[]): readonly Check[] | undefined => {
+    const outcome = computeDraft(inputWith(input, draft, unknowns, by));
+    if (!outcome.ok) return undefined;
+    const { checks, altered } = outcome.value;
+    return altered.told.some((t) => t.id.startsWith('true-it.') && !t.done) ? undefined : checks;
+  };
+  return {
+    draft,
+    unknowns,
+    targets: ids,
+    checksAt,
+    low: unknowns.map((u) => -u.limit),
+    high: unknowns.map((u) => u.limit),
+    step: unknowns.map(() => 1),
+    cost: unknowns.map((u) => CHANGE * u.cost),
+    bands: targets.map(aimedAt),
+    weights: ids.map((id) => wish.importance?.[id] ?? 1),
+    figures: (by) => {
+      const checks = checksAt(by);
+      return checks && ids.map((id) => Number(checks.find((c) => c.id === id)?.value));
+    },
+  };
+}
+
+const missesOf = ({ bands }: Problem, figures: readonly number[]): number[] =>
+  figures.map((f, k) => outside(f, bands[k] ?? [0, 0]));
+
+const asWellMet = (misses: readonly number[], before: readonly number[]): boolean =>
+  misses.every((m, i) => Math.abs(m) < MET || Math.abs(m) <= Math.abs(before[i] ?? 0) + 0.02);
+
+const SEARCH_ROUNDS = 24;
+const TRIAL_ROUNDS = 5;
+
+/** The solution with the least of its changes left out one after the other, as long as every target stays as well met. */
+function fewest(problem: Problem, found: BandPlace): BandPlace {
+  const misses = missesOf(problem, found.figures);
+  let best = found;
+  const left = new Set<number>();
+  found.x.forEach((mm, i) => {
+    if (Math.abs(mm) < WORTH) left.add(i);
+  });
+  const order = problem.unknowns
+    .map((u, i) => ({ i, size: (Math.abs(found.x[i] ?? 0) * u.cost) / Math.max(1, u.limit) }))
+    .filter(({ i }) => !left.has(i))
+    .sort((a, b) => a.size - b.size);
+  for (const { i } of order.slice(0, -1)) {
+    const without = new Set([...left, i]);
+    const held = (limit: readonly number[]): number[] => limit.map((l, k) => (without.has(k) ? 0 : l));
+    const x = held(best.x);
+    const figures = problem.figures(x);
+    if (!figures) continue;
+    const fewer = { ...problem, low: held(problem.low), high: held(problem.high) };
+    const trial = intoBands(fewer, { x, figures, slopes: best.slopes }, TRIAL_ROUNDS, false);
+    if (!asWellMet(missesOf(problem, trial.figures), misses)) continue;
+    best = trial;
+    left.add(i);
+  }
+  return best;
+}
+
+/** Amounts are given in half millimetres where every target stays as well met by it, else in tenths. */
+function rounded(problem: Problem, found: BandPlace): BandPlace {
+  const misses = missesOf(problem, found.figures);
+  for (const grain of [0.5, 0.1]) {
+    const x = found.x.map((mm) => Math.round(mm / grain) * grain);
+    const figures = problem.figures(x);
+    if (figures && asWellMet(missesOf(problem, figures), misses)) return { ...found, x, figures };
+  }
+  return found;
+}
+
+const LABELS: Record<TargetId, string> = {
+  frontRise: 'Front rise',
+  backRise: 'Back rise',
+  wholeRise: 'Whole rise',
+  thigh: 'Thigh',
+  waist: 'Waist',
+  hip: 'Hip',
+  inseamWalk: 'Inseam walk',
+  sideWalk: 'Side walk',
+};
+
+/** Who stands against a target that is not met: the target pulling the same unknown the other way, or the limits. */
+function conflictsOf(problem: Problem, { x, figures, slopes }: BandPlace, unit: Unit): Conflict[] {
+  const { targets, unknowns } = problem;
+  const misses = missesOf(problem, figures);
+  return targets.flatMap((target, t): Conflict[] => {
+    const miss = misses[t] ?? 0;
+    if (Math.abs(miss) < MET) return [];
+    let worst: { against: number; unknown: number; pull: number } | undefined;
+    targets.forEach((_, other) => {
+      const otherMiss = misses[other] ?? 0;
+      if (other === t || Math.abs(otherMiss) < 1e-3) return;
+      unknowns.forEach((u, i) => {
+        // Both want this unknown to move, to opposite sides.
+        const pull = (slopes[t]?.[i] ?? 0) * miss * (slopes[other]?.[i] ?? 0) * otherMiss;
+        if (u.limit > 0 && pull < -1e-9 && (!worst || pull < worst.pull)) worst = { against: other, unknown: i, pull };
+      });
+    });
+    const far = formatLength(Math.abs(miss), tapeFor(unit));
+    const label = LABELS[target];
+    const against = worst && targets[worst.against];
+    const unknown = worst && unknowns[worst.unknown];
+    if (against && unknown) {
+      const sentence = `${label} and ${LABELS[against].toLowerCase()} ask opposite things of the ${unknown.label.toLowerCase()}: ${label.toLowerCase()} stays ${far} off.`;
+      return [{ target, against, unknown: unknown.id, sentence }];
+    }
+    const atLimit = unknowns.filter((u, i) => u.limit > 0 && Math.abs(Math.abs(x[i] ?? 0) - u.limit) < 0.06);
+    const names = atLimit.map((u) => u.label.toLowerCase()).join(', ');
+    const sentence =
+      names === ''
+        ? `${label} stays ${far} off: nothing that may be changed brings it nearer.`
+        : `${label} stays ${far} off: ${names} would have to go beyond the limit.`;
+    return [{ target, against: undefined, unknown: atLimit[0]?.id, sentence }];
+  });
+}
+
+function changeOf(problem: Problem, u: Unknown, by: number, unit: Unit): TrueItChange {
+  const { draft } = problem;
+  if (u.work) {
+    const work = u.work(by);
+    return { id: u.id, label: u.label, by, set: undefined, work, said: sayAlteration(work, unit) };
+  }
+  const line = u.line ?? u.id;
+  const value = Number(draft.worked.ledger.get(line)?.value) + by;
+  const tape = tapeFor(unit);
+  const amount = formatLength(Math.abs(by), tape);
+  const said = `${lineLabel(draft.worked.sheet, line)} ${formatLength(value, tape)} by hand (${by < 0 ? '−' : '+'}${amount})`;
+  return { id: u.id, label: u.label, by, set: { line, value }, work: undefined, said };
+}
+
+/**
+ * True it (handbook 3, section 3): the least set of changes by which every measured target comes into its band. Bounded
+ * least squares (projected Levenberg-Marquardt) over the natural unknowns, each with a limit and a cost for leaving its
+ * method's value; then changes that are not needed are left out one by one. Targets without a measurement take no part.
+ * What cannot be met is named with what stands against it. Refuses only what cannot be drafted.
+ */
+export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = {}): Outcome<Trued> {
+  const outcome = computeDraft(input, unit);
+  if (!outcome.ok) return refused(...outcome.refusals);
+  const draft = outcome.value;
+  const targets = draft.checks.filter((c) => takesPart(c, wish));
+  const ids = targets.map((c) => c.id as TargetId);
+  const nothing: Trued = { changes: [], before: draft.checks, after: draft.checks, targets: ids, conflicts: [] };
+  if (targets.every((c) => c.verdict === 'in')) return good(nothing);
+  const unknowns = unknownsOf(draft).map((u) => ({
+    ...u,
+    limit: wish.limits?.[u.id] ?? u.limit,
+    cost: wish.costs?.[u.id] ?? u.cost,
+  }));
+  const problem = problemOf(input, draft, unknowns, targets, wish);
+  const start = placeAt(
+    problem,
+    unknowns.map(() => 0),
+  );
+  if (!start) return good(nothing);
+  const found = rounded(problem, fewest(problem, intoBands(problem, start, SEARCH_ROUNDS, true)));
+  const after = problem.checksAt(found.x) ?? draft.checks;
+  return good({
+    ...nothing,
+    after,
+    changes: unknowns.flatMap((u, i) =>
+      Math.abs(found.x[i] ?? 0) < WORTH ? [] : [changeOf(problem, u, found.x[i] ?? 0, unit)],
+    ),
+    conflicts: conflictsOf(problem, found, unit),
+  });
+}
