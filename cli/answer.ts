@@ -14,7 +14,7 @@ const finite = (x: number | undefined): number | null => (x !== undefined && Num
 
 /** The answer to an order: plain data for JSON, all lengths in mm; open ends of bands are null. */
 export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<string, unknown> {
-  const { worked, block, checks } = draft;
+  const { worked, block, checks, altered } = draft;
   return {
     method: worked.sheet.id,
     choices: worked.choices,
@@ -43,6 +43,7 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
       ]),
     ),
     edges: { front: edgeLengths(block.front), back: edgeLengths(block.back) },
+    alterations: altered.told.map(({ id, done, refusal }) => ({ id, done, ...(refusal && { refusal }) })),
     outline: { front: outline(block.front), back: outline(block.back) },
     checks: checks.map((c) => ({
       id: c.id,
@@ -51,6 +52,13 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
       high: finite(c.high),
       verdict: c.verdict,
     })),
-    warnings: [...worked.warnings, ...findDoubts(measured, unit).map((d) => d.sentence), ...draftNotes(block, unit)],
+    warnings: [
+      ...worked.warnings,
+      ...altered.told.flatMap(({ refusal }) =>
+        refusal ? [`${refusal.field}: ${refusal.reason} It is left out.`] : [],
+      ),
+      ...findDoubts(measured, unit).map((d) => d.sentence),
+      ...draftNotes(block, unit),
+    ],
   };
 }

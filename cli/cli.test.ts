@@ -245,3 +245,76 @@ describe('reading an order', () => {
     expect(refusals([])).toHaveLength(1);
   });
 });
+
+describe('alterations in an order', () => {
+  const wedge = {
+    kind: 'wedge',
+    panel: 'back',
+    from: { edge: 'rise', level: { line: 'hipLevel', by: 0 } },
+    hinge: { edge: 'side', level: { line: 'hipLevel', by: 0 } },
+    by: '12mm',
+  };
+  const riseOf = async (alterations: unknown[]): Promise<number> => {
+    const { out } = await upstride('draft', await order({ ...FULL, set: {}, alterations }));
+    return (JSON.parse(out) as { edges: { back: { rise: number } } }).edges.back.rise;
+  };
+
+  it('are done, in the unit of the order, and left out where switched off', async () => {
+    const plain = await riseOf([]);
+    expect((await riseOf([wedge])) - plain).toBeCloseTo(12, 1);
+    expect((await riseOf([{ ...wedge, by: 1.2 }])) - plain).toBeCloseTo(12, 1);
+    expect((await riseOf([{ ...wedge, on: false }])) - plain).toBe(0);
+  });
+
+  it('that are not understood are refused with their place', async () => {
+    const answer = await upstride('draft', await order({ ...FULL, alterations: [wedge, { ...wedge, by: 'a lot' }] }));
+    expect(answer.status).toBe(1);
+    expect(answer.error).toContain('alterations.1.by');
+    expect(answer.error).toContain('a lot');
+  });
+
+  it('that cannot be done on this body are told and left out', async () => {
+    const high = { line: 'waistLine', by: 4 };
+    const through = { ...wedge, from: { edge: 'rise', level: high }, hinge: { edge: 'side', level: high } };
+    const { status, out } = await upstride('draft', await order({ ...FULL, alterations: [through] }));
+    const answer = JSON.parse(out) as { warnings: string[]; alterations: { done: boolean }[] };
+    expect(status).toBe(0);
+    expect(answer.alterations[0]?.done).toBe(false);
+    expect(answer.warnings.join(' ')).toContain('dart');
+  });
+});
+
+describe('upstride true', () => {
+  it('prints an order that, drafted, has every measured target met', async () => {
+    const short = {
+      ...FULL,
+      set: {},
+      settings: {},
+      measurements: { ...FULL.measurements, backRise: 38.4, frontRise: 29 },
+    };
+    const { status, out } = await upstride('true', await order(short));
+    expect(status).toBe(0);
+    const answer = JSON.parse(out) as {
+      order: { alterations: unknown[]; set: Record<string, number> };
+      targets: string[];
+      before: { id: string; verdict: string }[];
+      after: { id: string; value: number; verdict: string }[];
+      conflicts: unknown[];
+    };
+    expect(answer.before.find((c) => c.id === 'backRise')?.verdict).toBe('out');
+    expect(answer.conflicts).toEqual([]);
+    const again = await upstride('draft', await order(answer.order));
+    const { checks } = JSON.parse(again.out) as { checks: { id: string; value: number; verdict: string }[] };
+    for (const id of answer.targets) {
+      const check = checks.find((c) => c.id === id);
+      expect([id, check?.verdict]).toEqual([id, 'in']);
+      expect(check?.value).toBeCloseTo(answer.after.find((c) => c.id === id)?.value ?? NaN, 1);
+    }
+  });
+
+  it('refuses a bad order in a sentence', async () => {
+    const { status, error } = await upstride('true', await order({ measurements: { waist: 78 } }));
+    expect(status).toBe(1);
+    expect(error).toContain('Hip is missing.');
+  });
+});

@@ -8,12 +8,15 @@ import { refusalSentence, type Outcome } from '../core/refusal/index.js';
 import { formatLength, tapeFor } from '../core/units/index.js';
 import { pieceSheet, PAPERS, toSvg } from '../formats/index.js';
 import { rollPdf, tiledPdf } from '../formats/pdf.js';
+import { trueIt } from '../core/true-it/index.js';
 import { answerTo } from './answer.js';
 import { loadFonts } from './fonts.js';
 import { readOrder, type Order } from './order.js';
+import { trueAnswer } from './true-answer.js';
 
 const USAGE = `Usage:
   upstride draft ORDER.json [--format json|svg|pdf] [--paper a4|letter|roll] [--out FILE]
+  upstride true ORDER.json [--out FILE]
   upstride methods [--format text|json]`;
 
 /** A fault that the user can mend: one sentence on standard error and exit status 1. */
@@ -84,6 +87,22 @@ async function draftCommand(args: readonly string[]): Promise<void> {
   else process.stdout.write(content);
 }
 
+async function trueCommand(args: readonly string[]): Promise<void> {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: { out: { type: 'string' } },
+  });
+  const [file] = positionals;
+  if (file === undefined) throw new Fault(`Name the file of an order.\n${USAGE}`);
+  const json = await readJson(file);
+  const order = valueOf(readOrder(json));
+  const found = valueOf(trueIt(order.input, order.unit));
+  const content = `${JSON.stringify(trueAnswer(json as Record<string, unknown>, found, order.unit), undefined, 2)}\n`;
+  if (values.out !== undefined) await writeFile(values.out, content);
+  else process.stdout.write(content);
+}
+
 /** A method as the command line lists it: its sheet, with every setting and choice that an order may name. */
 function methodAnswer(sheet: Sheet): object {
   const settings = settingsOf(sheet).map(({ least, most, kind, ...setting }) => ({
@@ -106,6 +125,7 @@ function methodsCommand(args: readonly string[]): void {
 
 async function main([command, ...rest]: readonly string[]): Promise<void> {
   if (command === 'draft') await draftCommand(rest);
+  else if (command === 'true') await trueCommand(rest);
   else if (command === 'methods') methodsCommand(rest);
   else throw new Fault(USAGE);
 }

@@ -17,6 +17,7 @@ import {
 import { sheetById, SHEETS } from '../core/shipped/index.js';
 import { good, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
 import { readLength, toMm, UNITS, type Unit } from '../core/units/index.js';
+import { orderedAlterations, readAlterations } from './alterations.js';
 
 const figure = z.union([z.number(), z.string()]);
 
@@ -31,6 +32,7 @@ export const orderSchema = z.strictObject({
   method: z.string().default('quarter-and-half'),
   settings: z.record(z.string(), z.union([figure, z.boolean()])).default({}),
   set: z.record(z.string(), figure).default({}),
+  alterations: orderedAlterations,
 });
 
 /** A draft input with the unit in which it was ordered. */
@@ -134,7 +136,7 @@ function readSettings(
 export function readOrder(json: unknown): Outcome<Order> {
   const parsed = orderSchema.safeParse(json);
   if (!parsed.success) return refused(zodRefusal(parsed.error));
-  const { measurements, method, settings, set } = parsed.data;
+  const { measurements, method, settings, set, alterations: listed } = parsed.data;
   const { unit, figure: body, ...figures } = measurements;
   const sheet = sheetById(method);
   if (!sheet) {
@@ -166,7 +168,17 @@ export function readOrder(json: unknown): Outcome<Order> {
   }
   const chosen = readSettings(sheet, settings, unit);
   if (!chosen.ok) refusals.push(...chosen.refusals);
-  if (refusals.length > 0 || !chosen.ok) return refused(...refusals);
-  const input: DraftInput = { ...EMPTY_INPUT, sheet, figure: body ?? 'unknown', measured, ...chosen.value, set: hand };
+  const alterations = readAlterations(listed, unit);
+  if (!alterations.ok) refusals.push(...alterations.refusals);
+  if (refusals.length > 0 || !chosen.ok || !alterations.ok) return refused(...refusals);
+  const input: DraftInput = {
+    ...EMPTY_INPUT,
+    sheet,
+    figure: body ?? 'unknown',
+    measured,
+    ...chosen.value,
+    set: hand,
+    alterations: alterations.value,
+  };
   return good({ unit: UNITS.includes(unit) ? unit : 'cm', input });
 }

@@ -30,6 +30,7 @@ const DraftBench = lazy(() => import('../board/DraftBench.js').then((m) => ({ de
 const TrueBench = lazy(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench })));
 const TrueLayer = lazy(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer })));
 const ChooseBench = lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench })));
+const TrueItView = lazy(() => import('../true/TrueItView.js').then((m) => ({ default: m.TrueItView })));
 const WalkView = lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView })));
 const ReportView = lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView })));
 const FindDialog = lazy(() => import('./FindDialog.js').then((m) => ({ default: m.FindDialog })));
@@ -46,6 +47,7 @@ const VIEW_WORDS: readonly (readonly [ViewId, string, StationId])[] = [
   ['compare', 'Compare methods and drafts', 'choose'],
   ['steps', 'Worked steps', 'choose'],
   ['sheet', 'Method sheet', 'choose'],
+  ['it', 'True it', 'true'],
   ['walk', 'Walk the seams', 'true'],
   ['report', 'Check report', 'true'],
 ];
@@ -83,6 +85,8 @@ function OpenedView({ view }: { view: ViewId }) {
       return <CompareView />;
     case 'steps':
       return <StepsView board={plainBoard} />;
+    case 'it':
+      return <TrueItView board={plainBoard} />;
     case 'walk':
       return <WalkView board={plainBoard} />;
     case 'report':

@@ -23,6 +23,9 @@ export function TrueBench() {
   return (
     <>
       <div className="acts">
+        <Button component={Link} to="it" size="small" variant="contained">
+          True it
+        </Button>
         <Button component={Link} to="walk" size="small" variant="outlined">
           Walk the seams
         </Button>

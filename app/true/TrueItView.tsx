@@ -1,0 +1,315 @@
+import Button from '@mui/material/Button';
+import NativeSelect from '@mui/material/NativeSelect';
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import type { Check } from '../../core/check/index.js';
+import { refusalSentence } from '../../core/refusal/index.js';
+import {
+  TARGETS,
+  unknownsOf,
+  type TargetId,
+  type Trued,
+  type TrueItWish,
+  type UnknownId,
+} from '../../core/true-it/index.js';
+import { bandOf, said, VERDICTS } from '../board/check-words.js';
+import { LengthField } from '../shared/LengthField.js';
+import { PlainField } from '../shared/PlainField.js';
+import { withFractions } from '../shared/fractions.js';
+import { ViewHead } from '../shared/ViewHead.js';
+import { tryAlterations } from '../store/alteration-work.js';
+import { inputNow } from '../store/sheets.js';
+import { useChange, useComputed, useOpenWork, useTape, useUnit } from '../store/work-context.js';
+import { previewByHand } from '../store/work-store.js';
+import { alterationsOf, linesOf, startTrueIt, takeChanges, type TrueJob } from './true-job.js';
+import './true.css';
+
+const IMPORTANCE = [
+  ['0', 'leave it'],
+  ['0.4', 'a little'],
+  ['1', 'as usual'],
+  ['3', 'above all'],
+] as const;
+
+function TargetLine({ check, value, onPick }: { check: Check; value: number; onPick: (importance: number) => void }) {
+  const id = useId();
+  const tape = useTape();
+  const open = check.verdict !== 'unknown' && !check.restsOnEstimate;
+  const { sign, word } = VERDICTS[check.verdict];
+  return (
+    <div className="target" data-target={check.id}>
+      <label htmlFor={id}>
+        <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
+          {sign}
+        </span>{' '}
+        {check.label} <span className="number">{said(check, tape)}</span>
+        <span className="visually-hidden"> {word}</span>
+      </label>
+      {open ? (
+        <NativeSelect
+          inputProps={{ id }}
+          value={String(value)}
+          onChange={(event) => {
+            onPick(Number(event.target.value));
+          }}
+        >
+          {IMPORTANCE.map(([weight, words]) => (
+            <option key={weight} value={weight}>
+              {words}
+            </option>
+          ))}
+        </NativeSelect>
+      ) : (
+        <span className="quiet" id={id}>
+          not measured
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** Figures of the targets before and after, with their bands. */
+function BeforeAfter({ trued }: { trued: Trued }) {
+  const tape = useTape();
+  const of = (checks: readonly Check[], id: string): Check | undefined => checks.find((c) => c.id === id);
+  const worse = trued.after.filter((c) => {
+    const was = of(trued.before, c.id);
+    return was?.verdict === 'in' && c.verdict !== 'in' && !trued.targets.some((t) => t === c.id);
+  });
+  const rows = [...trued.targets.flatMap((id) => of(trued.after, id) ?? []), ...worse];
+  return (
+    <table className="figures">
+      <thead>
+        <tr>
+          <th scope="col">Check</th>
+          <th scope="col">Before</th>
+          <th scope="col">After</th>
+          <th scope="col">Band ({tape.unit})</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((after) => {
+          const before = of(trued.before, after.id);
+          return (
+            <tr key={after.id} data-trued={after.id} data-verdict={after.verdict}>
+              <th scope="row">
+                <span className="verdict" data-verdict={after.verdict} aria-hidden="true">
+                  {VERDICTS[after.verdict].sign}
+                </span>{' '}
+                {after.label}
+                <span className="visually-hidden"> {VERDICTS[after.verdict].word}</span>
+              </th>
+              <td className="number">{before && said(before, tape)}</td>
+              <td className="number">{said(after, tape)}</td>
+              <td>{bandOf(after, tape)}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** True it: what counts, what may be changed, and what was found, to be taken wholly or in part. */
+export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }) {
+  const open = useOpenWork();
+  const change = useChange();
+  const unit = useUnit();
+  const draft = useComputed((c) => c.before ?? c.draft);
+  const [importance, setImportance] = useState<Partial<Record<TargetId, number>>>({});
+  const [limits, setLimits] = useState<Partial<Record<UnknownId, number>>>({});
+  const [costs, setCosts] = useState<Partial<Record<UnknownId, number>>>({});
+  const [found, setFound] = useState<Trued>();
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [problem, setProblem] = useState<string>();
+  const [working, setWorking] = useState(false);
+  const job = useRef<TrueJob>(undefined);
+
+  const showNothing = (): void => {
+    change(previewByHand(undefined));
+    change(tryAlterations(undefined));
+  };
+  useEffect(
+    () => () => {
+      job.current?.stop();
+      change(previewByHand(undefined));
+      change(tryAlterations(undefined));
+    },
+    [change],
+  );
+
+  const picked = (found?.changes ?? []).filter((c) => !left.has(c.id));
+  const show = (trued: Trued, without: ReadonlySet<string>): void => {
+    const shown = trued.changes.filter((c) => !without.has(c.id));
+    if (shown.length === 0) {
+      showNothing();
+      return;
+    }
+    const { work } = open.state.getState();
+    change(previewByHand(linesOf(shown)));
+    change(tryAlterations([...work.draft.alterations, ...alterationsOf(shown)]));
+  };
+
+  const run = (): void => {
+    showNothing();
+    setFound(undefined);
+    setLeft(new Set());
+    setProblem(undefined);
+    setWorking(true);
+    const wish: TrueItWish = { importance, limits, costs };
+    const started = startTrueIt(inputNow(open.state.getState().work), unit, wish);
+    job.current = started;
+    started.answer
+      .then((answer) => {
+        if (answer.ok) {
+          setFound(answer.value);
+          show(answer.value, new Set());
+        } else setProblem(answer.refusals.map(refusalSentence).join(' '));
+      })
+      .catch((fault: unknown) => {
+        setProblem(`True it stopped: ${String(fault)}`);
+      })
+      .finally(() => {
+        setWorking(false);
+      });
+  };
+
+  if (!draft) return <p className="quiet">Enter the four measurements first.</p>;
+  const targets = TARGETS.flatMap((id) => draft.checks.find((c) => c.id === id) ?? []);
+  return (
+    <>
+      {board()}
+      <aside className="bench" aria-label="True it">
+        <ViewHead title="True it" station="True" />
+        <p className="quiet">
+          Finds the fewest and smallest changes by which every measured target comes into its band. Nothing is kept
+          until you take it.
+        </p>
+        <h3>What counts</h3>
+        {targets.map((check) => (
+          <TargetLine
+            key={check.id}
+            check={check}
+            value={importance[check.id as TargetId] ?? 1}
+            onPick={(weight) => {
+              setImportance({ ...importance, [check.id]: weight });
+            }}
+          />
+        ))}
+        <details>
+          <summary>What may be changed, and how far</summary>
+          <div className="limits">
+            <span />
+            <span className="quiet">At most</span>
+            <span className="quiet">Cost</span>
+            {unknownsOf(draft).map((u) => (
+              <div key={u.id} className="limit" data-unknown={u.id}>
+                <span>{u.label}</span>
+                <LengthField
+                  label={`${u.label}, at most`}
+                  mm={limits[u.id] ?? u.limit}
+                  unit={unit}
+                  onCommit={(mm) => {
+                    setLimits({ ...limits, [u.id]: Math.max(0, mm ?? u.limit) });
+                  }}
+                />
+                <PlainField
+                  label={`${u.label}, cost`}
+                  value={costs[u.id] ?? u.cost}
+                  places={1}
+                  suffix=""
+                  step={0.5}
+                  onCommit={(cost) => {
+                    setCosts({ ...costs, [u.id]: Math.max(0.1, cost) });
+                  }}
+                />
+              </div>
+            ))}
+          </div>
+          <p className="quiet">At most 0 leaves it alone. What costs more is changed less.</p>
+        </details>
+        <div className="acts">
+          <Button variant="contained" size="small" disabled={working} onClick={run}>
+            True it
+          </Button>
+          {working && (
+            <Button
+              size="small"
+              onClick={() => {
+                job.current?.stop();
+                setWorking(false);
+              }}
+            >
+              Stop
+            </Button>
+          )}
+        </div>
+        {problem && <p className="problem">{withFractions(problem)}</p>}
+        {found && (
+          <section aria-label="What was found">
+            <h3>
+              {found.changes.length === 0
+                ? found.conflicts.length === 0
+                  ? 'Every measured target is in its band: nothing to change'
+                  : 'Nothing that may be changed helps'
+                : `${found.changes.length} ${found.changes.length === 1 ? 'change' : 'changes'}`}
+            </h3>
+            <ul className="found">
+              {found.changes.map((c) => (
+                <li key={c.id} data-change={c.id}>
+                  <label>
+                    <input
+                      type="checkbox"
+                      checked={!left.has(c.id)}
+                      onChange={() => {
+                        const next = new Set(left);
+                        if (!next.delete(c.id)) next.add(c.id);
+                        setLeft(next);
+                        show(found, next);
+                      }}
+                    />{' '}
+                    {withFractions(c.said)}
+                  </label>
+                </li>
+              ))}
+            </ul>
+            {found.conflicts.map((c) => (
+              <p key={c.target} className="problem">
+                {withFractions(c.sentence)}
+              </p>
+            ))}
+            <BeforeAfter trued={found} />
+            {left.size > 0 && (
+              <p className="quiet">The figures are of all changes together; the board shows those picked.</p>
+            )}
+            {found.changes.length > 0 && (
+              <div className="acts">
+                <Button
+                  variant="contained"
+                  size="small"
+                  disabled={picked.length === 0}
+                  onClick={() => {
+                    change(takeChanges(picked));
+                    setFound(undefined);
+                  }}
+                >
+                  {picked.length === found.changes.length
+                    ? 'Take all'
+                    : `Take ${picked.length} of ${found.changes.length}`}
+                </Button>
+                <Button
+                  size="small"
+                  onClick={() => {
+                    showNothing();
+                    setFound(undefined);
+                  }}
+                >
+                  Leave it
+                </Button>
+              </div>
+            )}
+          </section>
+        )}
+      </aside>
+    </>
+  );
+}

@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import type { Alteration, AlterationWork } from '../core/alter/index.js';
+import { good, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
+import { fromMm, readLength, toMm, type Unit } from '../core/units/index.js';
+import { alterationWork } from '../core/workbook/index.js';
+
+/** An alteration in an order: what it does, with `on` and `note` where wanted. Lengths in the order's unit. */
+export const orderedAlterations = z.array(z.record(z.string(), z.unknown())).max(200).default([]);
+
+/** A length as an order writes it, in mm: a plain number in the order's unit, or text such as "3/4" or "12mm". */
+const lengthIn = (unit: Unit): z.ZodType<number> =>
+  z.union([z.number(), z.string()]).transform((value, context) => {
+    if (typeof value === 'number') return toMm(value, unit);
+    const read = readLength(value, unit);
+    if (read.ok) return read.mm;
+    context.addIssue({ code: 'custom', message: `“${value}” is not a length` });
+    return z.NEVER;
+  }) as unknown as z.ZodType<number>;
+
+const field = (index: number, path: readonly PropertyKey[]): string => ['alterations', index, ...path].join('.');
+
+/** Reads the alterations of an order; every mistake is a refusal that names the alteration and the field. */
+export function readAlterations(
+  listed: readonly Readonly<Record<string, unknown>>[],
+  unit: Unit,
+): Outcome<Alteration[]> {
+  const shape = alterationWork(lengthIn(unit));
+  const refusals: Refusal[] = [];
+  const found: Alteration[] = [];
+  for (const [i, { on = true, note = '', ...rest }] of listed.entries()) {
+    const work = shape.safeParse(rest);
+    if (work.success && typeof on === 'boolean' && typeof note === 'string') {
+      found.push({ id: `order.${i}`, on, note, work: work.data });
+      continue;
+    }
+    const issue = work.success ? undefined : work.error.issues[0];
+    const place = field(i, issue?.path ?? [typeof on === 'boolean' ? 'note' : 'on']);
+    refusals.push({
+      field: place,
+      value: JSON.stringify(listed[i]),
+      reason: `The alteration ${i + 1} is not understood at “${place}”: ${issue?.message ?? 'it has another shape'}.`,
+      wayOut: 'See docs/alterations.md for what an alteration looks like.',
+    });
+  }
+  return refusals.length > 0 ? refused(...refusals) : good(found);
+}
+
+/** Fields of an alteration that are no lengths. */
+const PLAIN = new Set(['share', 'at', 'dart', 'blend']);
+const GRAIN = 1e4;
+
+/** An alteration as an order would write it, lengths in the order's unit. */
+export function asOrdered({ on, note, work }: Alteration, unit: Unit): Record<string, unknown> {
+  const inUnit = (value: unknown, key = ''): unknown => {
+    if (typeof value === 'number') return PLAIN.has(key) ? value : Math.round(fromMm(value, unit) * GRAIN) / GRAIN;
+    if (Array.isArray(value)) return value.map((item: unknown) => inUnit(item));
+    if (typeof value !== 'object' || value === null) return value;
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, inUnit(v, k)]));
+  };
+  return { ...(inUnit(work) as AlterationWork), ...(on ? {} : { on }), ...(note === '' ? {} : { note }) };
+}
