@@ -8,6 +8,7 @@ const stages = [
   'shipped',
   'draft',
   'alter',
+  'trace',
   'check',
   'chain',
   'walk',

@@ -28,6 +28,7 @@ import {
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { AlterationForm } from './AlterationForm.js';
 import { CopyAlterations } from './CopyAlterations.js';
+import { LendRise } from './LendRise.js';
 import { useTrue } from './true-store.js';
 
 const OF: Record<LengthChange['of'], string> = {
@@ -210,6 +211,7 @@ export function AlterationList() {
         </NativeSelect>
       </p>
       <CopyAlterations />
+      <LendRise />
     </section>
   );
 }

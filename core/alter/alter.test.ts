@@ -10,6 +10,7 @@ import { SHEETS } from '../shipped/index.js';
 import {
   alterBlock,
   lengthChanges,
+  riseOf,
   sayAlteration,
   tellAlterations,
   type Alteration,
@@ -338,10 +339,7 @@ describe('every kind of alteration', () => {
   });
 
   it('takes a rise from elsewhere: its own gives the piece back, another’s is laid at the crotch point', () => {
-    const own = (b: Block): { x: number; y: number }[] => {
-      const { crotchPoint } = b.back.points;
-      return flatten(b.back.edges.rise, 0.1).map((p) => ({ x: p.x - crotchPoint.x, y: p.y - crotchPoint.y }));
-    };
+    const own = (b: Block): { x: number; y: number }[] => riseOf(b.back);
     const same = altered({ kind: 'rise', panel: 'back', points: own(block), blend: 0.5, keepLength: false });
     expect(apart(same.back, block.back)).toBeLessThan(0.2);
     const deeper = altered({ kind: 'scoop', panel: 'back', at: 0.4, by: 6, keepLength: false });

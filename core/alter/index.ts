@@ -16,3 +16,4 @@ export { lengthChanges, tellAlterations, type LengthChange } from './tell.js';
 export type { Mark } from './paper.js';
 export { KIND_LABELS, sayAlteration, sayLevel } from './words.js';
 export { STARTING_KINDS, startingWork } from './starting.js';
+export { riseOf } from './rise-of.js';

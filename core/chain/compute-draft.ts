@@ -1,5 +1,6 @@
 import { alterBlock, type Alteration, type AlteredBlock } from '../alter/index.js';
-import { checkAgainstBody, checkAgainstItself, checkGirths, type Check } from '../check/index.js';
+import type { BodyTrace } from '../trace/index.js';
+import { checkAgainstBody, checkAgainstItself, checkGirths, checkRiseShape, type Check } from '../check/index.js';
 import { drawBlock, edgeLengths, HOUSE_RULES, type Block, type DraftRules } from '../draft/index.js';
 import {
   measurementLabel,
@@ -36,6 +37,8 @@ export interface DraftInput {
   readonly measured: Measured;
   /** Girths taken at heights above the crotch. */
   readonly heights: readonly GirthAtHeight[];
+  /** The body's crotch curve, where one was taken. */
+  readonly trace: BodyTrace | undefined;
   /** Rules adopted for figures that are missing. */
   readonly adopted: Adopted;
   readonly fit: Fit;
@@ -66,6 +69,7 @@ export const EMPTY_INPUT: DraftInput = {
   build: AVERAGE_BUILD,
   measured: {},
   heights: [],
+  trace: undefined,
   adopted: {},
   fit: SHEETS_OWN_FIT,
   settings: {},
@@ -157,6 +161,7 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
     checks: [
       ...checkAgainstBody(worked, block, unit),
       ...checkGirths(worked, block, input.heights, unit),
+      ...checkRiseShape(block, input.trace, unit),
       ...checkAgainstItself(block, worked.fitClass.byShare),
     ],
   });

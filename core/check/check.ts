@@ -36,6 +36,7 @@ export type CheckId =
   | 'fitClass'
   | 'opening'
   | 'riseCharacter'
+  | 'riseShape'
   | 'crease'
   | `height.${number}`;
 

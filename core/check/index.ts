@@ -2,6 +2,7 @@ export { worstFirst, verdictOf, type Check, type CheckId, type Verdict, type Abo
 export { classByExtensions } from './fit-class.js';
 export { checkAgainstBody, hipWidthOf, openingLength } from './against-body.js';
 export { hollowShare } from './rise-character.js';
+export { checkRiseShape } from './rise-shape.js';
 export { checkGirths } from './girths.js';
 export {
   checkAgainstItself,

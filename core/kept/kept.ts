@@ -1,7 +1,7 @@
 import { EMPTY_INPUT, type DraftInput } from '../chain/index.js';
 import { COMMON, type Sheet } from '../method/index.js';
 import { houseAllowances } from '../piece/index.js';
-import type { KeptDraft, MeasurementSet, Person } from '../workbook/index.js';
+import type { KeptDraft, MeasurementSet, Person, Trace } from '../workbook/index.js';
 import { newestFirst, valuesOf } from './person.js';
 
 /** A person, one of their sets, and a draft: what one works on at the board. */
@@ -17,6 +17,10 @@ export function setOf({ person, draft }: Work): MeasurementSet {
   return found;
 }
 
+/** The latest trace of a person's crotch curve, if there is one. */
+export const newestTrace = ({ traces }: Person): Trace | undefined =>
+  traces.reduce<Trace | undefined>((last, trace) => (!last || trace.date >= last.date ? trace : last), undefined);
+
 /** The input of the chain that a kept draft stands for; `shipped` is the sheet it names, used where it has none of its own. */
 export function inputOf(work: Work, shipped: Sheet): DraftInput {
   const { draft, person } = work;
@@ -28,6 +32,7 @@ export function inputOf(work: Work, shipped: Sheet): DraftInput {
     build: person.build,
     measured: valuesOf(set),
     heights: set.heights,
+    trace: newestTrace(person),
     adopted: set.adopted,
     fit: { fitClass, stretch },
     settings: draft.settings,

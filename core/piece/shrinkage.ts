@@ -11,7 +11,7 @@ export interface Shrinkage {
 /** A cloth that does not shrink. */
 export const NO_SHRINKAGE: Shrinkage = { length: 0, width: 0 };
 
-function grownPanel(panel: Panel, move: (p: Point) => Point): Panel {
+function grownPanel(panel: Panel, move: (p: Point) => Point, grown: (levels: Levels) => Levels): Panel {
   const path = (p: Path): Path => mapPath(p, move);
   const paths = <K extends string>(all: Readonly<Record<K, Path>>): Record<K, Path> =>
     Object.fromEntries(Object.entries<Path>(all).map(([name, p]) => [name, path(p)])) as Record<K, Path>;
@@ -27,6 +27,7 @@ function grownPanel(panel: Panel, move: (p: Point) => Point): Panel {
   }));
   return {
     ...panel,
+    levels: grown(panel.levels),
     edges: paths(panel.edges),
     points,
     darts,
@@ -43,8 +44,13 @@ function grownPanel(panel: Panel, move: (p: Point) => Point): Panel {
 export function grownBlock(block: Block, { length, width }: Shrinkage): Block {
   if (length === 0 && width === 0) return block;
   const move = (p: Point): Point => ({ x: p.x / (1 - width), y: p.y / (1 - length) });
-  const levels = Object.fromEntries(
-    Object.entries(block.levels as unknown as Record<string, number>).map(([name, y]) => [name, y / (1 - length)]),
-  ) as unknown as Levels;
-  return { levels, front: grownPanel(block.front, move), back: grownPanel(block.back, move) };
+  const grown = (levels: Levels): Levels =>
+    Object.fromEntries(
+      Object.entries(levels as unknown as Record<string, number>).map(([name, y]) => [name, y / (1 - length)]),
+    ) as unknown as Levels;
+  return {
+    levels: grown(block.levels),
+    front: grownPanel(block.front, move, grown),
+    back: grownPanel(block.back, move, grown),
+  };
 }

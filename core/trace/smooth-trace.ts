@@ -1,0 +1,113 @@
+import {
+  distance,
+  pathLength,
+  placeAtLength,
+  splineThrough,
+  subtract,
+  unit,
+  type Path,
+  type Point,
+} from '../geometry/index.js';
+import { good, refused, type Outcome } from '../refusal/index.js';
+
+/** A crotch curve of a body: from the waist in front, under, to the waist behind, and where the inseam falls on it. */
+export interface BodyTrace {
+  /** In mm, y down; the front to either side. */
+  readonly points: readonly Point[];
+  /** The inseam as a share of the length from the waist in front. */
+  readonly inseam: number;
+}
+
+/** A trace made smooth, placed with the inseam at the origin and the front to the left. */
+export interface SmoothTrace {
+  /** From the waist in front to the waist behind. */
+  readonly path: Path;
+  readonly total: number;
+  /** Length from the front's waist to the inseam, in mm. */
+  readonly toInseam: number;
+}
+
+const KNOTS = 26;
+const SAMPLES = 160;
+/** How often neighbours are averaged: a hand's tremble goes, the shape stays. */
+const PASSES = 6;
+const LEAST_LENGTH = 200;
+const MOST_LENGTH = 2000;
+
+const polyline = (points: readonly Point[]): { lengths: number[]; total: number } => {
+  const lengths = [0];
+  for (let i = 1; i < points.length; i++) {
+    lengths.push((lengths[i - 1] ?? 0) + distance(points[i - 1] as Point, points[i] as Point));
+  }
+  return { lengths, total: lengths[lengths.length - 1] ?? 0 };
+};
+
+/** Points at even distances along a polyline. */
+export function evenly(points: readonly Point[], count: number): Point[] {
+  const { lengths, total } = polyline(points);
+  let k = 0;
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const at = (total * i) / count;
+    while (k < points.length - 2 && (lengths[k + 1] ?? 0) < at) k++;
+    const [a, b] = [points[k] as Point, points[k + 1] as Point];
+    const gap = (lengths[k + 1] ?? 0) - (lengths[k] ?? 0);
+    const t = gap === 0 ? 0 : Math.min(1, (at - (lengths[k] ?? 0)) / gap);
+    return { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
+  });
+}
+
+/** Averages neighbours, the ends kept. */
+function calmed(points: readonly Point[]): Point[] {
+  let calm = [...points];
+  for (let pass = 0; pass < PASSES; pass++) {
+    calm = calm.map((p, i) => {
+      const [a, b] = [calm[i - 1], calm[i + 1]];
+      return a && b ? { x: (a.x + 2 * p.x + b.x) / 4, y: (a.y + 2 * p.y + b.y) / 4 } : p;
+    });
+  }
+  return calm;
+}
+
+const refuse = (reason: string, wayOut: string): Outcome<never> =>
+  refused({ field: 'trace', value: '', reason, wayOut });
+
+/**
+ * A trace made smooth: laid out evenly, a hand's tremble averaged away, and one spline drawn through it (clamped cubic
+ * spline), inseam at the origin, front to the left. Refuses what is no crotch curve.
+ */
+export function smoothTrace({ points, inseam }: BodyTrace): Outcome<SmoothTrace> {
+  const finite = points.filter((p) => Number.isFinite(p.x) && Number.isFinite(p.y));
+  const apart = finite.filter((p, i) => i === 0 || distance(p, finite[i - 1] as Point) > 0.01);
+  if (apart.length < 5) {
+    return refuse('The trace has fewer than five points.', 'Take more points along the curve.');
+  }
+  const { total } = polyline(apart);
+  if (total < LEAST_LENGTH || total > MOST_LENGTH) {
+    return refuse(
+      `The trace is ${Math.round(total / 10)} cm long, which no crotch is.`,
+      'Check its scale: give the known length again.',
+    );
+  }
+  if (!(inseam > 0.1 && inseam < 0.9)) {
+    return refuse('The inseam does not fall within the trace.', 'Mark where the inseam falls.');
+  }
+  const calm = calmed(evenly(apart, SAMPLES));
+  const knots = evenly(calm, KNOTS);
+  const [first, second, last, before] = [knots[0], knots[1], knots[KNOTS], knots[KNOTS - 1]] as [
+    Point,
+    Point,
+    Point,
+    Point,
+  ];
+  const path = splineThrough(knots, unit(subtract(second, first)), unit(subtract(last, before)));
+  const length = pathLength(path);
+  const at = placeAtLength(path, inseam * length).at;
+  const lowest = Math.max(first.y, last.y);
+  if (at.y < lowest) {
+    return refuse('The trace hangs upward: its middle lies above its ends.', 'Give the points with down as down.');
+  }
+  const turned = first.x > last.x;
+  const place = (p: Point): Point => ({ x: (turned ? -1 : 1) * (p.x - at.x), y: p.y - at.y });
+  const placed = path.map(({ p0, p1, p2, p3 }) => ({ p0: place(p0), p1: place(p1), p2: place(p2), p3: place(p3) }));
+  return good({ path: placed, total: length, toInseam: inseam * length });
+}
