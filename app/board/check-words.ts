@@ -18,7 +18,9 @@ function figure(check: Check, x: number, tape: Tape): string {
 export function said(check: Check, tape: Tape): string {
   if (typeof check.value === 'string') return check.value;
   if (check.value === undefined) return '';
-  return check.kind === 'angle' ? `${check.value.toFixed(1)}°` : withFractions(formatLength(check.value, tape));
+  return check.kind === 'angle'
+    ? `${check.value.toFixed(1).replace(/^-(0\.0)$/, '$1')}°`
+    : withFractions(formatLength(check.value, tape));
 }
 
 /** The band of a check, in words. */

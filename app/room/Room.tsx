@@ -6,7 +6,6 @@ import { MEASUREMENTS } from '../../core/measure/index.js';
 import { lineLabel, settingsOf } from '../../core/method/index.js';
 import { Board, type BoardProps } from '../board/Board.js';
 import { useBoard } from '../board/board-store.js';
-import { CheckTape } from '../board/CheckTape.js';
 import type { Autosave } from '../store/autosave.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
@@ -18,6 +17,7 @@ import { Head } from './Head.js';
 import { STATIONS, type StationId, type ViewId } from './stations.js';
 import { Walk } from './Walk.js';
 
+const CheckTape = lazy(() => import('../board/CheckTape.js').then((m) => ({ default: m.CheckTape })));
 const MeasureStation = lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation })));
 const CutStation = lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation })));
 
@@ -31,6 +31,7 @@ const TrueBench = lazy(() => import('../true/TrueBench.js').then((m) => ({ defau
 const TrueLayer = lazy(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer })));
 const ChooseBench = lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench })));
 const TrueItView = lazy(() => import('../true/TrueItView.js').then((m) => ({ default: m.TrueItView })));
+const CurveView = lazy(() => import('../true/CurveView.js').then((m) => ({ default: m.CurveView })));
 const WalkView = lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView })));
 const ReportView = lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView })));
 const FindDialog = lazy(() => import('./FindDialog.js').then((m) => ({ default: m.FindDialog })));
@@ -49,6 +50,7 @@ const VIEW_WORDS: readonly (readonly [ViewId, string, StationId])[] = [
   ['sheet', 'Method sheet', 'choose'],
   ['it', 'True it', 'true'],
   ['walk', 'Walk the seams', 'true'],
+  ['curve', 'The body’s curve', 'true'],
   ['report', 'Check report', 'true'],
 ];
 
@@ -87,6 +89,8 @@ function OpenedView({ view }: { view: ViewId }) {
       return <StepsView board={plainBoard} />;
     case 'it':
       return <TrueItView board={plainBoard} />;
+    case 'curve':
+      return <CurveView />;
     case 'walk':
       return <WalkView board={plainBoard} />;
     case 'report':
@@ -247,7 +251,9 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open, onR
           )}
         </Suspense>
       )}
-      <CheckTape />
+      <Suspense fallback={<footer className="tape" />}>
+        <CheckTape />
+      </Suspense>
       {(save.save === 'conflict' || save.save === 'failed') && (
         <div className="save-trouble" role="alert">
           {save.save === 'conflict'

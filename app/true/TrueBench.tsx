@@ -29,6 +29,9 @@ export function TrueBench() {
         <Button component={Link} to="walk" size="small" variant="outlined">
           Walk the seams
         </Button>
+        <Button component={Link} to="curve" size="small" variant="outlined">
+          The body’s curve
+        </Button>
         <Button component={Link} to="report" size="small" variant="outlined">
           Check report
         </Button>

@@ -3,7 +3,8 @@ import { houseAllowances } from '../piece/index.js';
 import { HOUSE_RULES } from '../draft/index.js';
 import { EMPTY_PAIR, type Figure, type MeasurementId, type PairFigureId } from '../measure/index.js';
 import type { KeptDraft, MeasurementSet, Person, WorkbookContent } from '../workbook/index.js';
-import { newSet } from '../kept/index.js';
+import { newSet, type Trace } from '../kept/index.js';
+import type { AlterationWork } from '../alter/index.js';
 
 /** The demo workroom: the wardrobe of Tin Heron, a made-up puppet theatre. Every figure is invented. */
 
@@ -51,7 +52,66 @@ const person = (
   note: string,
   sets: MeasurementSet[],
   build: Partial<Person['build']> = {},
-): Person => ({ id, name, figure, unit, note, build: { ...AVERAGE, ...build }, sets, traces: [] });
+): Person => ({
+  id,
+  name,
+  figure,
+  unit,
+  note,
+  build: { ...AVERAGE, ...build },
+  sets,
+  traces: TRACES[id] ? [TRACES[id]] : [],
+});
+
+/** A crotch curve as a flexible ruler gives it, invented: from the waist in front, under, to the waist behind, mm. */
+const traced = (id: string, date: string, inseam: number, points: readonly (readonly [number, number])[]): Trace => ({
+  id,
+  name: `Trace of ${date}`,
+  date,
+  note: 'Flexible ruler, standing.',
+  points: points.map(([x, y]) => ({ x, y })),
+  inseam,
+});
+
+const TRACES: Readonly<Record<string, Trace>> = {
+  'lead-puppeteer': traced('lead-puppeteer-trace', '2026-10-05', 0.45, [
+    [-110, -252],
+    [-104, -214],
+    [-97, -172],
+    [-90, -132],
+    [-79, -92],
+    [-60, -50],
+    [-34, -17],
+    [0, 2],
+    [38, 6],
+    [80, 1],
+    [116, -16],
+    [143, -46],
+    [160, -84],
+    [174, -124],
+    [187, -164],
+    [199, -206],
+    [210, -246],
+  ]),
+  'stage-rigger': traced('stage-rigger-trace', '2026-09-20', 0.42, [
+    [-116, -252],
+    [-105, -208],
+    [-94, -166],
+    [-83, -124],
+    [-69, -80],
+    [-47, -36],
+    [-18, -2],
+    [24, 6],
+    [62, 0],
+    [100, -20],
+    [132, -52],
+    [158, -92],
+    [179, -134],
+    [200, -176],
+    [222, -218],
+    [244, -264],
+  ]),
+};
 
 const PEOPLE: readonly Person[] = [
   person('lead-puppeteer', 'Lead puppeteer', 'woman', 'cm', 'Works overhead all evening; wants to stretch.', [
@@ -202,6 +262,7 @@ interface DemoDraft {
   readonly settings?: Record<string, number>;
   readonly choices?: Record<string, string>;
   readonly set?: KeptDraft['set'];
+  readonly alterations?: readonly (readonly [string, AlterationWork])[];
 }
 
 const kept = (d: DemoDraft): KeptDraft => ({
@@ -215,7 +276,7 @@ const kept = (d: DemoDraft): KeptDraft => ({
   choices: d.choices ?? {},
   rules: { ...HOUSE_RULES },
   set: d.set ?? {},
-  alterations: [],
+  alterations: (d.alterations ?? []).map(([note, work], i) => ({ id: `${d.id}-${i}`, on: true, note, work })),
   allowances: { ...houseAllowances(PEOPLE.find((p) => p.id === d.personId)?.unit ?? 'cm') },
   created: `${d.day}T09:00:00.000Z`,
   changed: `${d.day}T09:30:00.000Z`,
@@ -264,6 +325,19 @@ const DRAFTS: readonly KeptDraft[] = [
     setId: 'lamp-operator-1',
     day: '2026-09-24',
     choices: { variant: 'surplus-shared' },
+    alterations: [
+      [
+        'Folds under the flat seat',
+        {
+          kind: 'wedge',
+          panel: 'back',
+          from: { edge: 'rise', level: { line: 'hipLevel', by: 0 } },
+          hinge: { edge: 'side', level: { line: 'hipLevel', by: 0 } },
+          by: -8,
+        },
+      ],
+      ['Long leg', { kind: 'across', panel: 'both', level: { line: 'kneeLevel', by: 60 }, by: 12 }],
+    ],
   }),
   kept({
     id: 'cook-kitchen',

@@ -6,17 +6,7 @@ import { completePanel, drawSeams, UNMOVED } from './draw-panel.js';
 import { refuseLevels, type PanelSetting } from './panel-setting.js';
 import type { EdgeName, Panel } from './panel.js';
 import { stretchesOf, trueBack, type SeamStretches } from './true-seams.js';
-import type { WaistSchool } from './waist-plan.js';
-
-/** The three rules that hold for every sheet and may be switched off or changed (handbook 2, section 5). */
-export interface DraftRules {
-  readonly hipKept: boolean;
-  readonly trueSeams: boolean;
-  readonly waistPlan: WaistSchool;
-}
-
-/** All three rules on, the surplus decided by darts: the default. */
-export const HOUSE_RULES: DraftRules = { hipKept: true, trueSeams: true, waistPlan: 'darts' };
+import { HOUSE_RULES, type DraftRules } from './rules.js';
 
 /** A whole draft: both panels on one frame, net. */
 export interface Block {

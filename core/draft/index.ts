@@ -10,16 +10,9 @@ export {
   type Settled,
 } from './panel.js';
 export { girthLevels, levelSpan, type LegGirth } from './level-width.js';
-export {
-  drawBlock,
-  draftNotes,
-  edgeLengths,
-  HOUSE_RULES,
-  type Block,
-  type DraftRules,
-  type EdgeLengths,
-} from './block.js';
+export { drawBlock, draftNotes, edgeLengths, type Block, type EdgeLengths } from './block.js';
 export { INSEAM_STRETCH } from './true-seams.js';
 export { LEAST_CROTCH_RADIUS } from './crotch-curve.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';
 export { closedWaist, openWaist, standApart, type ClosedWaist, type FlatDart, type OpenWaist } from './waist-over.js';
+export { HOUSE_RULES, type DraftRules } from './rules.js';

@@ -1,4 +1,4 @@
-export { inputByMethod, inputOf, newDraft, setOf, type Work } from './kept.js';
+export { inputByMethod, inputOf, newDraft, newestTrace, setOf, type Work } from './kept.js';
 export {
   doubtsOf,
   newerSet,
@@ -13,4 +13,12 @@ export {
 } from './person.js';
 export { mergeWorkbooks, planMerge, type Conflict, type Decisions, type Merge, type Side } from './merge.js';
 export { enlist, type Arrival, type Enlisted } from './enlist.js';
-export type { KeptChart, KeptDraft, MeasurementSet, Person, Workbook, WorkbookContent } from '../workbook/index.js';
+export type {
+  KeptChart,
+  KeptDraft,
+  MeasurementSet,
+  Person,
+  Trace,
+  Workbook,
+  WorkbookContent,
+} from '../workbook/index.js';

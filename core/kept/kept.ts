@@ -1,5 +1,6 @@
-import { EMPTY_INPUT, type DraftInput } from '../chain/index.js';
-import { COMMON, type Sheet } from '../method/index.js';
+import type { DraftInput } from '../chain/index.js';
+import { HOUSE_RULES } from '../draft/index.js';
+import { COMMON, DEFAULT_SHEET, type Sheet } from '../method/index.js';
 import { houseAllowances } from '../piece/index.js';
 import type { KeptDraft, MeasurementSet, Person, Trace } from '../workbook/index.js';
 import { newestFirst, valuesOf } from './person.js';
@@ -62,19 +63,18 @@ export function inputByMethod(work: Work, sheet: Sheet): DraftInput {
 /** A new draft for a person from their newest set, by the default method. */
 export function newDraft(newId: () => string, person: Person, name: string, now: Date): KeptDraft {
   const [newest] = newestFirst(person);
-  const { sheet, settings, choices, rules, set } = EMPTY_INPUT;
   const stamp = now.toISOString();
   return {
     id: newId(),
     name,
     personId: person.id,
     setId: newest?.id ?? '',
-    method: sheet.id,
+    method: DEFAULT_SHEET.id,
     fit: { stretch: 0, shrinkLength: 0, shrinkWidth: 0 },
-    settings: { ...settings },
-    choices: { ...choices },
-    rules: { ...rules },
-    set: { ...set },
+    settings: {},
+    choices: {},
+    rules: { ...HOUSE_RULES },
+    set: {},
     alterations: [],
     allowances: { ...houseAllowances(person.unit) },
     created: stamp,

@@ -22,7 +22,7 @@ import {
 } from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
-import type { SmoothTrace } from './smooth-trace.js';
+import { calmed, type SmoothTrace } from './smooth-trace.js';
 
 /** A rigid way from panel coordinates to the joined rises and back. */
 interface Way {
@@ -194,13 +194,19 @@ export function sayGaps(panel: PanelName, { worst }: RiseGaps, unit: Unit): stri
     : `The ${panel} seam stands ${far} away from the body ${where}: fill it.`;
 }
 
-const SHAPE_POINTS = 44;
+const SHAPE_POINTS = 96;
+/** Every so many points one is kept for the seam to be drawn through. */
+const KEPT = 8;
+/** How often the moved points are averaged with their neighbours, so that the seam is drawn with one sweep. */
+const PASSES = 40;
 /** How much of the rise, from the waist down, is left as it is: a trace seldom reaches it truly. */
 const RUN_OUT = 0.35;
+/** The seam leaves the inseam square and bends one way: near the crotch it may hang no lower than this radius, in mm, lets it. */
+const FLATTEST = 1200;
 
 /**
  * The rise that takes the body's shape: the seam moved toward the trace, by no more than `limit` mm anywhere, running out
- * to nothing at the waist, its length kept at the waist. As an alteration of one panel.
+ * to nothing at the waist, square to the inseam, its length kept at the waist. As an alteration of one panel.
  */
 export function takeShape(block: Block, laid: LaidTrace, panel: PanelName, limit: number): RiseShape {
   const { ways, back, front } = laid.joined;
@@ -209,15 +215,18 @@ export function takeShape(block: Block, laid: LaidTrace, panel: PanelName, limit
   const body = { points: flatten(laid.trace, 0.2) };
   const total = pathLength(rise);
   const { crotchPoint } = block[panel].points;
-  const points = Array.from({ length: SHAPE_POINTS + 1 }, (_, i) => {
+  const moved = Array.from({ length: SHAPE_POINTS + 1 }, (_, i): Point => {
     const at = (total * i) / SHAPE_POINTS;
     const place = placeAtLength(rise, at);
     const d = directionAtPlace(rise, place);
     const out = { x: quarterTurn(d).x * hand, y: quarterTurn(d).y * hand };
     const off = dot(subtract(nearestOn(body, place.at), place.at), out);
-    const fade = smoothStep((total - at) / (RUN_OUT * total)) * smoothStep(at / 25);
-    const by = Math.min(limit, Math.max(-limit, off)) * fade;
-    return subtract(ways[panel].back(along(place.at, out, by)), crotchPoint);
+    const fade = smoothStep((total - at) / (RUN_OUT * total)) * smoothStep(at / 40);
+    const p = along(place.at, out, Math.min(limit, Math.max(-limit, off)) * fade);
+    return { x: p.x, y: Math.min(p.y, -(p.x * p.x) / (2 * FLATTEST)) };
   });
+  const points = calmed(moved, PASSES)
+    .filter((_, i) => i % KEPT === 0)
+    .map((p) => subtract(ways[panel].back(p), crotchPoint));
   return { kind: 'rise', panel, points, blend: 0.2, keepLength: true };
 }

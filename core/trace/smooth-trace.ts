@@ -57,9 +57,9 @@ export function evenly(points: readonly Point[], count: number): Point[] {
 }
 
 /** Averages neighbours, the ends kept. */
-function calmed(points: readonly Point[]): Point[] {
+export function calmed(points: readonly Point[], passes: number): Point[] {
   let calm = [...points];
-  for (let pass = 0; pass < PASSES; pass++) {
+  for (let pass = 0; pass < passes; pass++) {
     calm = calm.map((p, i) => {
       const [a, b] = [calm[i - 1], calm[i + 1]];
       return a && b ? { x: (a.x + 2 * p.x + b.x) / 4, y: (a.y + 2 * p.y + b.y) / 4 } : p;
@@ -91,7 +91,7 @@ export function smoothTrace({ points, inseam }: BodyTrace): Outcome<SmoothTrace>
   if (!(inseam > 0.1 && inseam < 0.9)) {
     return refuse('The inseam does not fall within the trace.', 'Mark where the inseam falls.');
   }
-  const calm = calmed(evenly(apart, SAMPLES));
+  const calm = calmed(evenly(apart, SAMPLES), PASSES);
   const knots = evenly(calm, KNOTS);
   const [first, second, last, before] = [knots[0], knots[1], knots[KNOTS], knots[KNOTS - 1]] as [
     Point,
