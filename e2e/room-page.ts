@@ -65,7 +65,7 @@ export class RoomPage {
   }
 
   /** Steps to a station by the walk. */
-  async goTo(station: 'measure' | 'choose' | 'draft' | 'cut'): Promise<void> {
+  async goTo(station: 'measure' | 'choose' | 'draft' | 'true' | 'cut'): Promise<void> {
     await (await this.find(`.walk a[href$="/${station}"], .walk a[href$="=${station}"]`)).click();
   }
 
@@ -143,6 +143,15 @@ export class RoomPage {
   /** The path data of an edge, such as `back.rise`, in board millimetres. */
   async edge(name: string): Promise<string> {
     return (await (await this.find(`[data-edge="${name}"]`)).getAttribute('d')) ?? '';
+  }
+
+  /** Where on the screen a share of an edge, such as `back.rise`, lies; the edge as the outline runs, waist to hem and up again. */
+  spot(edge: string, share: number): Promise<{ x: number; y: number }> {
+    return this.driver.executeScript(
+      `const path = document.querySelector('[data-edge="${edge}"]');
+       const p = path.getPointAtLength(path.getTotalLength() * ${share}).matrixTransform(path.getScreenCTM());
+       return { x: p.x, y: p.y };`,
+    );
   }
 
   /** Where a line's figure comes from: sheet, hand or estimate. */

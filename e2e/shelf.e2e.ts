@@ -110,6 +110,11 @@ const VIEWS = [
   '/demo/draft/cook-kitchen/choose/steps',
   '/demo/draft/cook-kitchen/choose/sheet',
   '/demo/draft/cook-kitchen/draft',
+  '/demo/draft/lamp-plain/true',
+  '/demo/draft/lamp-plain/true/it',
+  '/demo/draft/lamp-plain/true/walk',
+  '/demo/draft/lamp-plain/true/report',
+  '/demo/draft/puppeteer-black/true/curve',
   '/demo/draft/cook-kitchen/cut',
 ];
 

@@ -39,7 +39,7 @@ describe('choosing', () => {
     expect(await room.sourceOf('hemGirth')).toBe('hand');
     expect(await room.edge('back.hem')).not.toBe(hem);
     await room.enter('Inside length', '60 cm');
-    expect(await room.text('.drawing')).toContain('Hem line 86.0 cm');
+    expect(await room.text('.drawing')).toContain('Hem line 87.2 cm');
     await room.press('Give inside length back to the sheet');
     await room.press('Give hem girth back to the sheet');
     expect(await room.edge('back.hem')).toBe(hem);

@@ -126,6 +126,26 @@ describe('what is kept', () => {
     expect(shelf.people[0]).toMatchObject({ revision: 4, value: { build: { seat: 'full' } } });
   });
 
+  it('brings a room of the third version along, with no alterations and no traces yet', async () => {
+    const old = await openDB('upstride-own', 3, {
+      upgrade(db) {
+        for (const name of ['people', 'drafts', 'charts']) db.createObjectStore(name, { keyPath: 'id' });
+        db.createObjectStore('meta');
+      },
+    });
+    const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === 'cellist-dress');
+    const person = DEMO_WORKBOOK.people.find((p) => p.id === draft?.personId);
+    if (!person || !draft) throw new Error('The demo is empty');
+    const without = (record: object, name: string): object =>
+      Object.fromEntries(Object.entries(record).filter(([key]) => key !== name));
+    await old.put('people', { id: person.id, revision: 2, value: without(person, 'traces') });
+    await old.put('drafts', { id: draft.id, revision: 3, value: without(draft, 'alterations') });
+    old.close();
+    const shelf = await (await store()).readShelf('own');
+    expect(shelf.people[0]).toMatchObject({ revision: 2, value: { ...person, traces: [] } });
+    expect(shelf.drafts[0]).toMatchObject({ revision: 3, value: { ...draft, alterations: [] } });
+  });
+
   it('changes people, drafts and charts together or not at all', async () => {
     const db = await store();
     const chart = { id: 'house', name: 'House', note: '', figure: 'woman' as const, sizes: [] };

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import NativeSelect from '@mui/material/NativeSelect';
-import { useId, useMemo } from 'react';
+import { useId, useMemo, useState } from 'react';
 import { offersFor, sayEffect, type Offer } from '../../core/correct/index.js';
 import { worstFirst, type Check } from '../../core/check/index.js';
 import { bandOf, said, VERDICTS } from '../board/check-words.js';
@@ -16,17 +16,28 @@ function OfferLine({ offer, check }: { offer: Offer; check: Check }) {
   const unit = useUnit();
   const list = useWork(({ work }) => work.draft.alterations);
   const set = useTrue((s) => s.set);
+  const [shown, setShown] = useState(false);
   const made = (): ReturnType<typeof newAlteration>[] =>
     offer.works.map((work) => newAlteration(work, `For the check “${check.label.toLowerCase()}”`));
   const show = (): void => {
+    setShown(true);
     change(tryAlterations([...list, ...made()]));
   };
   const hide = (): void => {
+    setShown(false);
     change(tryAlterations(undefined));
   };
   const { sign, word } = VERDICTS[offer.brings];
   return (
-    <li data-offer={offer.id} onPointerEnter={show} onPointerLeave={hide}>
+    <li
+      data-offer={offer.id}
+      data-shown={shown}
+      onPointerMove={(event) => {
+        // Only a hand that moves: a list that shifts under a resting pointer shows nothing.
+        if (!shown && (event.movementX !== 0 || event.movementY !== 0)) show();
+      }}
+      onPointerLeave={hide}
+    >
       <strong>{withFractions(offer.said)}</strong>
       <span className="effects">
         <span className="verdict" data-verdict={offer.brings} aria-hidden="true">

@@ -3,7 +3,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useTrue, type TrueTool } from './true-store.js';
 
 const TOOLS: readonly (readonly [TrueTool, string, string])[] = [
-  ['cut', 'Cut', 'Draw the cut on the piece from a seam to the hinge on another, then pull the wedge open.'],
+  ['cut', 'Slash', 'Draw the cut on the piece from a seam to the hinge on another, then pull the wedge open.'],
   ['seam', 'Seam', 'Take hold of a seam and move it out or in there; it runs out above and below.'],
   ['scoop', 'Scoop', 'Take hold of the crotch curve and push it deeper, or fill it.'],
   ['tilt', 'Seat line', 'Take hold of the centre seam near the waist and turn it in or out.'],

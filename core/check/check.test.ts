@@ -271,3 +271,87 @@ describe('against itself', () => {
     }
   });
 });
+
+describe('the checks that came with truing', () => {
+  const at = (id: CheckId, more: Partial<DraftInput> = {}): Check => find(draft(more).checks, id);
+
+  it('hold each girth taken at a height, with an ease that slides from hip to waist', () => {
+    const heights = [
+      { height: 75, girth: 990 },
+      { height: 230, girth: 840 },
+    ];
+    const low = at('height.75', { heights });
+    const level = draft().block.levels.crotchLevel - 75;
+    expect(low).toMatchObject({ label: 'At 7.5 cm', about: { at: level } });
+    expect(low.low).toBeCloseTo(990 + 10 + Math.min(1, level / 204) * 15.4, 1);
+    expect(Number(low.value)).toBeGreaterThan(Number(at('height.230', { heights }).value));
+    expect(at('height.75', { heights: [{ height: 75, girth: 1050 }] }).verdict).toBe('out');
+    // A height above the piece or at the floor is no girth of it.
+    const odd = [
+      { height: 900, girth: 800 },
+      { height: 0, girth: 800 },
+    ];
+    expect(draft({ heights: odd }).checks.some((c) => c.id.startsWith('height.'))).toBe(false);
+  });
+
+  it('let the waist with an opening down to the hip line pass the hip', () => {
+    const opening = at('opening');
+    // By hand: the front's centre is plumb, 204 mm from waist to hip line, and a hair more round the curve's start.
+    const below = 204 + Number(draft().worked.front.centreLift);
+    expect(Number(opening.value)).toBeCloseTo(790 + 2 * below, -1);
+    expect(opening).toMatchObject({ low: 1000, verdict: 'in' });
+    expect(at('opening', { measured: { ...measured, waist: 480 } }).verdict).toBe('out');
+  });
+
+  it('say the character of the rise in words', () => {
+    expect(at('riseCharacter').value).toMatch(/^(Flat|Even|Deep) front, .* behind; back \d+\.\d cm longer$/);
+    const hugging = at('riseCharacter', { set: { 'back.depth': 0.42 } });
+    expect(hugging.value).toContain('an L behind');
+    expect(at('riseCharacter', { set: { 'back.depth': 0.66 } }).value).toContain('a J behind');
+    expect(hugging.verdict).toBe('in');
+  });
+
+  it('show how far the crease lies off the middle, and that it halves the leg', () => {
+    expect(at('crease').value).toBeCloseTo(0, 6);
+    expect(at('crease').compares).toContain('halves knee and hem');
+    const shifted = at('crease', { set: { 'front.creaseShift': 7 } });
+    expect(shifted.value).toBeCloseTo(7, 6);
+    const seamOut = draft({
+      alterations: [
+        {
+          id: 'a',
+          on: true,
+          note: '',
+          work: {
+            kind: 'seam',
+            panel: 'back',
+            seam: 'side',
+            by: 12,
+            from: { line: 'kneeLevel', by: 0 },
+            to: { line: 'hemLevel', by: 0 },
+            runOut: 100,
+          },
+        },
+      ],
+    });
+    expect(find(seamOut.checks, 'crease').compares).toContain('does not halve');
+  });
+
+  it('read a lengthened piece at its own levels', () => {
+    const longer = draft({
+      measured: { ...measured, knee: 370 },
+      alterations: [
+        {
+          id: 'a',
+          on: true,
+          note: '',
+          work: { kind: 'across', panel: 'both', level: { line: 'thighLevel', by: 0 }, by: 40 },
+        },
+      ],
+    });
+    const plain = draft({ measured: { ...measured, knee: 370 } });
+    expect(Number(find(longer.checks, 'knee').value)).toBeCloseTo(Number(find(plain.checks, 'knee').value), 0);
+    expect(longer.block.levels.kneeLevel).toBeCloseTo(plain.block.levels.kneeLevel + 40, 6);
+    expect(longer.drafted.levels.kneeLevel).toBe(plain.block.levels.kneeLevel);
+  });
+});

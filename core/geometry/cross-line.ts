@@ -21,7 +21,6 @@ function roots(q: readonly [number, number, number, number], from: number, to: n
   const most = Math.max(a, b, c, d);
   if (least > 0 || most < 0) return [];
   const changes = Number(a * b < 0) + Number(b * c < 0) + Number(c * d < 0);
-  if (a === 0 && depth === 0) return [from, ...(d === 0 ? [to] : [])];
   if (changes === 1 && a * d < 0) return [from + (to - from) * single(q)];
   if (depth === DEEPEST || most - least < 1e-12) return [(from + to) / 2];
   const ab = (a + b) / 2;

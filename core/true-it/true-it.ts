@@ -68,8 +68,8 @@ const MARGIN = 0.1;
 const OPEN_MARGIN = 1;
 /** What a millimetre of change costs beside a millimetre of a missed target. */
 const CHANGE = 0.02;
-/** A target within this of the wanted band, in mm, is met. */
-const MET = 0.3;
+/** A target within this of its band, in mm, is met. */
+const MET = 0.01;
 
 const isTarget = (id: string): id is TargetId => (TARGETS as readonly string[]).includes(id);
 
@@ -94,6 +94,8 @@ interface Problem extends BandProblem {
   readonly draft: Draft;
   readonly unknowns: readonly Unknown[];
   readonly targets: readonly TargetId[];
+  /** The checks' own bands, without the margin that is aimed at. */
+  readonly own: readonly (readonly [number, number])[];
   readonly checksAt: (by: readonly number[]) => readonly Check[] | undefined;
 }
 
@@ -121,6 +123,7 @@ function problemOf(
     step: unknowns.map(() => 1),
     cost: unknowns.map((u) => CHANGE * u.cost),
     bands: targets.map(aimedAt),
+    own: targets.map(({ low = -Infinity, high = Infinity }) => [low, high] as const),
     weights: ids.map((id) => wish.importance?.[id] ?? 1),
     figures: (by) => {
       const checks = checksAt(by);
@@ -129,8 +132,8 @@ function problemOf(
   };
 }
 
-const missesOf = ({ bands }: Problem, figures: readonly number[]): number[] =>
-  figures.map((f, k) => outside(f, bands[k] ?? [0, 0]));
+const missesOf = ({ own }: Problem, figures: readonly number[]): number[] =>
+  figures.map((f, k) => outside(f, own[k] ?? [0, 0]));
 
 const asWellMet = (misses: readonly number[], before: readonly number[]): boolean =>
   misses.every((m, i) => Math.abs(m) < MET || Math.abs(m) <= Math.abs(before[i] ?? 0) + 0.02);
