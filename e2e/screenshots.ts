@@ -34,18 +34,10 @@ await theme('light');
 await picture('welcome', '/', '.welcome svg');
 await picture('keep', '/demo', '.shelf .picture');
 await picture('measure', '/demo/draft/ticket-plain/measure', '.doubt');
-await picture('measure-single', '/demo/draft/cellist-dress/measure', '.body-figure', async () => {
-  await (await room.find('#measure-backRise')).click();
-  await room.press('One at a time');
-});
 await picture('pair', '/demo/draft/cook-copy/measure', '.body-figure', async () => {
   await (await room.find('#pair-wholeThigh')).click();
 });
-await picture('newer-set', '/demo/draft/rigger-work/measure', '.body-figure', async () => {
-  await room.press('What would change');
-});
 await picture('crew', '/demo/crew', '.MuiDataGrid-row');
-await picture('history', '/demo/person/lead-puppeteer/history', '.figure-chart path');
 await picture('sizes', '/demo/sizes', '.MuiDataGrid-row');
 await theme('light');
 await picture('choose', '/demo/draft/rigger-work/choose', '.choice');
@@ -72,6 +64,26 @@ await picture('draft', '/demo/draft/cellist-dress/draft', '[data-handle="back.cr
 await picture('draft-checks', '/demo/draft/puppeteer-black/draft', '.gauge', async () => {
   await room.press('Open the page of checks');
 });
+await picture('true', '/demo/draft/puppeteer-black/measure', '.body-figure', async () => {
+  await room.enter('Back rise', '37.9');
+  await room.goTo('true');
+  await (await room.find('[data-check-line="backRise"]')).click();
+  await (await room.find('[data-offer="backRise.wedge"] button')).click();
+  await room.find('.alter-wedge');
+});
+await picture('true-it', '/demo/draft/cellist-dress/measure', '.body-figure', async () => {
+  await room.enter('Front rise', '29.5');
+  await room.enter('Back rise', '41');
+  await room.enter('Thigh', '66');
+  await room.goTo('true');
+  await room.press('True it');
+  await (await room.at('//aside//button[normalize-space()="True it"]')).click();
+  await driver.executeScript('arguments[0].scrollIntoView()', await room.find('.found'));
+});
+await picture('walk', '/demo/draft/rigger-work/true/walk', '[data-walk]', async () => {
+  await room.keys('n');
+});
+await picture('curve', '/demo/draft/puppeteer-black/true/curve', '.curve-drawing');
 await picture('cut', '/demo/draft/cellist-dress/cut', '.tile-preview svg');
 await theme('dark');
 await picture('draft-dark', '/demo/draft/rigger-work/draft', '[data-handle="back.crotch"]');
