@@ -81,7 +81,9 @@ export function Offers({ check }: { check: Check }) {
       <p className="quiet">
         {check.verdict === 'unknown' && check.wants
           ? `Measure the ${check.wants} to know.`
-          : 'No correction on the piece is offered for this check.'}
+          : check.verdict === 'in'
+            ? 'In its band: nothing to correct.'
+            : 'No correction on the piece is offered for this check.'}
       </p>
     );
   }

@@ -252,6 +252,8 @@ function amountFor(input: DraftInput, check: Check, way: Way): number | undefine
 }
 
 const CHANGED = 0.5;
+/** A figure in its band is corrected further only where it is this far, in mm, from its aim. */
+const WORTH_OFFERING = 4;
 
 /** Every check that differs between two drafts: by verdict, or by half a millimetre. */
 export function effectsOf(before: Draft, after: Draft, first?: CheckId): Effect[] {
@@ -300,6 +302,8 @@ export function sayEffect(effect: Effect, unit: Unit): string {
 export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Unit): Offer[] {
   const check = checkIn(draft, id);
   if (!check || typeof check.value !== 'number') return [];
+  // In its band, a figure that is no tape's step off its aim asks for nothing.
+  if (check.verdict === 'in' && Math.abs(aimOf(check) - check.value) < WORTH_OFFERING) return [];
   const before = draft.checks;
   return waysFor(check, draft).flatMap((way): Offer[] => {
     const amount = amountFor(input, check, way);
