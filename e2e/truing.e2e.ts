@@ -177,6 +177,31 @@ describe('walking the seams', () => {
   });
 });
 
+describe('the waist walked', () => {
+  it('lies at the side with its darts closed', async () => {
+    await room.visit('/demo/draft/cellist-dress/true/walk');
+    await room.press('Waist');
+    await room.find('[data-walk="waist"]');
+    expect(await room.driver.findElements({ css: '.closed-waist' })).toHaveLength(2);
+    expect(await room.text('aside')).toMatch(/They run on to 0\.\d°/);
+  });
+
+  it('offers the mend where a seam does not walk', async () => {
+    await room.visit('/demo/draft/cellist-dress/draft');
+    await room.press('Back');
+    await (await room.at('//summary[contains(., "All other lines of the back")]')).click();
+    await room.enter('Side lift', '3');
+    await room.goTo('true');
+    await room.press('Walk the seams');
+    await room.press('Side');
+    await room.until('the walk is even', async () => (await verdict('sideWalk')) === 'out');
+    const mend = '[data-offer="sideWalk.waist-side"]';
+    expect(await room.text(mend)).toContain('lower the waist');
+    await (await room.find(`${mend} button`)).click();
+    await room.until('not mended', async () => (await verdict('sideWalk')) === 'in');
+  });
+});
+
 describe('True it', () => {
   it('finds five changes, of which two are taken and undone in one step', async () => {
     await room.visit('/demo/draft/puppeteer-black/measure');
@@ -243,6 +268,47 @@ describe('the body’s curve', () => {
     expect(await room.text('aside')).toContain('The front seam');
     await room.saved();
     await room.visit('/demo/draft/cellist-dress/true/curve');
+    await room.find('.curve-drawing');
+  });
+});
+
+describe('a trace over a photo', () => {
+  it('is clicked from a known length and points, scaled, and laid on', async () => {
+    await room.visit('/demo/draft/bargee-shorts/true/curve');
+    const file = join(process.cwd(), 'docs/screenshots/welcome.png');
+    await room.find('.trace-text');
+    await (await room.driver.findElement({ css: 'input[aria-label="Photo to trace over"]' })).sendKeys(file);
+    const photo = await room.find('.photo-trace svg');
+    await room.until('the photo is not laid out', () =>
+      room.driver.executeScript<boolean>('return arguments[0].viewBox.baseVal.width > 100', photo),
+    );
+    const { width, height } = await photo.getRect();
+    /** Clicks at shares of the photo's width and height. */
+    const click = async (x: number, y: number): Promise<void> => {
+      await room.driver
+        .actions()
+        .move({ origin: photo, x: Math.round((x - 0.5) * width), y: Math.round((y - 0.5) * height) })
+        .click()
+        .perform();
+    };
+    // 20 cm along the top, then a curve about 70 cm long from the front's waist under to the back's.
+    await click(0.3, 0.05);
+    await click(0.55, 0.05);
+    for (let i = 0; i <= 12; i++) {
+      const angle = Math.PI * (1 - i / 12);
+      await click(0.5 + 0.17 * Math.cos(angle), 0.42 + 0.44 * Math.sin(angle));
+    }
+    expect(await room.text('.photo-trace')).toContain('13 points so far');
+    await room.press('Take the last click back');
+    expect(await room.text('.photo-trace')).toContain('12 points so far');
+    await (await room.at('//div[contains(@class,"photo-trace")]//button[normalize-space()="Lay it on"]')).click();
+    await room.find('.curve-drawing');
+    await room.until('the photo stays', async () => !(await room.has('.photo-trace')));
+    expect(await room.text('aside')).toMatch(/The back seam (stands|follows)/);
+    expect(await verdict('riseShape')).toMatch(/in|near|out/);
+    await room.press('Remove this trace');
+    await room.until('the trace stays', async () => !(await room.has('.curve-drawing')));
+    await room.press('Undo');
     await room.find('.curve-drawing');
   });
 });

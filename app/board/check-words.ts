@@ -23,6 +23,16 @@ export function said(check: Check, tape: Tape): string {
     : withFractions(formatLength(check.value, tape));
 }
 
+/** What a check rests on, in words. */
+export const restsOn = (check: Check): string =>
+  check.verdict === 'unknown'
+    ? 'not measured'
+    : check.against === 'itself'
+      ? 'the draft alone'
+      : check.restsOnEstimate
+        ? 'an estimate'
+        : 'measurements';
+
 /** The band of a check, in words. */
 export function bandOf(check: Check, tape: Tape): string {
   const { low, high } = check;

@@ -4,7 +4,7 @@ import type { Check } from '../../core/check/index.js';
 import { offersFor, sayEffect } from '../../core/correct/index.js';
 import { setOf } from '../../core/kept/index.js';
 import { useMemo } from 'react';
-import { bandOf, said, VERDICTS } from '../board/check-words.js';
+import { bandOf, restsOn, said, VERDICTS } from '../board/check-words.js';
 import { withFractions } from '../shared/fractions.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { inputNow, methodName } from '../store/sheets.js';
@@ -70,7 +70,7 @@ export function ReportView() {
         {GROUPS.map(([against, title]) => (
           <tbody key={against}>
             <tr>
-              <th scope="colgroup" colSpan={5}>
+              <th scope="colgroup" colSpan={6}>
                 {title} ({tape.unit})
               </th>
             </tr>
@@ -87,9 +87,9 @@ export function ReportView() {
                   <th scope="row">{check.label}</th>
                   <td className="number">{said(check, tape)}</td>
                   <td>{bandOf(check, tape)}</td>
+                  <td>{restsOn(check)}</td>
                   <td>
-                    {check.compares}{' '}
-                    {check.verdict === 'unknown' ? '' : check.restsOnEstimate ? 'Rests on an estimate.' : ''}
+                    {check.compares}
                     <Way check={check} />
                   </td>
                 </tr>

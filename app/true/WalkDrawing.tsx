@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { EDGE_NAMES, outlineOf, type Panel } from '../../core/draft/index.js';
 import { boxOf, flatten, mapPath, placeAtLength, type Path, type Point } from '../../core/geometry/index.js';
-import { poseAt, posed, type SeamWalk } from '../../core/walk/index.js';
+import { closedWaistAtSide, poseAt, posed, type SeamWalk } from '../../core/walk/index.js';
 import { pathData } from '../../formats/index.js';
 import { pathToBoard, toBoard, type Placement } from '../board/arrange.js';
 import type { Drawn } from '../board/Board.js';
@@ -43,6 +43,7 @@ export function WalkDrawing({ walk, length, drawn }: WalkDrawingProps) {
   const laid: Placement = { ...place, dx: place.dx + shift };
   const pose = poseAt(walk, length);
   const carry = (path: Path): Path => mapPath(path, (p) => posed(pose, p));
+  const data = (path: Path): string => pathData(pathToBoard(path, laid));
   const spot = (p: Point): Point => toScreen(toBoard(p, laid), view);
   const here = spot(placeAtLength(walk.front, length).at);
   return (
@@ -50,6 +51,12 @@ export function WalkDrawing({ walk, length, drawn }: WalkDrawingProps) {
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
         <Outline panel={front} place={laid} carry={(path) => path} />
         <Outline panel={back} place={laid} carry={carry} />
+        {walk.id === 'waist' && (
+          <>
+            <path className="paper-line closed-waist" d={data(closedWaistAtSide(front))} />
+            <path className="paper-line closed-waist" d={data(carry(closedWaistAtSide(back)))} />
+          </>
+        )}
       </g>
       {walk.marks.map((mark) => {
         const f = spot(placeAtLength(walk.front, mark.front).at);

@@ -8,7 +8,15 @@ import { verdictOf, type About, type Check, type CheckId, type Verdict } from '.
 import { beside, classByExtensions, classesByThigh, sameClass, type ExtensionClass } from './fit-class.js';
 
 const WAIST_OVER = 6;
-const RISE_BAND = 6;
+/** How far, in mm, a rise may lie from the body's to either side. */
+export const RISE_BAND = 6;
+/** How much longer than the body's a back rise may be, by class: room to sit, in mm. */
+const SEAT_ROOM: Partial<Record<FitClass['id'], number>> = {
+  'close-relaxed': 9,
+  regular: 12,
+  loose: 15,
+  'skirt-like': 15,
+};
 const WHOLE_RISE_BAND = 10;
 const HEM_OVER_HEEL = 10;
 /** What of the hip an open pull-on waist must pass over: a seat gives a little. */
@@ -87,7 +95,8 @@ function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', v
       about,
     };
   }
-  return figured({ id, label, value, low: known.mm - band, high: known.mm + band, compares, about });
+  const room = id === 'backRise' ? (SEAT_ROOM[worked.fitClass.id] ?? band) : band;
+  return figured({ id, label, value, low: known.mm - band, high: known.mm + room, compares, about });
 }
 
 /** Where a fly ends on the front: the length of the rise from the waist to the hip line, in mm. */

@@ -303,6 +303,15 @@ describe('the checks that came with truing', () => {
     expect(at('opening', { measured: { ...measured, waist: 480 } }).verdict).toBe('out');
   });
 
+  it('leave a back rise room to sit, by the class', () => {
+    const rise = Number(at('backRise').value);
+    const high = (fitClass: 'close-contoured' | 'close-relaxed' | 'regular' | 'loose'): number =>
+      Number(at('backRise', { measured: { ...measured, backRise: rise }, fit: { fitClass, stretch: 0 } }).high) - rise;
+    expect([high('close-contoured'), high('close-relaxed'), high('regular'), high('loose')]).toEqual([6, 9, 12, 15]);
+    const front = at('frontRise', { measured: { ...measured, frontRise: 280 } });
+    expect([front.low, front.high]).toEqual([274, 286]);
+  });
+
   it('say the character of the rise in words', () => {
     expect(at('riseCharacter').value).toMatch(/^(Flat|Even|Deep) front, .* behind; back \d+\.\d cm longer$/);
     const hugging = at('riseCharacter', { set: { 'back.depth': 0.42 } });

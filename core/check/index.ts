@@ -1,6 +1,6 @@
 export { worstFirst, verdictOf, type Check, type CheckId, type Verdict, type About } from './check.js';
 export { classByExtensions } from './fit-class.js';
-export { checkAgainstBody, hipWidthOf, openingLength } from './against-body.js';
+export { checkAgainstBody, hipWidthOf, openingLength, RISE_BAND } from './against-body.js';
 export { hollowShare } from './rise-character.js';
 export { checkRiseShape } from './rise-shape.js';
 export { checkGirths } from './girths.js';

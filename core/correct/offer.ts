@@ -1,6 +1,6 @@
 import { sayAlteration, type AlterationWork, type LevelPlace } from '../alter/index.js';
 import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
-import { sideStretches, type Check, type CheckId, type Verdict } from '../check/index.js';
+import { RISE_BAND, sideStretches, type Check, type CheckId, type Verdict } from '../check/index.js';
 import { INSEAM_STRETCH } from '../draft/index.js';
 import type { PanelName } from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
@@ -210,6 +210,8 @@ function waysFor(check: Check, draft: Draft): Way[] {
 export function aimOf({ id, low = 0, high = 0 }: Check): number {
   if (id === 'crease') return 0;
   if (id === 'inseamWalk') return INSEAM_STRETCH;
+  // The body's own figure: what lies above it in the band is room to sit.
+  if (id === 'backRise') return low + RISE_BAND;
   if (!Number.isFinite(high)) return low + 2;
   return (low + high) / 2;
 }

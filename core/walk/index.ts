@@ -1,4 +1,5 @@
 export {
+  closedWaistAtSide,
   poseAt,
   posed,
   WALKS,

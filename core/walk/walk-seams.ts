@@ -1,11 +1,21 @@
 import { crotchJoin } from '../check/index.js';
 import type { Block, Panel } from '../draft/index.js';
 import {
+  add,
+  angleBetween,
+  cross,
   directionAtPlace,
+  endDirection,
+  endOf,
+  mapPath,
   pathLength,
   placeAtLength,
   point,
   reversePath,
+  scale,
+  startDirection,
+  subtract,
+  turn,
   type Path,
   type Point,
 } from '../geometry/index.js';
@@ -116,12 +126,8 @@ export function walkSeam(block: Block, id: WalkId): SeamWalk {
     case 'rise':
       return { ...inseamWalk(block), id, marks: [], angle: crotchJoin(block) };
     case 'waist': {
-      const at = (panel: Panel): Point => {
-        const end = directionAtPlace(panel.closedWaist, placeAtLength(panel.closedWaist, Infinity));
-        return end;
-      };
       const across = (panel: Panel): number => {
-        const [w, s] = [at(panel), panel.closedSideUp];
+        const [w, s] = [endDirection(panel.closedWaist), panel.closedSideUp];
         return (Math.atan2(w.x * s.y - w.y * s.x, w.x * s.x + w.y * s.y) * 180) / Math.PI;
       };
       const angle = Math.abs(across(block.front)) + Math.abs(across(block.back)) - 180;
@@ -157,4 +163,12 @@ export function poseAt({ front, back }: Pick<SeamWalk, 'front' | 'back'>, length
     e: p.at.x - (a * q.at.x + b * q.at.y),
     f: p.at.y - (b * q.at.x - a * q.at.y),
   };
+}
+
+/** The waist of a panel with its darts closed, laid at its side end as it is sewn there. Panel coordinates, mm. */
+export function closedWaistAtSide({ closedWaist, closedSideUp, edges: { side }, points }: Panel): Path {
+  const up = scale(startDirection(side), -1);
+  const angle = Math.sign(cross(closedSideUp, up)) * angleBetween(closedSideUp, up);
+  const end = endOf(closedWaist);
+  return mapPath(closedWaist, (p) => add(turn(subtract(p, end), angle), points.sideWaist));
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT, type DraftInput } from '../chain/index.js';
 import type { Block } from '../draft/index.js';
 import { distance, flatten, placeAtLength, pathLength } from '../geometry/index.js';
-import { poseAt, posed, walkPaths, walkSeam } from './index.js';
+import { closedWaistAtSide, poseAt, posed, walkPaths, walkSeam } from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 function block(more: Partial<DraftInput> = {}): Block {
@@ -42,6 +42,23 @@ describe('walking the seams', () => {
   it('tells how rises and waists run on where the seams join', () => {
     expect(Math.abs(walkSeam(block(), 'rise').angle ?? NaN)).toBeLessThan(0.1);
     expect(Math.abs(walkSeam(block(), 'waist').angle ?? NaN)).toBeLessThan(0.5);
+  });
+
+  it('lays the closed waist at the side, square to the side seam and as long as it is sewn', () => {
+    const b = block();
+    for (const panel of [b.front, b.back]) {
+      const waist = closedWaistAtSide(panel);
+      expect(pathLength(waist)).toBeCloseTo(pathLength(panel.closedWaist), 9);
+      expect(distance(waist[0]?.p3 ?? { x: 0, y: 0 }, panel.points.sideWaist)).toBeLessThan(1e-9);
+      const [c] = waist;
+      const [s] = panel.edges.side;
+      if (!c || !s) throw new Error('a waist and a side');
+      const along = { x: c.p3.x - c.p2.x, y: c.p3.y - c.p2.y };
+      const down = { x: s.p1.x - s.p0.x, y: s.p1.y - s.p0.y };
+      const cosine =
+        (along.x * down.x + along.y * down.y) / (Math.hypot(along.x, along.y) * Math.hypot(down.x, down.y));
+      expect(Math.abs(cosine)).toBeLessThan(0.01);
+    }
   });
 
   it('of a seam with itself gives nothing at any place, on either side of the seam', () => {
