@@ -13,7 +13,6 @@ import { arrange, boardBox, toBoard, type Arranged } from './arrange.js';
 import { sewnTo, UNLIT, useBoard, type TakenPoint } from './board-store.js';
 import { BoardTools } from './BoardTools.js';
 import { FrameLines } from './FrameLines.js';
-import { Legend } from './Legend.js';
 import { readBetween, takePoint } from './measuring.js';
 import { GhostOutline, PieceDrawing } from './PieceDrawing.js';
 import { Rulers } from './Rulers.js';
@@ -24,6 +23,7 @@ import { fitView, fromScreen, toScreen, useView, type ScreenSize, type View } fr
 
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
 const HandleLayer = lazy(() => import('./HandleLayer.js').then((m) => ({ default: m.HandleLayer })));
+const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
 const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));
 
 const EDGE_WORDS: Record<EdgeName, string> = {
@@ -281,7 +281,11 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
           <BoardSliders worked={worked} settings={sliders} />
         </Suspense>
       )}
-      {legend && <Legend />}
+      {legend && (
+        <Suspense fallback={undefined}>
+          <Legend />
+        </Suspense>
+      )}
       {refusal && (
         <div className="board-message" role="status">
           {withFractions(refusalSentence(refusal))}

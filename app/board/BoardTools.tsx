@@ -1,5 +1,4 @@
 import IconButton from '@mui/material/IconButton';
-import Tooltip from '@mui/material/Tooltip';
 import Add from '@mui/icons-material/Add';
 import Remove from '@mui/icons-material/Remove';
 import FitScreen from '@mui/icons-material/FitScreenOutlined';
@@ -25,24 +24,23 @@ function Tool({
   children: ReactNode;
 }) {
   return (
-    <Tooltip title={label} placement="left">
-      <IconButton
-        aria-label={label}
-        aria-pressed={pressed}
-        sx={{
-          borderRadius: '3px',
-          width: 40,
-          height: 40,
-          color: pressed ? 'var(--act)' : 'var(--text)',
-          background: pressed ? 'var(--ground)' : undefined,
-        }}
-        onClick={(event) => {
-          on(event.currentTarget);
-        }}
-      >
-        {children}
-      </IconButton>
-    </Tooltip>
+    <IconButton
+      title={label}
+      aria-label={label}
+      aria-pressed={pressed}
+      sx={{
+        borderRadius: '3px',
+        width: 40,
+        height: 40,
+        color: pressed ? 'var(--act)' : 'var(--text)',
+        background: pressed ? 'var(--ground)' : undefined,
+      }}
+      onClick={(event) => {
+        on(event.currentTarget);
+      }}
+    >
+      {children}
+    </IconButton>
   );
 }
 

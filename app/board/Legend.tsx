@@ -5,6 +5,9 @@ const MEANINGS: readonly (readonly [string, string])[] = [
   ['construction', 'Construction'],
   ['frame-line', 'Frame level'],
   ['ghost', 'Before the change'],
+  ['alter-cut', 'Cut of an alteration'],
+  ['alter-was', 'Seam before it'],
+  ['trace-line', 'Curve of the body'],
 ];
 
 /** The line meanings, told apart by weight and dash. */

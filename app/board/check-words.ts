@@ -27,7 +27,7 @@ export function said(check: Check, tape: Tape): string {
 export const restsOn = (check: Check): string =>
   check.verdict === 'unknown'
     ? 'not measured'
-    : check.against === 'itself'
+    : check.against === 'itself' || check.id === 'riseCharacter'
       ? 'the draft alone'
       : check.restsOnEstimate
         ? 'an estimate'

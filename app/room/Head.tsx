@@ -1,7 +1,6 @@
 import IconButton from '@mui/material/IconButton';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Tooltip from '@mui/material/Tooltip';
 import SearchIcon from '@mui/icons-material/Search';
 import KeyboardIcon from '@mui/icons-material/KeyboardOutlined';
 import ThemeIcon from '@mui/icons-material/Contrast';
@@ -83,39 +82,33 @@ export function Head({
           in
         </ToggleButton>
       </ToggleButtonGroup>
-      <Tooltip title="Find anything (Ctrl K)">
-        <IconButton size="small" aria-label="Find anything" onClick={onFind}>
-          <SearchIcon />
-        </IconButton>
-      </Tooltip>
-      <Tooltip title="Keys (?)">
-        <IconButton size="small" aria-label="Keys" onClick={onKeys}>
-          <KeyboardIcon />
-        </IconButton>
-      </Tooltip>
-      <Tooltip title="Light, dark or as the system">
-        <IconButton
-          size="small"
-          aria-label={`Theme: ${preferences.theme}`}
-          onClick={() => {
-            preferences.set({ theme: nextTheme(preferences.theme) });
-          }}
-        >
-          <ThemeIcon />
-        </IconButton>
-      </Tooltip>
-      <Tooltip title={preferences.benchOpen ? 'Fold the bench away' : 'Bring the bench out'}>
-        <IconButton
-          size="small"
-          aria-label="Bench"
-          aria-pressed={preferences.benchOpen}
-          onClick={() => {
-            preferences.set({ benchOpen: !preferences.benchOpen });
-          }}
-        >
-          <MenuOpen />
-        </IconButton>
-      </Tooltip>
+      <IconButton title="Find anything (Ctrl K)" size="small" aria-label="Find anything" onClick={onFind}>
+        <SearchIcon />
+      </IconButton>
+      <IconButton title="Keys (?)" size="small" aria-label="Keys" onClick={onKeys}>
+        <KeyboardIcon />
+      </IconButton>
+      <IconButton
+        title="Light, dark or as the system"
+        size="small"
+        aria-label={`Theme: ${preferences.theme}`}
+        onClick={() => {
+          preferences.set({ theme: nextTheme(preferences.theme) });
+        }}
+      >
+        <ThemeIcon />
+      </IconButton>
+      <IconButton
+        title={preferences.benchOpen ? 'Fold the bench away' : 'Bring the bench out'}
+        size="small"
+        aria-label="Bench"
+        aria-pressed={preferences.benchOpen}
+        onClick={() => {
+          preferences.set({ benchOpen: !preferences.benchOpen });
+        }}
+      >
+        <MenuOpen />
+      </IconButton>
     </header>
   );
 }

@@ -1,6 +1,5 @@
 import { memo } from 'react';
 import IconButton from '@mui/material/IconButton';
-import Tooltip from '@mui/material/Tooltip';
 import UndoOutlined from '@mui/icons-material/SettingsBackupRestoreOutlined';
 import type { FieldSource } from './LengthField.js';
 
@@ -25,23 +24,20 @@ export const SourceMark = memo(function SourceMark({
 }) {
   if (source === 'hand' && onGiveBack) {
     return (
-      <Tooltip title={`${WORDS.hand}. Give it back to the sheet`}>
-        <IconButton
-          size="small"
-          sx={{ color: 'var(--hand)', width: 28, height: 28 }}
-          aria-label={`Give ${label.toLowerCase()} back to the sheet`}
-          onClick={onGiveBack}
-        >
-          <UndoOutlined fontSize="small" />
-        </IconButton>
-      </Tooltip>
+      <IconButton
+        title={`${WORDS.hand}. Give it back to the sheet`}
+        size="small"
+        sx={{ color: 'var(--hand)', width: 28, height: 28 }}
+        aria-label={`Give ${label.toLowerCase()} back to the sheet`}
+        onClick={onGiveBack}
+      >
+        <UndoOutlined fontSize="small" />
+      </IconButton>
     );
   }
   return (
-    <Tooltip title={WORDS[source]}>
-      <span className="source" data-source={source} role="img" aria-label={WORDS[source]}>
-        {SIGNS[source]}
-      </span>
-    </Tooltip>
+    <span title={WORDS[source]} className="source" data-source={source} role="img" aria-label={WORDS[source]}>
+      {SIGNS[source]}
+    </span>
   );
 });

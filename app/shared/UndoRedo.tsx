@@ -1,5 +1,4 @@
 import IconButton from '@mui/material/IconButton';
-import Tooltip from '@mui/material/Tooltip';
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
 
@@ -14,20 +13,12 @@ interface UndoRedoProps {
 export function UndoRedo({ canUndo, canRedo, onUndo, onRedo }: UndoRedoProps) {
   return (
     <>
-      <Tooltip title="Undo (Ctrl Z)">
-        <span>
-          <IconButton size="small" aria-label="Undo" disabled={!canUndo} onClick={onUndo}>
-            <UndoIcon />
-          </IconButton>
-        </span>
-      </Tooltip>
-      <Tooltip title="Redo (Ctrl Y)">
-        <span>
-          <IconButton size="small" aria-label="Redo" disabled={!canRedo} onClick={onRedo}>
-            <RedoIcon />
-          </IconButton>
-        </span>
-      </Tooltip>
+      <IconButton title="Undo (Ctrl Z)" size="small" aria-label="Undo" disabled={!canUndo} onClick={onUndo}>
+        <UndoIcon />
+      </IconButton>
+      <IconButton title="Redo (Ctrl Y)" size="small" aria-label="Redo" disabled={!canRedo} onClick={onRedo}>
+        <RedoIcon />
+      </IconButton>
     </>
   );
 }

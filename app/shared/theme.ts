@@ -30,7 +30,6 @@ export function roomTheme(mode: 'light' | 'dark'): Theme {
       MuiDialog: { styleOverrides: { paper: { border: `1px solid ${ink.rule}` } } },
       MuiMenu: { styleOverrides: { paper: { border: `1px solid ${ink.rule}` } } },
       MuiToggleButton: { styleOverrides: { root: { color: ink.quiet, '&.Mui-selected': { color: ink.text } } } },
-      MuiTooltip: { defaultProps: { enterDelay: 400 }, styleOverrides: { tooltip: { fontSize: 13 } } },
     },
   });
 }
