@@ -380,8 +380,12 @@ describe('a list of alterations', () => {
     const amount = (most: number): number => (random() - 0.5) * 2 * most;
     const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)] as T;
     const tally = { done: 0, refused: 0 };
-    for (let i = 0; i < 400; i++) {
-      const from = drafted({ measured: plausibleBody(random), sheet: DEFAULT_SHEET });
+    for (let i = 0; i < 900; i++) {
+      const sheet = SHEETS[i % SHEETS.length] ?? DEFAULT_SHEET;
+      const body = plausibleBody(random);
+      const outcome = isMeantFor(sheet, body) ? computeDraft({ ...EMPTY_INPUT, ...inputFor(sheet, body) }) : undefined;
+      if (!outcome?.ok) continue;
+      const from = outcome.value.block;
       const panel = pick(['front', 'back', 'both'] as const);
       const level = { line: pick(['hipLevel', 'crotchLevel', 'kneeLevel'] as const), by: amount(60) };
       const any: AlterationWork[] = [

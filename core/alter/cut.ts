@@ -41,7 +41,7 @@ export interface Cut {
   readonly to: RingPlace;
   readonly byFrom: number;
   readonly byTo: number;
-  /** The part that moves is the one on this side, where the cut does not leave the crease's side alone by itself. */
+  /** The lower part moves; otherwise the part without the crease at the crotch line. */
   readonly movesDown?: boolean;
 }
 
@@ -192,6 +192,10 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Cut
     ...bridge(endRun, lastMoved, firstStaying),
   ];
 
+  const runs = grouped(bits);
+  // A fold that swallows a whole stretch leaves no piece to sew.
+  if (RUNS.some((run) => paper.runs[run].length > 0 && runs[run].length === 0)) return 'too short';
+
   const carry = (x: Point): Point => (isMoved(x) ? go(x) : x);
   const even = Math.abs(a - b) < NOTHING;
   const sideHip = startOfRun(paper, 'hipToCrotch');
@@ -202,7 +206,7 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Cut
   const cutMark: Mark = { alteration, kind: 'cut', points: [p, q], path: [] };
   return {
     ...paper,
-    runs: grouped(bits),
+    runs,
     darts: paper.darts.map((d) =>
       isMoved(d.apex) ? { apex: go(d.apex), centreLeg: go(d.centreLeg), sideLeg: go(d.sideLeg) } : d,
     ),

@@ -57,7 +57,7 @@ export type PaperDart = Pick<Dart, 'apex' | 'centreLeg' | 'sideLeg'>;
 /** How an alteration would be done on paper, in panel coordinates. */
 export interface Mark {
   readonly alteration: string;
-  readonly kind: 'cut' | 'hinge' | 'wedge' | 'seam' | 'point';
+  readonly kind: 'cut' | 'hinge' | 'wedge' | 'seam';
   /** A cut's two ends, a hinge, the corners of a wedge, or a seam as it was. */
   readonly points: readonly Point[];
   readonly path: Path;

@@ -60,17 +60,19 @@ function endShifted(path: Path, by: number): Path | undefined {
 
 /** Takes `by` mm off the rise at the waist; adds to it where that is below nothing. */
 function centreLowered(paper: Paper, by: number): Paper | SeamFault {
-  const centre = endShifted(paper.runs.centre, by);
-  return centre ? { ...paper, runs: { ...paper.runs, centre }, newWaist: true } : 'too much';
+  // Where the curve reaches the waist there is no straight centre line above it.
+  const run = paper.runs.centre.length > 0 ? 'centre' : 'crotchCurve';
+  const shifted = endShifted(paper.runs[run], by);
+  return shifted ? { ...paper, runs: { ...paper.runs, [run]: shifted }, newWaist: true } : 'too much';
 }
 
 /** The waist raised or lowered at the centre and at the side; the waist line between is drawn anew. */
 export function waistMoved(paper: Paper, { centre, side }: Waist, alteration: string): Paper | SeamFault {
   const lowered = centreLowered(paper, -centre);
   if (typeof lowered === 'string') return lowered;
-  const top = endShifted(reversePath(paper.runs.waistToHip), -side);
+  const top = paper.runs.waistToHip.length > 0 ? endShifted(reversePath(paper.runs.waistToHip), -side) : undefined;
   if (!top) return 'too much';
-  const lowest = Math.max(endOf(lowered.runs.centre).y, endOf(top).y);
+  const lowest = Math.max(endOf(edgeOf(lowered, 'rise')).y, endOf(top).y);
   if (paper.darts.some((d) => d.apex.y < lowest + 10)) return 'dart';
   const waistToHip = reversePath(top);
   return {

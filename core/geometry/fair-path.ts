@@ -1,5 +1,5 @@
-import { cubic, directionAt, pointAt, type Cubic } from './cubic.js';
-import { directionAtPlace, pathLength, placeAtLength, splitPath, type Path } from './path.js';
+import { cubic, cubicLength, directionAt, parameterAtLength, partOf, pointAt, type Cubic } from './cubic.js';
+import { pathLength, placeAtLength, splitPath, type Path } from './path.js';
 import { along, cross, distance, dot, point, subtract, type Point } from './point.js';
 
 /** A seam breaks where its direction changes by more than this, in radians (a fifth of a degree). */
@@ -93,16 +93,21 @@ export interface Faired {
   readonly joints: number[];
 }
 
-/**
- * A seam redrawn smooth where it breaks: over each break, and breaks that lie close together at once, one curve that
- * runs into the seam on both sides without a corner, with `keepLength` as long as what it stands for where it can be. Ends and all that lies further than `REDRAWN` mm from a break stay
- * as they are. `joints` are counts of curves before named places; they are kept at the same share of what is redrawn.
- */
-export function fairPath(path: Path, joints: readonly number[] = [], keepLength = true): Faired {
-  const breaks = breaksOf(path);
-  if (breaks.length === 0) return { path, joints: [...joints] };
-  const total = pathLength(path);
-  const windows: { from: number; to: number }[] = [];
+/** A place on a path by its curve and parameter; the end of a curve is the start of the next. */
+interface Spot {
+  readonly index: number;
+  readonly t: number;
+}
+
+/** What of a path is redrawn at once, as lengths from its start in mm. */
+interface Window {
+  readonly from: number;
+  to: number;
+}
+
+/** The stretches to be redrawn: a reach on both sides of each break, joined where they overlap. */
+function windowsAbout(breaks: readonly number[], total: number): Window[] {
+  const windows: Window[] = [];
   for (const at of breaks) {
     const from = at - Math.min(REDRAWN, SHARE * at);
     const to = at + Math.min(REDRAWN, SHARE * (total - at));
@@ -110,26 +115,89 @@ export function fairPath(path: Path, joints: readonly number[] = [], keepLength 
     if (last && from < last.to) last.to = to;
     else windows.push({ from, to });
   }
-  let wholes = joints.map((j) => pathLength(path.slice(0, j)));
-  let redrawn = path;
-  for (const { from, to } of windows.reverse()) {
-    const [start, end] = [placeAtLength(redrawn, from), placeAtLength(redrawn, to)];
-    const [before, rest] = splitPath(redrawn, start);
-    const after = splitPath(redrawn, end)[1];
-    const within = splitPath(rest, placeAtLength(rest, to - from))[0];
-    const points = within.flatMap((c) => [0.125, 0.375, 0.625, 0.875].map((t) => pointAt(c, t)));
-    const leaving = directionAtPlace(redrawn, start);
-    const arriving = directionAtPlace(redrawn, end);
-    const fitted = fitCubic(start.at, leaving, end.at, arriving, points);
-    const curve = keepLength ? ofLength(fitted, to - from) : fitted;
-    redrawn = [...before, curve, ...after];
-    const own = pathLength([curve]);
-    wholes = wholes.map((s) => {
-      if (s <= from) return s;
-      return s >= to ? s + own - (to - from) : from + ((s - from) / (to - from)) * own;
+  return windows;
+}
+
+/** The part of a curve between two parameters. */
+const between = (c: Cubic, from: number, to: number): Cubic => (from <= 0 && to >= 1 ? c : partOf(c, from, to));
+
+/**
+ * A seam redrawn smooth where it breaks: over each break, and breaks that lie close together at once, one curve that
+ * runs into the seam on both sides without a corner; with `keepLength` as long as what it stands for where it can be.
+ * Ends and all that lies further than `REDRAWN` mm from a break stay as they are. `joints` are counts of curves before
+ * named places; they are kept at the same share of what is redrawn.
+ */
+export function fairPath(path: Path, joints: readonly number[] = [], keepLength = true): Faired {
+  const breaks = breaksOf(path);
+  if (breaks.length === 0) return { path, joints: [...joints] };
+  const starts = [0];
+  for (const c of path) starts.push((starts[starts.length - 1] ?? 0) + cubicLength(c));
+  const total = starts[path.length] ?? 0;
+  const spotAt = (length: number): Spot => {
+    let index = 0;
+    while (index < path.length - 1 && (starts[index + 1] ?? 0) <= length + SAME) index++;
+    const into = length - (starts[index] ?? 0);
+    return { index, t: into < SAME ? 0 : parameterAtLength(path[index] as Cubic, into) };
+  };
+
+  const drawn: Cubic[] = [];
+  const found = joints.map((j): number => (j >= path.length ? -1 : 0));
+  const passed = (index: number): void => {
+    joints.forEach((j, k) => {
+      if (j === index) found[k] = drawn.length;
     });
+  };
+  let here: Spot = { index: 0, t: 0 };
+  const carryTo = (to: Spot): void => {
+    for (let i = here.index; i <= to.index && i < path.length; i++) {
+      const from = i === here.index ? here.t : 0;
+      const until = i === to.index ? to.t : 1;
+      if (from === 0) passed(i);
+      if (until - from > 1e-9) drawn.push(between(path[i] as Cubic, from, until));
+    }
+    here = to;
+  };
+  for (const { from, to } of windowsAbout(breaks, total)) {
+    const [start, end] = [spotAt(from), spotAt(to)];
+    carryTo(start);
+    const curve = redrawnBetween(path, start, end, keepLength ? to - from : undefined);
+    const own = cubicLength(curve);
+    const within = joints
+      .map((j, k) => ({ k, share: ((starts[j] ?? 0) - from) / (to - from) }))
+      .filter(({ share }) => share * (to - from) > SAME && (1 - share) * (to - from) > SAME)
+      .sort((a, b) => a.share - b.share);
+    let done = 0;
+    for (const { k, share } of within) {
+      const t = parameterAtLength(curve, share * own);
+      if (t - done > 1e-9) drawn.push(between(curve, done, t));
+      found[k] = drawn.length;
+      done = t;
+    }
+    drawn.push(between(curve, done, 1));
+    here = end;
   }
-  return jointedAt(redrawn, wholes);
+  carryTo({ index: path.length - 1, t: 1 });
+  return { path: drawn, joints: found.map((count) => (count < 0 ? drawn.length : count)) };
+}
+
+/** The one curve that stands for a path between two of its places. */
+function redrawnBetween(path: Path, start: Spot, end: Spot, length: number | undefined): Cubic {
+  const [first, last] = [path[start.index] as Cubic, path[end.index] as Cubic];
+  const points: Point[] = [];
+  for (let i = start.index; i <= end.index; i++) {
+    const c = path[i] as Cubic;
+    const [from, to] = [i === start.index ? start.t : 0, i === end.index ? end.t : 1];
+    if (to - from < 1e-9) continue;
+    for (const share of [0.125, 0.375, 0.625, 0.875]) points.push(pointAt(c, from + share * (to - from)));
+  }
+  const fitted = fitCubic(
+    pointAt(first, start.t),
+    directionAt(first, start.t),
+    pointAt(last, end.t),
+    directionAt(last, end.t),
+    points,
+  );
+  return length === undefined ? fitted : ofLength(fitted, length);
 }
 
 /** A path cut at the given lengths from its start, in rising order or not, with the count of curves before each. */
