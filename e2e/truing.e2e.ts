@@ -313,6 +313,17 @@ describe('a trace over a photo', () => {
   });
 });
 
+describe('a list that is copied', () => {
+  it('comes over from another draft, each told where it is from, and is undone at once', async () => {
+    await room.visit('/demo/draft/cook-copy/true');
+    await room.choose('Copy those of', 'lamp-plain');
+    await room.until('nothing copied', async () => (await alterations()) === 2);
+    expect(await room.text('[data-alteration="across"]')).toContain('lengthen 12 mm across');
+    await room.press('Undo');
+    await room.until('not undone at once', async () => (await alterations()) === 0);
+  });
+});
+
 describe('lending a rise', () => {
   it('takes the rise of another draft and runs the checks again', async () => {
     await room.visit('/demo/draft/cook-kitchen/true');

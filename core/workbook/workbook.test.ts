@@ -128,3 +128,26 @@ describe('a new draft', () => {
     expect(book.ok).toBe(true);
   });
 });
+
+describe('alterations and traces in a workbook', () => {
+  it('come back as they were', () => {
+    const read = readWorkbook(text);
+    if (!read.ok) throw new Error(read.refusals[0]?.reason);
+    const altered = read.value.drafts.filter((d) => d.alterations.length > 0);
+    expect(altered.length).toBeGreaterThan(0);
+    for (const draft of altered) {
+      expect(draft.alterations).toEqual(DEMO_WORKBOOK.drafts.find((d) => d.id === draft.id)?.alterations);
+    }
+    expect(read.value.people.flatMap((p) => p.traces)).toHaveLength(2);
+  });
+
+  it('that are damaged are refused with their place', () => {
+    const spoilt = (from: string, to: string): string => {
+      const read = readWorkbook(text.replace(from, to));
+      return read.ok ? '' : (read.refusals[0]?.reason ?? '');
+    };
+    expect(spoilt('"kind": "wedge"', '"kind": "wedged"')).toContain('alterations.0.work');
+    expect(spoilt('"edge": "rise"', '"edge": "collar"')).toContain('alterations.0.work');
+    expect(spoilt('"inseam": 0.45', '"inseam": 4.5')).toContain('traces.0.inseam');
+  });
+});
