@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useId, useState } from 'react';
-import type { Trace } from '../../core/kept/index.js';
+import { setOf, type Trace } from '../../core/kept/index.js';
 import type { Point } from '../../core/geometry/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { smoothTrace } from '../../core/trace/index.js';
@@ -8,7 +8,6 @@ import { readTracePoints } from '../../formats/trace-points.js';
 import { FileButton } from '../shared/FileButton.js';
 import { LengthField } from '../shared/LengthField.js';
 import { useUnit, useWork } from '../store/work-context.js';
-import { setOf } from '../../core/kept/index.js';
 import { PhotoTrace } from './PhotoTrace.js';
 
 const lengthOf = (points: readonly Point[]): number =>

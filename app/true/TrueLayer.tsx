@@ -137,8 +137,9 @@ function ToolLayer({ drawn }: { drawn: Drawn }) {
   const { view, size } = drawn;
 
   useEffect(() => {
+    if (!tool) return;
     const escape = (event: KeyboardEvent): void => {
-      if (event.key !== 'Escape') return;
+      if (event.key !== 'Escape' || (!drag && event.target instanceof HTMLInputElement)) return;
       event.stopPropagation();
       change(tryAlterations(undefined));
       if (drag) setDrag(undefined);
@@ -148,7 +149,7 @@ function ToolLayer({ drawn }: { drawn: Drawn }) {
     return () => {
       window.removeEventListener('keydown', escape, true);
     };
-  }, [drag, change, set]);
+  }, [tool, drag, change, set]);
 
   if (!tool) return null;
   const board = (event: PointerEvent<SVGRectElement>): Point => {
