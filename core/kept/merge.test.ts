@@ -68,6 +68,25 @@ describe('merging a workbook', () => {
     expect(both?.note).toContain('From the file: name Cello; figure man.');
   });
 
+  it('keeps the traces of both sides, none twice and none lost', () => {
+    const trace = (id: string, inseam: number): Person['traces'][number] => ({
+      id,
+      name: id,
+      date: '2026-10-01',
+      note: '',
+      points: [0, 1, 2, 3, 4].map((x) => ({ x: x * 100, y: 200 - 100 * (x - 2) ** 2 })),
+      inseam,
+    });
+    const mine = only({ people: [{ ...cellist, traces: [trace('a', 0.4), trace('b', 0.45)] }] });
+    const theirs = only({ people: [{ ...cellist, traces: [trace('b', 0.45), trace('a', 0.5), trace('c', 0.42)] }] });
+    const merged = after(mine, theirs, 'both').people[0]?.traces ?? [];
+    expect(merged.map((t) => t.inseam)).toEqual([0.4, 0.45, 0.5, 0.42]);
+    expect(new Set(merged.map((t) => t.id)).size).toBe(4);
+    const stranger: Person = { ...cellist, id: 'other', sets: [{ ...set, id: 'other-1' }], traces: [trace('d', 0.4)] };
+    const named = after(mine, only({ people: [stranger] }), 'mine').people[0];
+    expect(named?.traces.map((t) => t.id)).toEqual(['a', 'b', 'd']);
+  });
+
   it('asks whether an equal name is one person; if so their drafts and sets stand under one', () => {
     const stranger: Person = { ...cellist, id: 'other', name: ' cellist', sets: [{ ...set, id: 'other-1' }] };
     const draft = {

@@ -1,4 +1,4 @@
-import type { KeptChart, KeptDraft, MeasurementSet, Person, WorkbookContent } from '../workbook/index.js';
+import type { KeptChart, KeptDraft, MeasurementSet, Person, Trace, WorkbookContent } from '../workbook/index.js';
 
 /** Which side of a conflict is kept. Keeping both is always possible; nothing is lost unless a maker says so. */
 export type Side = 'mine' | 'theirs' | 'both';
@@ -129,13 +129,9 @@ const factInWords = (person: Person, fact: string): string => {
         .join(', ')}`;
 };
 
-/** The sets of two people as one: none twice, none lost. */
-function joinSets(
-  mine: readonly MeasurementSet[],
-  theirs: readonly MeasurementSet[],
-  newId: () => string,
-): MeasurementSet[] {
-  const added = theirs.flatMap((set): MeasurementSet[] => {
+/** The sets, or the traces, of two people as one: none twice, none lost. */
+function joined<T extends MeasurementSet | Trace>(mine: readonly T[], theirs: readonly T[], newId: () => string): T[] {
+  const added = theirs.flatMap((set): T[] => {
     const here = mine.find((m) => m.id === set.id);
     if (!here) return [set];
     return differing(here, set, allKeys(here, set)).length === 0 ? [] : [{ ...set, id: newId() }];
@@ -148,6 +144,7 @@ function mergePerson(mine: Person, theirs: Person, decided: (id: string) => Side
   const facts = differing(mine, theirs, FACTS);
   const side = facts.length > 0 ? decided(`person ${theirs.id}`) : 'mine';
   const sets: MeasurementSet[] = [...mine.sets];
+  const traces = joined(mine.traces, theirs.traces, newId);
   for (const set of theirs.sets) {
     const at = sets.findIndex((s) => s.id === set.id);
     const here = sets[at];
@@ -160,10 +157,10 @@ function mergePerson(mine: Person, theirs: Person, decided: (id: string) => Side
     if (kept === 'theirs') sets[at] = set;
     else if (kept === 'both') sets.push({ ...set, id: newId(), note: `${set.note} (from the file)`.trim() });
   }
-  if (side === 'theirs') return { ...theirs, sets };
-  if (side === 'mine') return { ...mine, sets };
+  if (side === 'theirs') return { ...theirs, sets, traces };
+  if (side === 'mine') return { ...mine, sets, traces };
   const told = facts.map((fact) => factInWords(theirs, fact)).join('; ');
-  return { ...mine, note: `${mine.note} From the file: ${told}.`.trim().slice(0, 2000), sets };
+  return { ...mine, note: `${mine.note} From the file: ${told}.`.trim().slice(0, 2000), sets, traces };
 }
 
 function mergeById<T extends KeptDraft | KeptChart>(
@@ -210,7 +207,12 @@ export function mergeWorkbooks(
       // One person under two ids: the sets of both stand under the id that is here.
       movedTo.set(person.id, partner.id);
       const base = decided(`name ${person.id}`) === 'theirs' ? person : partner;
-      people.push({ ...base, id: partner.id, sets: joinSets(partner.sets, person.sets, newId) });
+      people.push({
+        ...base,
+        id: partner.id,
+        sets: joined(partner.sets, person.sets, newId),
+        traces: joined(partner.traces, person.traces, newId),
+      });
     }
   }
   const drafts = mergeById('draft', mine.drafts, theirs.drafts, decided, newId).map((draft) => {
