@@ -49,7 +49,7 @@ export interface AlteredBlock {
 }
 
 /** The panels that an alteration is done to. */
-export const panelsOf = (choice: PanelChoice): readonly PanelName[] => (choice === 'both' ? PANEL_NAMES : [choice]);
+const panelsOf = (choice: PanelChoice): readonly PanelName[] => (choice === 'both' ? PANEL_NAMES : [choice]);
 
 const SAID: Record<Fault, readonly [string, string]> = {
   'same place': ['The cut is too short to be opened.', 'Draw it from one seam to another.'],

@@ -28,7 +28,7 @@ function lengthSaid(mm: number, unit: Unit): string {
 }
 
 /** A level in words: “the hip line”, “3 cm above the crotch line”. */
-export function sayLevel({ line, by }: LevelPlace, unit: Unit): string {
+function sayLevel({ line, by }: LevelPlace, unit: Unit): string {
   const name = line === 'waistLine' ? 'waist line' : (LEVELS.find(([id]) => id === line)?.[1] ?? line).toLowerCase();
   if (Math.abs(by) < 0.5) return `the ${name}`;
   return `${formatLength(Math.abs(by), tapeFor(unit))} ${by < 0 ? 'above' : 'below'} the ${name}`;

@@ -100,7 +100,7 @@ function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', v
 }
 
 /** Where a fly ends on the front: the length of the rise from the waist to the hip line, in mm. */
-export function openingLength(front: Panel): number {
+function openingLength(front: Panel): number {
   const { rise } = front.edges;
   const [hit] = crossLine(rise, point(0, front.levels.hipLevel), point(1, 0)).slice(-1);
   if (!hit) return 0;

@@ -162,7 +162,7 @@ function curveCheck(block: Block): Check {
 }
 
 /** How far, in mm, the crease lies off the middle of knee and hem, the larger of the two. */
-export function offHalf({ crease, points: p }: Panel): number {
+function offHalf({ crease, points: p }: Panel): number {
   const off = (side: Point, inseam: Point): number => (side.x + inseam.x) / 2 - crease;
   return [off(p.sideKnee, p.inseamKnee), off(p.sideHem, p.inseamHem)].reduce((worst, d) =>
     Math.abs(d) > Math.abs(worst) ? d : worst,
@@ -170,8 +170,7 @@ export function offHalf({ crease, points: p }: Panel): number {
 }
 
 /** How far, in mm, the crease lies off the middle of the crotch width, toward the side (+). */
-export const offCrotchMiddle = ({ crease, points: p }: Panel): number =>
-  (p.sideCrotch.x + p.crotchPoint.x) / 2 - crease;
+const offCrotchMiddle = ({ crease, points: p }: Panel): number => (p.sideCrotch.x + p.crotchPoint.x) / 2 - crease;
 
 function creaseCheck(block: Block): Check {
   const panels = [block.front, block.back];

@@ -1,16 +1,6 @@
 export { worstFirst, verdictOf, type Check, type CheckId, type Verdict, type About } from './check.js';
 export { classByExtensions } from './fit-class.js';
-export { checkAgainstBody, hipWidthOf, openingLength, RISE_BAND } from './against-body.js';
-export { hollowShare } from './rise-character.js';
+export { checkAgainstBody, hipWidthOf, RISE_BAND } from './against-body.js';
 export { checkRiseShape } from './rise-shape.js';
 export { checkGirths } from './girths.js';
-export {
-  checkAgainstItself,
-  sideStretches,
-  offCrotchMiddle,
-  offHalf,
-  bendOf,
-  sharpestCorner,
-  crotchJoin,
-  waistRun,
-} from './against-itself.js';
+export { checkAgainstItself, sideStretches, bendOf, sharpestCorner, crotchJoin, waistRun } from './against-itself.js';

@@ -9,7 +9,7 @@ const HUGS = 0.47;
 const SLOPES = 0.6;
 
 /** The hollow of a crotch curve as a share of the diagonal from the corner to its chord: 0 in the corner, 1 straight. */
-export function hollowShare({ points, edges: { rise } }: Panel): number {
+function hollowShare({ points, edges: { rise } }: Panel): number {
   const { corner, crotchPoint, curveStart } = points;
   const chord = meetLines(corner, DIAGONAL, crotchPoint, unitOf(subtract(curveStart, crotchPoint)));
   const hit = crossLine(rise, corner, DIAGONAL).filter((h) => h.along > 0)[0];

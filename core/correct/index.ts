@@ -1,1 +1,1 @@
-export { aimOf, effectsOf, offersFor, sayEffect, type Effect, type Offer } from './offer.js';
+export { offersFor, sayEffect, type Offer } from './offer.js';

@@ -207,7 +207,7 @@ function waysFor(check: Check, draft: Draft): Way[] {
 }
 
 /** What a figure should come to, in mm: the middle of its band, or just inside where one end is open. */
-export function aimOf({ id, low = 0, high = 0 }: Check): number {
+function aimOf({ id, low = 0, high = 0 }: Check): number {
   if (id === 'crease') return 0;
   if (id === 'inseamWalk') return INSEAM_STRETCH;
   // The body's own figure: what lies above it in the band is room to sit.
@@ -258,7 +258,7 @@ const CHANGED = 0.5;
 const WORTH_OFFERING = 4;
 
 /** Every check that differs between two drafts: by verdict, or by half a millimetre. */
-export function effectsOf(before: Draft, after: Draft, first?: CheckId): Effect[] {
+function effectsOf(before: Draft, after: Draft, first?: CheckId): Effect[] {
   return after.checks
     .flatMap((now): Effect[] => {
       const was = checkIn(before, now.id);
