@@ -49,7 +49,7 @@ function changesSaid(changes: readonly LengthChange[], tape: Tape): string {
     .flatMap((panel) => {
       const of = worth.filter((c) => c.panel === panel);
       if (of.length === 0) return [];
-      return [`${panel} ${of.map((c) => `${OF[c.of]} ${signedFigure(c.by, tape)}`).join(', ')}`];
+      return [`${panel} ${of.map((c) => `${OF[c.of]} ${signedFigure(c.by, tape)} ${tape.unit}`).join(', ')}`];
     })
     .join('; ')
     .replace(/^./, (c) => c.toUpperCase());

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import { sayAlteration, type Alteration, type AlterationWork, type Mark } from '../../core/alter/index.js';
 import { dot, subtract, unit as unitOf, type Path, type Point } from '../../core/geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
-import { handStep, snapTo } from '../../core/units/index.js';
+import { handStep } from '../../core/units/index.js';
 import { pathData } from '../../formats/index.js';
 import { pathToBoard, toBoard, toPanel } from '../board/arrange.js';
 import type { Drawn } from '../board/Board.js';
@@ -10,7 +10,7 @@ import { Tag } from '../board/Tag.js';
 import { fromScreen, toScreen } from '../board/view.js';
 import { addAlterations, changeAlteration, newAlteration, tryAlterations } from '../store/alteration-work.js';
 import { useChange, useUnit, useWork } from '../store/work-context.js';
-import { cutBetween, dartHoldAt, holdAt, workOfDrag, type Hold } from './gestures.js';
+import { cutBetween, dartHoldAt, holdAt, pulledTo, workOfDrag, type Hold } from './gestures.js';
 import { useTrue } from './true-store.js';
 
 /** How near, in pixels, a seam must be to be taken hold of. */
@@ -89,13 +89,13 @@ function WedgeHandle({
       onPointerMove={(event) => {
         if (!held.current) return;
         const gone = dot(subtract(panelPoint(event), held.current.from), held.current.axis);
-        const by = snapTo(held.current.by + gone, handStep(unit, true));
+        const by = pulledTo(held.current.by, gone, handStep(unit, true));
         change(tryAlterations(list.map((a) => (a.id === alteration.id ? withBy(by) : a))));
       }}
       onPointerUp={(event) => {
         if (!held.current) return;
         const gone = dot(subtract(panelPoint(event), held.current.from), held.current.axis);
-        const by = snapTo(held.current.by + gone, handStep(unit, true));
+        const by = pulledTo(held.current.by, gone, handStep(unit, true));
         held.current = undefined;
         keep(by);
       }}
@@ -108,7 +108,7 @@ function WedgeHandle({
         const by = { ArrowUp: step, ArrowRight: step, ArrowDown: -step, ArrowLeft: -step }[event.key];
         if (by === undefined) return;
         event.preventDefault();
-        keep(snapTo(work.by + by, step));
+        keep(pulledTo(work.by, by, step));
       }}
     >
       <circle className="touch" r={20} />

@@ -187,7 +187,10 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
               </span>{' '}
               {check.label} {VERDICTS[check.verdict].word}
             </h3>
-            <p className="quiet">Band {bandOf(check, tape)}</p>
+            <p className="quiet">
+              Band {bandOf(check, tape)}
+              {check.kind === 'length' && ` ${tape.unit}`}
+            </p>
             {(check.verdict === 'out' || check.verdict === 'near') && <Offers check={check} />}
           </section>
         ))}

@@ -4,7 +4,7 @@ import { computeDraft, EMPTY_INPUT } from '../../core/chain/index.js';
 import { edgeLengths } from '../../core/draft/index.js';
 import { pathLength, placeAtLength, type Point } from '../../core/geometry/index.js';
 import { arrange, toBoard } from '../board/arrange.js';
-import { cutBetween, dartHoldAt, holdAt, workOfDrag, type Hold } from './gestures.js';
+import { cutBetween, dartHoldAt, holdAt, pulledTo, workOfDrag, type Hold } from './gestures.js';
 
 const drafted = computeDraft({
   ...EMPTY_INPUT,
@@ -47,6 +47,14 @@ describe('hands on the piece', () => {
     expect(edgeLengths(after.back).rise - edgeLengths(block.back).rise).toBeCloseTo(5, 0);
     expect(cutBetween(hold('back', 'rise', 0.3), hold('back', 'rise', 0.6))).toBeUndefined();
     expect(cutBetween(hold('back', 'rise', 0.3), hold('front', 'side', 0.3))).toBeUndefined();
+  });
+
+  it('pull a wedge in whole steps, open or shut, but never to nothing', () => {
+    expect(pulledTo(5, 7.4, 1)).toBe(12);
+    expect(pulledTo(5, -9, 1)).toBe(-4);
+    expect(pulledTo(5, -5, 1)).toBe(1);
+    expect(pulledTo(-5, 5.2, 1)).toBe(-1);
+    expect(pulledTo(1.5875, 1.5875, 1.5875)).toBeCloseTo(3.175, 9);
   });
 
   it('move a seam out as far as the hand goes out, in whole steps of the tape', () => {

@@ -73,6 +73,15 @@ export function cutBetween(from: Hold, to: Hold): AlterationWork | undefined {
   };
 }
 
+/**
+ * The opening of a wedge that was `by` mm and is pulled by `gone` mm, in whole steps. It never comes to nothing: a wedge of
+ * nothing has no cut to take hold of.
+ */
+export function pulledTo(by: number, gone: number, step: number): number {
+  const to = snapTo(by + gone, step);
+  return to === 0 ? (by < 0 ? -step : step) : to;
+}
+
 function seamBy(panel: Panel, hold: Hold, by: Point, step: number): AlterationWork | undefined {
   const seam = hold.edge === 'rise' ? 'centre' : hold.edge;
   if (seam !== 'side' && seam !== 'inseam' && seam !== 'centre') return undefined;

@@ -39,6 +39,18 @@ describe('corrections offered for a seat that is 20 mm short', () => {
     expect(wedge.effects.map((e) => sayEffect(e, 'cm'))[0]).toBe('back rise in');
   });
 
+  it('are in steps of the maker’s tape, so that what is said is what is done', () => {
+    const input = { ...plain, ...short };
+    for (const offer of offersFor(input, draft(input), 'backRise', 'in')) {
+      for (const work of offer.works) {
+        const mm =
+          work.kind === 'waist' ? work.centre : work.kind === 'crotchPoint' ? work.out : 'by' in work ? work.by : 0;
+        expect([offer.id, (mm / 25.4) * 16]).toEqual([offer.id, expect.closeTo(Math.round((mm / 25.4) * 16), 6)]);
+        expect(offer.said).not.toMatch(/ 0 in/);
+      }
+    }
+  });
+
   it('offer three quarters of it as well, and other ways', () => {
     expect(byId(list, 'backRise.wedge-part').said).toContain('15 mm');
     expect(byId(list, 'backRise.wedge-part').brings).not.toBe('out');

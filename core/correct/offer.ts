@@ -3,7 +3,7 @@ import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
 import { RISE_BAND, sideStretches, type Check, type CheckId, type Verdict } from '../check/index.js';
 import { INSEAM_STRETCH } from '../draft/index.js';
 import type { PanelName } from '../method/index.js';
-import { formatLength, tapeFor, type Unit } from '../units/index.js';
+import { formatLength, snapTo, tapeFor, toMm, type Unit } from '../units/index.js';
 
 /** What a correction does to a check. Lengths in mm. */
 export interface Effect {
@@ -225,8 +225,8 @@ const checkIn = (draft: Draft, id: CheckId): Check | undefined => draft.checks.f
 
 const ROUNDS = 4;
 const NEAR_ENOUGH = 0.2;
-/** Amounts are offered in half millimetres: no scissors cut finer. */
-const rounded = (mm: number): number => Math.round(mm * 2) / 2;
+/** Amounts are offered in half millimetres, or in sixteenths of an inch: what is said is what is done. */
+const rounded = (mm: number, unit: Unit): number => snapTo(mm, unit === 'in' ? toMm(1 / 16, 'in') : 0.5);
 
 /** The amount by which a way brings a check to its aim (secant method over the whole chain); nothing where it cannot. */
 function amountFor(input: DraftInput, check: Check, way: Way): number | undefined {
@@ -310,8 +310,8 @@ export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Un
   return waysFor(check, draft).flatMap((way): Offer[] => {
     const amount = amountFor(input, check, way);
     if (amount === undefined) return [];
-    const works = way.make(rounded(amount));
-    if (way.guess !== 0 && rounded(amount) === 0) return [];
+    const works = way.make(rounded(amount, unit));
+    if (way.guess !== 0 && rounded(amount, unit) === 0) return [];
     const outcome = computeDraft(withWorks(input, works, 'offer'), unit);
     if (!outcome.ok || outcome.value.altered.told.some((t) => t.id.startsWith('offer.') && !t.done)) return [];
     const brings = checkIn(outcome.value, id)?.verdict ?? 'unknown';

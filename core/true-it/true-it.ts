@@ -3,7 +3,7 @@ import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
 import { type Check, type CheckId } from '../check/index.js';
 import { lineLabel } from '../method/index.js';
 import { refused, good, type Outcome } from '../refusal/index.js';
-import { formatLength, tapeFor, type Unit } from '../units/index.js';
+import { formatLength, tapeFor, toMm, type Unit } from '../units/index.js';
 import { intoBands, outside, placeAt, type BandPlace, type BandProblem } from './least-squares.js';
 import { inputWith, unknownsOf, WORTH, type Unknown, type UnknownId } from './unknowns.js';
 
@@ -168,10 +168,10 @@ function fewest(problem: Problem, found: BandPlace): BandPlace {
   return best;
 }
 
-/** Amounts are given in half millimetres where every target stays as well met by it, else in tenths. */
-function rounded(problem: Problem, found: BandPlace): BandPlace {
+/** Amounts are given in half millimetres, or sixteenths of an inch, where every target stays as well met, else in tenths. */
+function rounded(problem: Problem, found: BandPlace, unit: Unit): BandPlace {
   const misses = missesOf(problem, found.figures);
-  for (const grain of [0.5, 0.1]) {
+  for (const grain of [unit === 'in' ? toMm(1 / 16, 'in') : 0.5, 0.1]) {
     const x = found.x.map((mm) => Math.round(mm / grain) * grain);
     const figures = problem.figures(x);
     if (figures && asWellMet(missesOf(problem, figures), misses)) return { ...found, x, figures };
@@ -264,7 +264,7 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
     unknowns.map(() => 0),
   );
   if (!start) return good(nothing);
-  const found = rounded(problem, fewest(problem, intoBands(problem, start, SEARCH_ROUNDS, true)));
+  const found = rounded(problem, fewest(problem, intoBands(problem, start, SEARCH_ROUNDS, true)), unit);
   const after = problem.checksAt(found.x) ?? draft.checks;
   return good({
     ...nothing,
