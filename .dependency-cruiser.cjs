@@ -12,6 +12,7 @@ const stages = [
   'check',
   'chain',
   'walk',
+  'reference',
   'true-it',
   'correct',
   'steps',

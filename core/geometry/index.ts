@@ -25,3 +25,6 @@ export { crossLine, type LineCrossing } from './cross-line.js';
 export { displacePath, smoothStep, type Displacement, type Displaced } from './displace.js';
 export { breaksOf, fairPath, fitCubic, jointedAt, type Faired } from './fair-path.js';
 export { splineThrough } from './spline-through.js';
+export { bulgeArc, ellipseArc } from './arc.js';
+export { bSplineCubics, type BSpline } from './b-spline.js';
+export { joinChains } from './chains.js';

@@ -166,3 +166,14 @@ export function flatten(path: Path, tolerance = 0.05): Point[] {
   }
   return points;
 }
+
+/**
+ * The part of a path between two lengths from its start, in mm. On a closed path, one that ends before it begins runs on
+ * over the start.
+ */
+export function pathBetween(path: Path, from: number, to: number): Path {
+  if (to < from) return [...pathBetween(path, from, Infinity), ...pathBetween(path, 0, to)];
+  const [, tail] = splitPath(path, placeAtLength(path, from));
+  const length = to - Math.max(0, from);
+  return tail.length === 0 || length >= pathLength(tail) ? tail : splitPath(tail, placeAtLength(tail, length))[0];
+}

@@ -1,0 +1,38 @@
+export {
+  carryBack,
+  carryPoint,
+  laidOutline,
+  STRETCH_NAMES,
+  type LaidShape,
+  type LeftOut,
+  type Reference,
+  type ReferencePlace,
+  type ReferenceShape,
+  type Stretch,
+  type StretchMark,
+  type StretchName,
+} from './reference.js';
+export {
+  asOutline,
+  FILE_UNITS,
+  laidLine,
+  startReference,
+  type FileShape,
+  type OutlineFile,
+} from './start-reference.js';
+export { layNearest, type Nearest } from './lay-nearest.js';
+export { namedEdges, type NamedEdge } from './named-edges.js';
+export { compareReference, largestFirst, type ReferenceFigure } from './compare-reference.js';
+export {
+  broughtTo,
+  carried,
+  cutStretch,
+  inFileUnit,
+  joinStretch,
+  laidAnew,
+  nameStretch,
+  placed,
+  scaledByKnown,
+  turnedAbout,
+  turnedOver,
+} from './change-reference.js';

@@ -1,0 +1,182 @@
+import type { Block } from '../draft/index.js';
+import { outlineOf } from '../draft/index.js';
+import { boxOf, enclosedArea, flatten, mapPath, norm, point, type Box, type Path } from '../geometry/index.js';
+import { PANEL_NAMES, type PanelName } from '../method/index.js';
+import { good, refused, type Outcome } from '../refusal/index.js';
+import { layNearest, type Nearest } from './lay-nearest.js';
+import { nameStretches } from './name-stretches.js';
+import {
+  carryPoint,
+  curvesOf,
+  laidShape,
+  pathOfShape,
+  type LeftOut,
+  type Reference,
+  type ReferencePlace,
+  type ReferenceShape,
+} from './reference.js';
+import { thinned } from './thinned.js';
+
+/** A line as a reader found it, in the file's units with y down. */
+export interface FileShape {
+  readonly layer: string;
+  readonly closed: boolean;
+  readonly path: Path;
+}
+
+/** What a reader made of a file. */
+export interface OutlineFile {
+  readonly name: string;
+  /** Nothing where the file does not say. */
+  readonly mmPerUnit: number | undefined;
+  readonly shapes: readonly FileShape[];
+  readonly leftOut: readonly LeftOut[];
+}
+
+/** The units that a drawing is likely to be in, in mm. */
+export const FILE_UNITS: readonly (readonly [string, number])[] = [
+  ['mm', 1],
+  ['cm', 10],
+  ['in', 25.4],
+  ['px', 25.4 / 96],
+  ['pt', 25.4 / 72],
+  ['m', 1000],
+];
+
+/** As many curves as are kept of a file, and as many shapes. */
+export const MOST_CURVES = 6000;
+const MOST_SHAPES = 300;
+/** As many shapes as are tried as an outline, the largest first. */
+const MOST_TRIED = 6;
+/** A shape is tried as an outline if it is at least this share of the draft's piece in length. */
+const LEAST_SHARE = 0.4;
+
+const sizeOf = (box: Box): number => norm(point(box.maxX - box.minX, box.maxY - box.minY));
+const boxAbout = (path: Path): Box => boxOf(path.flatMap((c) => [c.p0, c.p1, c.p2, c.p3]));
+const pieceSize = (block: Block, panel: PanelName): number => sizeOf(boxOf(flatten(outlineOf(block[panel]), 1)));
+
+/** The unit in which the largest shape is nearest to the draft's piece in size. */
+function likeliestUnit(shapes: readonly FileShape[], block: Block): number {
+  const largest = Math.max(...shapes.map(({ path }) => sizeOf(boxAbout(path))));
+  const wanted = pieceSize(block, 'back');
+  const off = (unit: number): number => Math.abs(Math.log((largest * unit) / wanted));
+  return FILE_UNITS.reduce((best, [, unit]) => (off(unit) < off(best) - 1e-9 ? unit : best), 1);
+}
+
+/** What can be kept of a file: the largest shapes, long rows of points thinned where there are too many. */
+function kept(file: OutlineFile, size: number): { shapes: FileShape[]; leftOut: LeftOut[] } {
+  const bySize = file.shapes
+    .map((shape) => ({ shape, size: sizeOf(boxAbout(shape.path)) }))
+    .sort((a, b) => b.size - a.size)
+    .map(({ shape }) => shape);
+  const total = bySize.reduce((sum, { path }) => sum + path.length, 0);
+  const shapes: FileShape[] = [];
+  let count = 0;
+  for (const shape of bySize) {
+    const path = total > MOST_CURVES ? thinned(shape.path, size / 50_000) : shape.path;
+    if (shapes.length >= MOST_SHAPES || count + path.length > MOST_CURVES) continue;
+    shapes.push({ ...shape, path });
+    count += path.length;
+  }
+  const lost = bySize.length - shapes.length;
+  const told = lost > 0 ? [{ what: 'lines beyond what is kept, the largest were', count: lost }] : [];
+  return { shapes, leftOut: [...file.leftOut, ...told] };
+}
+
+const NO_PLACE = (box: Box, panel: PanelName, block: Block): ReferencePlace => {
+  const own = boxOf(flatten(outlineOf(block[panel]), 1));
+  const middle = ({ minX, minY, maxX, maxY }: Box) => point((minX + maxX) / 2, (minY + maxY) / 2);
+  return { from: middle(box), to: middle(own), turn: 0, mirrored: false };
+};
+
+/** Which shapes are front and back: the two that lie nearest to the draft's pieces. */
+function assign(
+  shapes: readonly FileShape[],
+  mmPerUnit: number,
+  block: Block,
+): ReadonlyMap<PanelName, Nearest & { readonly index: number }> {
+  const least = LEAST_SHARE * pieceSize(block, 'front');
+  const candidates = shapes
+    .map((shape, index) => ({ ...shape, index }))
+    .filter(({ path }) => sizeOf(boxAbout(path)) * mmPerUnit > least);
+  const closed = candidates.filter((c) => c.closed);
+  const tried = (closed.length > 0 ? closed : candidates)
+    .sort((a, b) => Math.abs(enclosedArea(b.path)) - Math.abs(enclosedArea(a.path)))
+    .slice(0, MOST_TRIED);
+  const laid = tried.flatMap(({ path, index }) =>
+    PANEL_NAMES.map((panel) => ({ panel, index, ...layNearest(path, block[panel], mmPerUnit) })),
+  );
+  const found = new Map<PanelName, Nearest & { readonly index: number }>();
+  const pairs = laid.flatMap((f) =>
+    f.panel !== 'front'
+      ? []
+      : laid.flatMap((b) => (b.panel === 'back' && b.index !== f.index ? [{ f, b, apart: f.apart + b.apart }] : [])),
+  );
+  const [pair] = pairs.sort((p, q) => p.apart - q.apart);
+  if (pair) return found.set('front', pair.f).set('back', pair.b);
+  const [single] = laid.sort((p, q) => p.apart - q.apart);
+  return single ? found.set(single.panel, single) : found;
+}
+
+/** How many decimals of the file's unit make a ten thousandth of a millimetre. */
+const digitsFor = (mmPerUnit: number): number => Math.min(12, Math.max(0, Math.ceil(4 + Math.log10(mmPerUnit))));
+
+/**
+ * Lays what was read from a file under a draft: its unit where the file says none, which shapes are front and back, where
+ * they lie nearest, and what each stretch of them is. All of it is a first proposal that a maker can change. Refuses a
+ * file without a line.
+ */
+export function startReference(file: OutlineFile, block: Block, date: string): Outcome<Reference> {
+  if (file.shapes.length === 0) {
+    const told = file.leftOut.map(({ what, count }) => `${count} × ${what}`).join(', ');
+    return refused({
+      field: 'reference',
+      value: file.name,
+      reason: `There is no line in “${file.name}” that can be laid under the draft${told === '' ? '' : ` (left out: ${told})`}.`,
+      wayOut: 'Save the outline as lines, arcs, splines or paths.',
+    });
+  }
+  const mmPerUnit = file.mmPerUnit ?? likeliestUnit(file.shapes, block);
+  const { shapes, leftOut } = kept(file, Math.max(...file.shapes.map(({ path }) => sizeOf(boxAbout(path)))));
+  const digits = digitsFor(mmPerUnit);
+  const plain = shapes.map(({ layer, closed, path }): ReferenceShape => {
+    const curves = curvesOf(path, digits);
+    return { layer: layer.slice(0, 200), closed, piece: 'none', curves, marks: [{ at: 0, name: 'none' }] };
+  });
+  const found = assign(shapes, mmPerUnit, block);
+  const whole = boxOf(shapes.flatMap(({ path }) => path.flatMap((c) => [c.p0, c.p3])));
+  const placeOf = (panel: PanelName): ReferencePlace => {
+    const hit = found.get(panel);
+    if (hit) return hit.place;
+    const shape = shapes.find((s, i) => ![...found.values()].some((f) => f.index === i) && s.closed);
+    return NO_PLACE(shape ? boxAbout(shape.path) : whole, panel, block);
+  };
+  const reference: Reference = {
+    name: file.name.slice(0, 200),
+    date,
+    mmPerUnit,
+    unitFrom: file.mmPerUnit === undefined ? 'guess' : 'file',
+    shapes: plain,
+    places: { front: placeOf('front'), back: placeOf('back') },
+    leftOut: leftOut.slice(0, 60).map(({ what, count }) => ({ what: what.slice(0, 200), count })),
+  };
+  return good([...found].reduce((made, [panel, { index }]) => asOutline(made, index, panel, block), reference));
+}
+
+/** The reference with a shape taken as a piece's outline, or as none's, and its stretches named by where they lie. */
+export function asOutline(reference: Reference, index: number, piece: PanelName | 'none', block: Block): Reference {
+  const shapes = reference.shapes.map((shape, i): ReferenceShape => {
+    if (i !== index) return shape;
+    if (piece === 'none') return { ...shape, piece };
+    const laid = laidShape(reference, index, reference.places[piece]);
+    return { ...shape, piece, marks: laid ? nameStretches(laid, block[piece]) : shape.marks };
+  });
+  return { ...reference, shapes };
+}
+
+/** A point of the file seen through a place, for what lies beside the outlines. */
+export const laidLine = (reference: Reference, index: number, panel: PanelName): Path => {
+  const shape = reference.shapes[index];
+  const place = reference.places[panel];
+  return shape ? mapPath(pathOfShape(shape), (p) => carryPoint(place, reference.mmPerUnit, p)) : [];
+};
