@@ -67,13 +67,16 @@ export const personFrom3 = (person: Json): Json => ({ traces: [], ...person });
 /** A draft as the third version kept it, as the fourth does: with alterations. */
 export const draftFrom3 = (draft: Json): Json => ({ alterations: [], ...draft });
 
+/** The fifth version only adds what a draft may have: an outline laid under it. */
+const from4 = (book: Json): Json => ({ ...book, version: 5 });
+
 function from3(book: Json): Json {
-  return {
+  return from4({
     ...book,
     version: 4,
     people: each(book['people'], personFrom3),
     drafts: each(book['drafts'], draftFrom3),
-  };
+  });
 }
 
 function from2(book: Json): Json {
@@ -98,5 +101,6 @@ export function migrate(book: Json): Json {
     });
   }
   if (book['version'] === 2) return from2(book);
-  return book['version'] === 3 ? from3(book) : book;
+  if (book['version'] === 3) return from3(book);
+  return book['version'] === 4 ? from4(book) : book;
 }

@@ -7,7 +7,7 @@ const first = JSON.parse(readFileSync('core/older/version-1.upstride.json', 'utf
 describe('a workbook of the first version', () => {
   it('keeps all it held and is left at the ordinary where it said nothing', () => {
     const now = migrate(first);
-    expect(now['version']).toBe(4);
+    expect(now['version']).toBe(5);
     expect(now['charts']).toEqual([]);
     const [old] = first['people'] as Record<string, unknown>[];
     const [person] = now['people'] as Record<string, unknown>[];
@@ -29,7 +29,7 @@ describe('a workbook of the first version', () => {
 
   it('that is damaged is left for the schema to refuse', () => {
     expect(migrate({ version: 1, people: 'none', drafts: [3, null] })).toMatchObject({
-      version: 4,
+      version: 5,
       people: 'none',
       drafts: [3, null],
     });
@@ -55,7 +55,7 @@ describe('a workbook of the second version', () => {
     });
     expect(draftFrom2(draft, { build: { seat: 'average' }, figure: 'woman' })['choices']).toEqual({ variant: 'even' });
     const book = { version: 2, people: [{ id: 'p', build, sets: [] }], drafts: [draft] };
-    expect(migrate(book)).toMatchObject({ version: 4, drafts: [{ choices: { seat: 'average' }, alterations: [] }] });
+    expect(migrate(book)).toMatchObject({ version: 5, drafts: [{ choices: { seat: 'average' }, alterations: [] }] });
   });
 
   it('takes the band of a finished pair off once only', () => {
@@ -71,9 +71,16 @@ describe('a workbook of the third version', () => {
   it('has no alterations and no traces yet', () => {
     const book = { version: 3, people: [{ id: 'p' }], drafts: [{ id: 'd', set: { 'front.extension': 60 } }] };
     expect(migrate(book)).toEqual({
-      version: 4,
+      version: 5,
       people: [{ id: 'p', traces: [] }],
       drafts: [{ id: 'd', set: { 'front.extension': 60 }, alterations: [] }],
     });
+  });
+});
+
+describe('a workbook of the fourth version', () => {
+  it('stays as it was: a draft may have an outline under it from now on', () => {
+    const book = { version: 4, people: [{ id: 'p', traces: [] }], drafts: [{ id: 'd', alterations: [] }] };
+    expect(migrate(book)).toEqual({ ...book, version: 5 });
   });
 });

@@ -2,10 +2,11 @@ import { z } from 'zod';
 import { WAIST_SCHOOLS } from '../draft/index.js';
 import { MEASUREMENT_IDS, PAIR_FIGURE_IDS } from '../measure/index.js';
 import { alterationSchema, traceSchema } from './alteration-schema.js';
+import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 4;
+export const WORKBOOK_VERSION = 5;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -107,6 +108,7 @@ export const draftSchema = z
     rules: z.strictObject({ hipKept: z.boolean(), trueSeams: z.boolean(), waistPlan: z.enum(WAIST_SCHOOLS) }),
     set: z.record(z.string(), z.union([mm, z.enum(['crease', 'midway', 'apexSpan'])])),
     alterations: z.array(alterationSchema).max(200),
+    reference: referenceSchema.optional(),
     allowances: z.strictObject({ waist: mm, side: mm, hem: mm, inseam: mm, rise: mm }),
     created: stamp,
     changed: stamp,

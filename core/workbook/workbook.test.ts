@@ -34,7 +34,7 @@ describe('the workbook file', () => {
       ['"figure": "woman"', '"figure": "giant"'],
       ['"personId": "cellist"', '"personId": "nobody"'],
       ['"setId": "cellist-1"', '"setId": "cellist-9"'],
-      ['"version": 4', '"version": "two"'],
+      ['"version": 5', '"version": "two"'],
       ['"source": "pair"', '"source": "guess"'],
       ['"id": "cook-pair"', '"id": "cook-1"'],
       ['"id": "cook-kitchen"', '"id": "cellist-dress"'],
@@ -71,7 +71,7 @@ describe('the workbook file', () => {
   });
 
   it('says so when it was written by a newer program', () => {
-    const read = readWorkbook(text.replace('"version": 4', '"version": 5'));
+    const read = readWorkbook(text.replace('"version": 5', '"version": 6'));
     expect(read.ok ? '' : read.refusals[0]?.reason).toContain('newer Upstride');
   });
 
@@ -149,5 +149,53 @@ describe('alterations and traces in a workbook', () => {
     expect(spoilt('"kind": "wedge"', '"kind": "wedged"')).toContain('alterations.0.work');
     expect(spoilt('"edge": "rise"', '"edge": "collar"')).toContain('alterations.0.work');
     expect(spoilt('"inseam": 0.45', '"inseam": 4.5')).toContain('traces.0.inseam');
+  });
+});
+
+describe('an outline laid under a draft', () => {
+  const place = { from: { x: 1, y: 2 }, to: { x: 3, y: 4 }, turn: 0.5, mirrored: true };
+  const shape = {
+    layer: 'sew',
+    closed: false,
+    piece: 'front',
+    curves: [0, 0, 1, 1, 2, 2, 3, 3],
+    marks: [
+      { at: 0, name: 'side' },
+      { at: 0.5, name: 'hem' },
+    ],
+  } as const;
+  const reference = {
+    name: 'old-block.dxf',
+    date: '2026-05-04',
+    mmPerUnit: 25.4,
+    unitFrom: 'file',
+    shapes: [{ ...shape, curves: [...shape.curves], marks: [...shape.marks] }],
+    places: { front: place, back: place },
+    leftOut: [{ what: 'text', count: 2 }],
+  } as const;
+  const written = (laid: unknown): string =>
+    writeWorkbook(
+      {
+        ...DEMO_WORKBOOK,
+        drafts: DEMO_WORKBOOK.drafts.map((d, i) => (i === 0 ? { ...d, reference: laid as never } : d)),
+      },
+      now,
+    );
+  const reason = (laid: unknown): string => {
+    const read = readWorkbook(written(laid));
+    return read.ok ? '' : (read.refusals[0]?.reason ?? '');
+  };
+
+  it('comes back as it was', () => {
+    const read = readWorkbook(written(reference));
+    expect(read.ok && read.value.drafts[0]?.reference).toEqual(reference);
+  });
+
+  it('is refused where its curves or stretches cannot be', () => {
+    const [one] = reference.shapes;
+    expect(reason({ ...reference, shapes: [{ ...one, curves: [0, 0, 1] }] })).toContain('reference.shapes.0.curves');
+    expect(reason({ ...reference, shapes: [{ ...one, curves: [...one.curves, 4] }] })).toContain('reference.shapes.0');
+    expect(reason({ ...reference, shapes: [{ ...one, marks: [...one.marks].reverse() }] })).toContain('marks');
+    expect(reason({ ...reference, mmPerUnit: 0 })).toContain('reference.mmPerUnit');
   });
 });
