@@ -24,6 +24,7 @@ import { fitView, fromScreen, toScreen, useView, type ScreenSize, type View } fr
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
 const HandleLayer = lazy(() => import('./HandleLayer.js').then((m) => ({ default: m.HandleLayer })));
 const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
+const ReferenceLayer = lazy(() => import('./ReferenceLayer.js').then((m) => ({ default: m.ReferenceLayer })));
 const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));
 
 const EDGE_WORDS: Record<EdgeName, string> = {
@@ -67,15 +68,17 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
   const missing = useComputed((c) => c.missing);
   const allowances = useWork(({ work }) => work.draft.allowances);
   const tape = useTape();
-  const { arrangement, showCut, showConstruction } = usePreferences();
-  const { inHand, lit, tool, taken, legend, levelShown, set } = useBoard();
-  const kept = useView((s) => s.view);
+  const { arrangement, showCut, showConstruction, showReference } = usePreferences();
+  const { inHand, lit, tool, taken, legend, levelShown, referenceTrial, set } = useBoard();
+  const kept = useWork(({ work }) => work.draft.reference);
+  const reference = referenceTrial ?? kept;
+  const looked = useView((s) => s.view);
   const block = draft?.block;
   const worked = draft?.worked;
   const arranged = useMemo(() => block && arrange(block, arrangement), [block, arrangement]);
   // While a value changes the board must not jump: it is fitted anew only for another size, piece of work or layout.
   const fitted = useFitted(block && arranged && size ? { block, arranged, size, arrangement } : undefined);
-  const view = kept ?? fitted;
+  const view = looked ?? fitted;
   const navigation = useNavigation(svg, view);
   const [pointer, setPointer] = useState<Point>();
   const [panning, setPanning] = useState(false);
@@ -183,6 +186,11 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
                 PANEL_NAMES.map((name) => (
                   <GhostOutline key={name} panel={before.block[name]} place={arranged[name]} />
                 ))}
+              {reference && showReference && !over && (
+                <Suspense fallback={undefined}>
+                  <ReferenceLayer reference={reference} arranged={arranged} />
+                </Suspense>
+              )}
               {!over &&
                 PANEL_NAMES.map((name) => (
                   <PieceDrawing

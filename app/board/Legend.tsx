@@ -8,6 +8,7 @@ const MEANINGS: readonly (readonly [string, string])[] = [
   ['alter-cut', 'Cut of an alteration'],
   ['alter-was', 'Seam before it'],
   ['trace-line', 'Curve of the body'],
+  ['reference-line', 'Outline laid under'],
 ];
 
 /** The line meanings, told apart by weight and dash. */

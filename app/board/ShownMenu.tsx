@@ -36,6 +36,9 @@ export function ShownMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: (
       {item('Construction lines', preferences.showConstruction, () => {
         preferences.set({ showConstruction: !preferences.showConstruction });
       })}
+      {item('Outline laid under', preferences.showReference, () => {
+        preferences.set({ showReference: !preferences.showReference });
+      })}
     </Menu>
   );
 }

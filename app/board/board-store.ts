@@ -3,6 +3,7 @@ import type { CheckId } from '../../core/check/index.js';
 import type { EdgeName } from '../../core/draft/index.js';
 import type { Levels, PanelName } from '../../core/method/index.js';
 import type { Point } from '../../core/geometry/index.js';
+import type { Reference } from '../../core/reference/index.js';
 
 /** An edge of a panel. */
 export interface EdgeRef {
@@ -38,6 +39,8 @@ interface BoardState {
   readonly levelShown: boolean;
   readonly levelAt: number | undefined;
   readonly lit: Lit;
+  /** The outline laid under the draft as a hand moves it, not yet kept. */
+  readonly referenceTrial: Reference | undefined;
   readonly set: (change: Partial<Omit<BoardState, 'set'>>) => void;
 }
 
@@ -53,6 +56,7 @@ export const useBoard = create<BoardState>()((set) => ({
   levelShown: false,
   levelAt: undefined,
   lit: UNLIT,
+  referenceTrial: undefined,
   set: (change) => {
     set(change);
   },

@@ -32,6 +32,9 @@ const TrueLayer = lazy(() => import('../true/TrueLayer.js').then((m) => ({ defau
 const ChooseBench = lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench })));
 const TrueItView = lazy(() => import('../true/TrueItView.js').then((m) => ({ default: m.TrueItView })));
 const CurveView = lazy(() => import('../true/CurveView.js').then((m) => ({ default: m.CurveView })));
+const ReferenceView = lazy(() =>
+  import('../true/reference/ReferenceView.js').then((m) => ({ default: m.ReferenceView })),
+);
 const WalkView = lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView })));
 const ReportView = lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView })));
 const FindDialog = lazy(() => import('./FindDialog.js').then((m) => ({ default: m.FindDialog })));
@@ -51,6 +54,7 @@ const VIEW_WORDS: readonly (readonly [ViewId, string, StationId])[] = [
   ['it', 'True it', 'true'],
   ['walk', 'Walk the seams', 'true'],
   ['curve', 'The body’s curve', 'true'],
+  ['outline', 'Outline from a file', 'true'],
   ['report', 'Check report', 'true'],
 ];
 
@@ -77,7 +81,9 @@ const trueLayer: BoardProps['above'] = (drawn) => (
   </Suspense>
 );
 
-const plainBoard = (over?: BoardProps['over']) => <Board handles={false} cutShown={false} over={over} />;
+const plainBoard = (over?: BoardProps['over'], above?: BoardProps['above']) => (
+  <Board handles={false} cutShown={false} over={over} above={above} />
+);
 
 function OpenedView({ view }: { view: ViewId }) {
   switch (view) {
@@ -91,6 +97,8 @@ function OpenedView({ view }: { view: ViewId }) {
       return <TrueItView board={plainBoard} />;
     case 'curve':
       return <CurveView />;
+    case 'outline':
+      return <ReferenceView board={plainBoard} />;
     case 'walk':
       return <WalkView board={plainBoard} />;
     case 'report':

@@ -18,7 +18,7 @@ export type StationId = (typeof STATIONS)[number]['id'];
 export const stationOf = (name: string | undefined): StationId => STATIONS.find((s) => s.id === name)?.id ?? 'draft';
 
 /** What may be opened from a station in the place of its bench: it has an address of its own. */
-export const VIEWS = ['advise', 'compare', 'steps', 'sheet', 'it', 'walk', 'curve', 'report'] as const;
+export const VIEWS = ['advise', 'compare', 'steps', 'sheet', 'it', 'walk', 'curve', 'outline', 'report'] as const;
 
 /** The name of a view. */
 export type ViewId = (typeof VIEWS)[number];

@@ -12,6 +12,7 @@ export interface Preferences {
   readonly arrangement: Arrangement;
   readonly showCut: boolean;
   readonly showConstruction: boolean;
+  readonly showReference: boolean;
   readonly benchOpen: boolean;
   readonly paper: 'a4' | 'letter' | 'roll';
   readonly rollWidth: number;
@@ -29,6 +30,7 @@ const DEFAULTS: Preferences = {
   arrangement: 'sides',
   showCut: false,
   showConstruction: true,
+  showReference: true,
   benchOpen: true,
   paper: 'a4',
   rollWidth: 914,

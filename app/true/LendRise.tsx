@@ -4,13 +4,16 @@ import { useId, useState } from 'react';
 import { useParams } from 'react-router';
 import { riseOf } from '../../core/alter/index.js';
 import { computeDraft } from '../../core/chain/index.js';
+import type { Path } from '../../core/geometry/index.js';
 import { inputOf, type Work } from '../../core/kept/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
+import { laidOutline, namedEdges } from '../../core/reference/index.js';
+import { refusalSentence } from '../../core/refusal/index.js';
 import { addAlterations, newAlteration } from '../store/alteration-work.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { useSheet } from '../store/sheets.js';
-import { useChange, useWork } from '../store/work-context.js';
+import { useChange, useComputed, useWork } from '../store/work-context.js';
 import { useTrue } from './true-store.js';
 
 /** How much of a lent rise, from the waist, is blended into the seam that is here. */
@@ -22,11 +25,15 @@ const WHICH = [
   ['back', 'back'],
 ] as const;
 
-/** Takes the rise of another draft, front, back or both, into this one: laid at the crotch point, blended to the waist. */
+/** What the outline that lies under the draft is called among the drafts. */
+const OUTLINE = 'outline';
+
+/** Takes the rise of another draft, or of the outline laid under this one: laid at the crotch point, blended to the waist. */
 export function LendRise() {
   const id = useId();
   const shelf = useShelf(roomOf(useParams().room));
-  const here = useWork(({ work }) => work.draft.id);
+  const { id: here, reference } = useWork(({ work }) => work.draft);
+  const block = useComputed((c) => c.draft?.block);
   const change = useChange();
   const set = useTrue((s) => s.set);
   const [from, setFrom] = useState('');
@@ -36,23 +43,38 @@ export function LendRise() {
   const lender = others.find((d) => d.id === from);
   const person = shelf.data?.people.find((p) => p.id === lender?.personId)?.value;
   const sheet = useSheet(lender);
-  if (others.length === 0) return null;
+  if (others.length === 0 && !reference) return null;
+  const name = from === OUTLINE ? reference?.name : lender?.name;
 
-  const take = (): void => {
-    if (!lender || !person || !sheet) return;
+  /** The rise of a piece as it is lent, run from the crotch point up, or why there is none. */
+  const riseFrom = (panel: PanelName): Path | string => {
+    if (from === OUTLINE && reference && block) {
+      const rise = namedEdges(laidOutline(reference, panel), block[panel]).get('rise')?.path;
+      return rise ?? `The rise of the outline’s ${panel} is not one line. Name its stretches in Outline from a file.`;
+    }
+    if (!lender || !person || !sheet) return 'Choose a draft.';
     const work: Work = { person, draft: lender };
     const outcome = computeDraft(inputOf(work, sheet));
-    if (!outcome.ok) {
-      setProblem(`“${lender.name}” cannot be drafted: ${outcome.refusals[0]?.reason ?? ''}`);
+    return outcome.ok
+      ? outcome.value.block[panel].edges.rise
+      : `“${lender.name}” cannot be drafted: ${outcome.refusals.map(refusalSentence).join(' ')}`;
+  };
+  const take = (): void => {
+    const panels: readonly PanelName[] = which === 'both' ? PANEL_NAMES : [which];
+    const rises = panels.map((panel) => ({ panel, rise: riseFrom(panel) }));
+    const wrong = rises.find(({ rise }) => typeof rise === 'string')?.rise;
+    if (typeof wrong === 'string') {
+      setProblem(wrong);
       return;
     }
     setProblem(undefined);
-    const panels: readonly PanelName[] = which === 'both' ? PANEL_NAMES : [which];
-    const lent = panels.map((panel) =>
-      newAlteration(
-        { kind: 'rise', panel, points: riseOf(outcome.value.block[panel]), blend: BLEND, keepLength: false },
-        `The rise of ${lender.name}`,
-      ),
+    const lent = rises.flatMap(({ panel, rise }) =>
+      typeof rise === 'string'
+        ? []
+        : newAlteration(
+            { kind: 'rise', panel, points: riseOf(rise), blend: BLEND, keepLength: false },
+            `The rise of ${name ?? ''}`,
+          ),
     );
     change(addAlterations(lent));
     set({ chosen: lent[lent.length - 1]?.id });
@@ -72,13 +94,14 @@ export function LendRise() {
         }}
       >
         <option value="">another draft</option>
+        {reference && <option value={OUTLINE}>the outline {reference.name}</option>}
         {others.map((d) => (
           <option key={d.id} value={d.id}>
             {d.name}
           </option>
         ))}
       </NativeSelect>
-      {lender && (
+      {name !== undefined && (
         <>
           {' '}
           <NativeSelect
@@ -94,7 +117,7 @@ export function LendRise() {
               </option>
             ))}
           </NativeSelect>{' '}
-          <Button size="small" variant="outlined" disabled={!sheet} onClick={take}>
+          <Button size="small" variant="outlined" disabled={from !== OUTLINE && !sheet} onClick={take}>
             Take
           </Button>
         </>

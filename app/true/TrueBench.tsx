@@ -32,6 +32,9 @@ export function TrueBench() {
         <Button component={Link} to="curve" size="small" variant="outlined">
           The body’s curve
         </Button>
+        <Button component={Link} to="outline" size="small" variant="outlined">
+          Outline from a file
+        </Button>
         <Button component={Link} to="report" size="small" variant="outlined">
           Check report
         </Button>

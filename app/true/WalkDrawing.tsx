@@ -1,62 +1,71 @@
 import { useMemo } from 'react';
-import { EDGE_NAMES, outlineOf, type Panel } from '../../core/draft/index.js';
 import { boxOf, flatten, mapPath, placeAtLength, type Path, type Point } from '../../core/geometry/index.js';
-import { closedWaistAtSide, poseAt, posed, type SeamWalk } from '../../core/walk/index.js';
+import { poseAt, posed, type SeamWalk } from '../../core/walk/index.js';
 import { pathData } from '../../formats/index.js';
 import { pathToBoard, toBoard, type Placement } from '../board/arrange.js';
 import type { Drawn } from '../board/Board.js';
 import { fromScreen, toScreen } from '../board/view.js';
 
+/** A piece as it is walked. Panel coordinates, mm. */
+export interface WalkedPiece {
+  readonly className: string;
+  /** Round the piece, where it is closed. */
+  readonly outline: Path | undefined;
+  readonly lines: readonly Path[];
+  readonly closedWaist?: Path | undefined;
+}
+
 interface WalkDrawingProps {
   readonly walk: SeamWalk;
-  /** How far the back has been walked, in mm. */
+  /** How far has been walked, in mm. */
   readonly length: number;
+  readonly standing: WalkedPiece;
+  readonly walked: WalkedPiece;
   readonly drawn: Drawn;
 }
 
-function Outline({ panel, place, carry }: { panel: Panel; place: Placement; carry: (path: Path) => Path }) {
+function Piece({ piece, place, carry }: { piece: WalkedPiece; place: Placement; carry: (path: Path) => Path }) {
+  const data = (path: Path): string => pathData(pathToBoard(carry(path), place));
   return (
-    <g className={`piece-${panel.name}`}>
-      <path className="body" d={`${pathData(pathToBoard(carry(outlineOf(panel)), place))}Z`} />
-      {EDGE_NAMES.map((edge) => (
-        <path key={edge} className="paper-line stitching" d={pathData(pathToBoard(carry(panel.edges[edge]), place))} />
-      ))}
-    </g>
+    <>
+      <g className={piece.className}>
+        {piece.outline && <path className="body" d={`${data(piece.outline)}Z`} />}
+        {piece.lines.map((path, i) => (
+          <path key={i} className="paper-line stitching" d={data(path)} />
+        ))}
+      </g>
+      {piece.closedWaist && <path className="paper-line closed-waist" d={data(piece.closedWaist)} />}
+    </>
   );
 }
 
-/** The back turned over and walked along the front, edge to edge, with the notches of both. */
-export function WalkDrawing({ walk, length, drawn }: WalkDrawingProps) {
-  const { draft, arranged, view, size } = drawn;
-  const { front, back } = draft.block;
+const stay = (path: Path): Path => path;
+
+/** One piece turned over and walked along the other, edge to edge, with the notches of both. */
+export function WalkDrawing({ walk, length, standing, walked, drawn }: WalkDrawingProps) {
+  const { arranged, view, size } = drawn;
   const place = arranged.front;
-  // Both pieces stay in the middle of the board, wherever the back comes to lie.
+  // Both pieces stay in the middle of the board, wherever the walked one comes to lie.
   const middle = useMemo(() => {
     const pose = poseAt(walk, 0);
-    const points = [...flatten(outlineOf(front), 4), ...flatten(outlineOf(back), 4).map((p) => posed(pose, p))].map(
-      (p) => toBoard(p, place),
-    );
+    const points = [
+      ...standing.lines.flatMap((path) => flatten(path, 4)),
+      ...walked.lines.flatMap((path) => flatten(path, 4)).map((p) => posed(pose, p)),
+    ].map((p) => toBoard(p, place));
     const box = boxOf(points);
     return (box.minX + box.maxX) / 2;
-  }, [walk, front, back, place]);
+  }, [walk, standing, walked, place]);
   const shift = fromScreen({ x: size.width / 2 + 30, y: 0 }, view).x - middle;
   const laid: Placement = { ...place, dx: place.dx + shift };
   const pose = poseAt(walk, length);
   const carry = (path: Path): Path => mapPath(path, (p) => posed(pose, p));
-  const data = (path: Path): string => pathData(pathToBoard(path, laid));
   const spot = (p: Point): Point => toScreen(toBoard(p, laid), view);
   const here = spot(placeAtLength(walk.front, length).at);
   return (
     <g pointerEvents="none" data-walk={walk.id} data-length={Math.round(length)}>
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
-        <Outline panel={front} place={laid} carry={(path) => path} />
-        <Outline panel={back} place={laid} carry={carry} />
-        {walk.id === 'waist' && (
-          <>
-            <path className="paper-line closed-waist" d={data(closedWaistAtSide(front))} />
-            <path className="paper-line closed-waist" d={data(carry(closedWaistAtSide(back)))} />
-          </>
-        )}
+        <Piece piece={standing} place={laid} carry={stay} />
+        <Piece piece={walked} place={laid} carry={carry} />
       </g>
       {walk.marks.map((mark) => {
         const f = spot(placeAtLength(walk.front, mark.front).at);

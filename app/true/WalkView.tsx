@@ -1,19 +1,17 @@
-import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useEffect, useId, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { CheckId } from '../../core/check/index.js';
-import { pathLength } from '../../core/geometry/index.js';
-import { formatFigure, formatLength } from '../../core/units/index.js';
-import { WALKS, walkSeam, type WalkId } from '../../core/walk/index.js';
+import { EDGE_NAMES, outlineOf, type Block, type Panel } from '../../core/draft/index.js';
+import { closedWaistAtSide, WALKS, walkSeam, type SeamWalk, type WalkId } from '../../core/walk/index.js';
 import type { Drawn } from '../board/Board.js';
 import { bandOf, VERDICTS } from '../board/check-words.js';
-import { withFractions } from '../shared/fractions.js';
-import { signedFigure } from '../shared/signed.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useTape } from '../store/work-context.js';
 import { Offers } from './CheckCorrections.js';
-import { WalkDrawing } from './WalkDrawing.js';
+import { useWalking } from './use-walking.js';
+import { WalkControls } from './WalkControls.js';
+import { WalkDrawing, type WalkedPiece } from './WalkDrawing.js';
 import './true.css';
 
 const LABELS: Record<WalkId, string> = { inseam: 'Inseam', side: 'Side', rise: 'Rises', waist: 'Waist' };
@@ -30,68 +28,32 @@ const CHECKS: Record<WalkId, readonly CheckId[]> = {
   rise: ['crotchJoin'],
   waist: ['waistRun'],
 };
-/** How fast the back walks when it is played, in mm a second, and how far a key takes it. */
-const PACE = 220;
-const STEP = 10;
+/** Both panels as they are walked: at the waist with the darts closed. */
+function piecesOf(walk: SeamWalk, block: Block): { standing: WalkedPiece; walked: WalkedPiece } {
+  const piece = (panel: Panel): WalkedPiece => ({
+    className: `piece-${panel.name}`,
+    outline: outlineOf(panel),
+    lines: EDGE_NAMES.map((edge) => panel.edges[edge]),
+    closedWaist: walk.id === 'waist' ? closedWaistAtSide(panel) : undefined,
+  });
+  return { standing: piece(block.front), walked: piece(block.back) };
+}
 
 /** One piece walked along the other: by play, by keys or by hand, with the difference at every notch and its mend. */
 export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode) => ReactNode }) {
-  const id = useId();
   const block = useComputed((c) => c.draft?.block);
   const checks = useComputed((c) => c.draft?.checks);
   const tape = useTape();
   const [seam, setSeam] = useState<WalkId>('inseam');
-  const [at, setAt] = useState(0);
-  const [playing, setPlaying] = useState(false);
   const walk = useMemo(() => block && walkSeam(block, seam), [block, seam]);
-  const most = walk && walk.marks.length > 0 ? pathLength(walk.front) : 0;
-  const length = Math.min(at, most);
-
-  useEffect(() => {
-    if (!playing) return;
-    let last = performance.now();
-    let frame = requestAnimationFrame(function go(now) {
-      const gone = ((now - last) / 1000) * PACE;
-      last = now;
-      setAt((was) => Math.min(most, was + gone));
-      frame = requestAnimationFrame(go);
-    });
-    return () => {
-      cancelAnimationFrame(frame);
-    };
-  }, [playing, most]);
-  const walking = playing && length < most;
-
-  useEffect(() => {
-    const stops = [0, ...(walk?.marks.map((m) => m.front) ?? [])];
-    const key = (event: KeyboardEvent): void => {
-      if (event.target instanceof HTMLInputElement || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.target instanceof SVGElement) return;
-      const go = {
-        n: stops.find((s) => s > length + 0.5) ?? most,
-        p: [...stops].reverse().find((s) => s < length - 0.5) ?? 0,
-        Home: 0,
-        End: most,
-      }[event.key];
-      if (go !== undefined) {
-        setAt(go);
-        setPlaying(false);
-      } else if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) setPlaying(!walking);
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', key);
-    return () => {
-      window.removeEventListener('keydown', key);
-    };
-  }, [walk, length, most, walking]);
-
-  if (!walk || !block) return <p className="quiet">Enter the four measurements first.</p>;
+  const pieces = useMemo(() => walk && block && piecesOf(walk, block), [walk, block]);
+  const walking = useWalking(walk);
+  if (!walk || !pieces) return <p className="quiet">Enter the four measurements first.</p>;
   const about = (checks ?? []).filter((c) => CHECKS[seam].includes(c.id));
   return (
     <>
       {board((drawn) => (
-        <WalkDrawing walk={walk} length={length} drawn={drawn} />
+        <WalkDrawing walk={walk} length={walking.length} drawn={drawn} {...pieces} />
       ))}
       <aside className="bench" aria-label="Walk the seams">
         <ViewHead title="Walk the seams" station="True" />
@@ -104,8 +66,7 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
           onChange={(_, next: WalkId | null) => {
             if (!next) return;
             setSeam(next);
-            setAt(0);
-            setPlaying(false);
+            walking.goTo(0);
           }}
         >
           {WALKS.map((name) => (
@@ -115,65 +76,7 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
           ))}
         </ToggleButtonGroup>
         <p className="quiet">{TOLD[seam]}</p>
-        {most > 0 && (
-          <>
-            <div className="acts">
-              <Button
-                size="small"
-                variant="contained"
-                onClick={() => {
-                  if (!walking && length >= most) setAt(0);
-                  setPlaying(!walking);
-                }}
-              >
-                {walking ? 'Stop' : 'Walk'}
-              </Button>
-              <label htmlFor={id}>Walked {withFractions(formatLength(length, tape))}</label>
-            </div>
-            <input
-              id={id}
-              className="walk-slider"
-              type="range"
-              min={0}
-              max={Math.round(most)}
-              step={STEP / 10}
-              value={Math.round(length)}
-              aria-valuetext={formatLength(length, tape)}
-              onChange={(event) => {
-                setAt(Number(event.target.value));
-                setPlaying(false);
-              }}
-              onKeyDown={(event) => {
-                const by = { ArrowDown: STEP, ArrowRight: STEP, ArrowUp: -STEP, ArrowLeft: -STEP }[event.key];
-                if (by === undefined) return;
-                event.preventDefault();
-                setAt(Math.min(most, Math.max(0, length + (event.shiftKey ? by / 10 : by))));
-                setPlaying(false);
-              }}
-            />
-            <table className="figures walk-figures">
-              <thead>
-                <tr>
-                  <th scope="col">To the notch</th>
-                  <th scope="col">Front</th>
-                  <th scope="col">Back</th>
-                  <th scope="col">Front longer by ({tape.unit})</th>
-                </tr>
-              </thead>
-              <tbody>
-                {walk.marks.map((mark) => (
-                  <tr key={mark.label} data-mark={mark.label} data-passed={length >= mark.front - 1}>
-                    <th scope="row">{mark.label}</th>
-                    <td className="number">{withFractions(formatFigure(mark.front, tape))}</td>
-                    <td className="number">{withFractions(formatFigure(mark.back, tape))}</td>
-                    <td className="number">{signedFigure(mark.difference, tape) || '0'}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-            <p className="quiet">Space walks and stops, N and P go to the next and the earlier notch.</p>
-          </>
-        )}
+        {walking.most > 0 && <WalkControls walk={walk} walking={walking} tape={tape} names={['Front', 'Back']} />}
         {walk.angle !== undefined && (
           <p>
             They run on to <strong>{Math.abs(walk.angle).toFixed(1)}°</strong>.

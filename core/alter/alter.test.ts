@@ -339,7 +339,7 @@ describe('every kind of alteration', () => {
   });
 
   it('takes a rise from elsewhere: its own gives the piece back, another’s is laid at the crotch point', () => {
-    const own = (b: Block): { x: number; y: number }[] => riseOf(b.back);
+    const own = (b: Block): { x: number; y: number }[] => riseOf(b.back.edges.rise);
     const same = altered({ kind: 'rise', panel: 'back', points: own(block), blend: 0.5, keepLength: false });
     expect(apart(same.back, block.back)).toBeLessThan(0.2);
     const deeper = altered({ kind: 'scoop', panel: 'back', at: 0.4, by: 6, keepLength: false });

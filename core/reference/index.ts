@@ -36,3 +36,6 @@ export {
   turnedAbout,
   turnedOver,
 } from './change-reference.js';
+export { alongOutline, linesBeside, nearestOnOutline, stretchAt, type OutlinePlace } from './on-outline.js';
+export { pairedCorners, type CornerName } from './corners.js';
+export { REFERENCE_SEAMS, walkReference, type ReferenceSeam, type WalkedAlong } from './walk-reference.js';

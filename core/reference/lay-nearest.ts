@@ -38,8 +38,8 @@ interface Motion {
 
 const moved = ({ angle, shift }: Motion, p: Point): Point => add(turn(p, angle), shift);
 
-/** The rigid motion that carries the first of each pair nearest to the second (Kabsch's method in the plane). */
-function bestMotion(pairs: readonly (readonly [Point, Point])[]): Motion {
+/** The rigid motion that carries the first of each pair nearest to the second (Kabsch's method in the plane), its turn held or free. */
+function bestMotion(pairs: readonly (readonly [Point, Point])[], held: number | undefined): Motion {
   const [a, b] = [centreOf(pairs.map(([p]) => p)), centreOf(pairs.map(([, q]) => q))];
   let [sine, cosine] = [0, 0];
   for (const [p, q] of pairs) {
@@ -47,17 +47,18 @@ function bestMotion(pairs: readonly (readonly [Point, Point])[]): Motion {
     sine += cross(u, v);
     cosine += dot(u, v);
   }
-  const angle = Math.atan2(sine, cosine);
+  const angle = held ?? Math.atan2(sine, cosine);
   return { angle, shift: subtract(b, turn(a, angle)) };
 }
 
+interface Laid {
+  readonly motion: Motion;
+  /** The root of the mean square of the distances, in mm. */
+  readonly apart: number;
+}
+
 /** Pairs each point with the nearest on the other line, both ways, so that a short line does not hide within a long one. */
-function settle(
-  own: readonly Point[],
-  other: readonly Point[],
-  start: Motion,
-  rounds: number,
-): { motion: Motion; apart: number } {
+function settle(own: readonly Point[], other: readonly Point[], start: Motion, rounds: number, held?: number): Laid {
   let motion = start;
   let apart = Infinity;
   for (let round = 0; round < rounds; round++) {
@@ -73,7 +74,10 @@ function settle(
     const settled = apart - now < 1e-4;
     apart = now;
     if (settled) break;
-    motion = bestMotion([...there.map(([p, hit]) => [p, hit.at] as const), ...back.map(([p, q]) => [p, q] as const)]);
+    motion = bestMotion(
+      [...there.map(([p, hit]) => [p, hit.at] as const), ...back.map(([p, q]) => [p, q] as const)],
+      held,
+    );
   }
   return { motion, apart };
 }
@@ -103,7 +107,26 @@ export function layNearest(outline: Path, panel: Panel, mmPerUnit: number): Near
     });
   });
   const best = tries.reduce((a, b) => (b.apart < a.apart ? b : a));
-  const { motion, apart } = settle(scaled(FINE, best.mirrored), fine, best.motion, ROUNDS);
+  const own = scaled(FINE, best.mirrored);
+  const free = settle(own, fine, best.motion, ROUNDS);
+  const straight = upright(own, fine, free);
+  const { motion, apart } = straight ?? free;
   const angle = Math.atan2(Math.sin(motion.angle), Math.cos(motion.angle));
   return { place: { from, to: motion.shift, turn: angle, mirrored: best.mirrored }, apart };
 }
+
+/** A turn within this of a quarter, in radians, may be the quarter itself: drawings mostly lie on the grain. */
+const NEARLY = (5 * Math.PI) / 180;
+/** How much farther apart lines may lie, as a share and in mm, for being on the grain. */
+const WORSE = { share: 0.4, mm: 0.4 };
+
+/** The same lay with the drawing's own grain kept upright or level, where that costs little. */
+function upright(own: readonly Point[], other: readonly Point[], free: Laid): Laid | undefined {
+  const quarter = (Math.PI / 2) * Math.round(free.motion.angle / (Math.PI / 2));
+  if (Math.abs(free.motion.angle - quarter) > NEARLY) return undefined;
+  const start = { angle: quarter, shift: subtract(middleMoved(own, free.motion), turn(centreOf(own), quarter)) };
+  const held = settle(own, other, start, ROUNDS, quarter);
+  return held.apart <= free.apart * (1 + WORSE.share) + WORSE.mm ? held : undefined;
+}
+
+const middleMoved = (points: readonly Point[], motion: Motion): Point => moved(motion, centreOf(points));

@@ -15,9 +15,10 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import { PANEL_NAMES } from '../method/index.js';
-import { SHEETS } from '../shipped/index.js';
+import { DEFAULT_SHEET, PANEL_NAMES } from '../method/index.js';
+import { sheetById, SHEETS } from '../shipped/index.js';
 import {
+  alongOutline,
   asOutline,
   broughtTo,
   carried,
@@ -29,13 +30,18 @@ import {
   joinStretch,
   laidOutline,
   largestFirst,
+  linesBeside,
   namedEdges,
   nameStretch,
+  nearestOnOutline,
+  pairedCorners,
   placed,
   scaledByKnown,
   startReference,
+  stretchAt,
   turnedAbout,
   turnedOver,
+  walkReference,
   type FileShape,
   type OutlineFile,
   type Reference,
@@ -111,6 +117,18 @@ describe('an outline laid under a draft', () => {
     expect(sorted).toEqual([...sorted].sort((a, b) => b - a));
     const whole = figures.find((f) => f.label === 'Crotch length, front and back rise');
     expect(whole?.reference).toBeCloseTo(edgeLengths(other.front).rise + edgeLengths(other.back).rise, 1);
+  });
+
+  it('lies upright where the file lies on the grain, though another leg would lie nearer when turned a little', () => {
+    const own = block();
+    const other = block({ sheet: sheetById('thirds') ?? DEFAULT_SHEET, settings: { hemGirth: 400 } });
+    for (const quarter of [0, 1, 2, 3]) {
+      const reference = started(fileOf(other, { ...PLAIN, angle: (quarter * Math.PI) / 2 }), own);
+      for (const panel of PANEL_NAMES) {
+        const turns = reference.places[panel].turn / (Math.PI / 2);
+        expect(Math.abs(turns - Math.round(turns)), `${panel} ${quarter}`).toBeLessThan(1e-9);
+      }
+    }
   });
 
   it('takes the stitching line where a cut line runs about it, and leaves small pieces aside', () => {
@@ -256,5 +274,62 @@ describe('a maker at the outline', () => {
       expect(pathLength(path)).toBeCloseTo(pathLength(own.back.edges[edge]), 1);
     }
     expect(isClosed(laidOutline(reference, 'back')[0]?.path ?? [], 1e-6)).toBe(true);
+  });
+
+  it('is measured between two places: straight, and along the outline the shorter way', () => {
+    const outline = laidOutline(reference, 'front');
+    const { sideHip, sideKnee } = own.front.points;
+    const [a, b] = [nearestOnOutline(outline, sideHip), nearestOnOutline(outline, sideKnee)];
+    if (!a || !b) throw new Error('not on it');
+    expect(a.distance).toBeLessThan(0.2);
+    const side = own.front.edges.side.slice(own.front.joints.sideHip, own.front.joints.sideKnee);
+    expect(alongOutline(outline, a, b)).toBeCloseTo(pathLength(side), 0);
+    expect(alongOutline(outline, b, a)).toBe(alongOutline(outline, a, b));
+    expect(outline[0]?.stretches[stretchAt(outline[0], a.length)]?.name).toBe('side');
+    const [back] = laidOutline(reference, 'back');
+    expect(alongOutline(outline, a, { ...b, index: back?.index ?? -1 })).toBeUndefined();
+    expect(nearestOnOutline([], sideHip)).toBeUndefined();
+  });
+
+  it('can be brought corner to corner', () => {
+    const away = placed(reference, 'front', carried(reference.places.front, point(30, -12)));
+    const corners = pairedCorners(namedEdges(laidOutline(away, 'front'), own.front), own.front);
+    expect(corners.map((c) => c.name)).toEqual(['crotchPoint', 'centreWaist', 'sideWaist', 'sideHem', 'inseamHem']);
+    for (const { outline, draft } of corners) {
+      expect(outline.x - draft.x).toBeCloseTo(30, 0);
+      expect(outline.y - draft.y).toBeCloseTo(-12, 0);
+    }
+  });
+
+  it('is walked: its back along its front as the draft’s is, and each piece along the draft’s own', () => {
+    const sewn = walkReference(reference, own, 'inseam', 'sewn');
+    expect(sewn?.marks.map((m) => m.label)).toEqual(['knee', 'end']);
+    const { inseam } = edgeLengths(own.front);
+    expect(sewn?.marks[1]?.front).toBeCloseTo(inseam, 1);
+    expect((sewn?.marks[1]?.front ?? 0) - (sewn?.marks[1]?.back ?? 0)).toBeCloseTo(
+      inseam - edgeLengths(own.back).inseam,
+      1,
+    );
+    for (const seam of ['side', 'rise', 'hem'] as const) {
+      for (const mark of walkReference(reference, own, seam, 'back')?.marks ?? []) {
+        expect(Math.abs(mark.difference), seam).toBeLessThan(0.5);
+      }
+    }
+    const unnamed = reference.shapes[front]?.marks.reduce((r, _, i) => nameStretch(r, front, i, 'none'), reference);
+    expect(unnamed && walkReference(unnamed, own, 'side', 'sewn')).toBeUndefined();
+  });
+
+  it('shows with a piece the lines that lie in it, and not those beside', () => {
+    const file = fileOf(own, { angle: 0, over: false, unit: 1 });
+    const grain = { layer: 'grain', closed: false, path: [line(point(-100, 4200), point(-100, 4800))] };
+    const far = { layer: 'note', closed: false, path: [line(point(-3000, 0), point(-2900, 0))] };
+    const inFront = pathLength(file.shapes[0]?.path ?? []) > 0 ? startOf(file.shapes[0]?.path ?? []) : point(0, 0);
+    const dart = { layer: 'dart', closed: false, path: [line(inFront, point(inFront.x, inFront.y + 90))] };
+    const laid = started({ ...file, shapes: [grain, far, dart, ...file.shapes] }, own);
+    const layers = (panel: 'front' | 'back'): string[] =>
+      linesBeside(laid, panel).map((i) => laid.shapes[i]?.layer ?? '');
+    expect(layers('front')).toContain('dart');
+    expect(layers('front')).not.toContain('note');
+    expect(layers('back')).not.toContain('dart');
   });
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { STRETCH_NAMES } from '../reference/index.js';
+import { STRETCH_NAMES, type Reference } from '../reference/index.js';
 
 const figure = z.number().min(-1e9).max(1e9);
 const point = z.strictObject({ x: figure, y: figure });
@@ -13,7 +13,7 @@ const place = z.strictObject({
 });
 
 /** An outline from outside, laid under the draft. */
-export const referenceSchema = z
+export const referenceSchema: z.ZodType<Reference> = z
   .strictObject({
     name: words,
     date: z.iso.date(),

@@ -16,7 +16,7 @@ export const tooLarge = (name: string, bytes: number): Outcome<never> | undefine
     ? undefined
     : refuse(
         name,
-        `“${name}” is ${(bytes / 1024 / 1024).toFixed(1)} MB large; an outline of up to 20 MB can be read.`,
+        `“${name}” is ${(Math.ceil((bytes * 10) / 1024 / 1024) / 10).toFixed(1)} MB large; an outline of up to 20 MB can be read.`,
         'Save the front and the back piece alone, without pictures and text.',
       );
 

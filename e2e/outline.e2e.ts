@@ -1,0 +1,203 @@
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Key, Origin } from 'selenium-webdriver';
+import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
+import { edgeLengths, type Block } from '../core/draft/index.js';
+import { sheetById } from '../core/shipped/index.js';
+import { inRoom } from './harness.js';
+import { draftAsDxf } from './outline-file.js';
+
+const room = inRoom();
+
+function oldBlock(): Block {
+  const measured = { waist: 760, hip: 1010, crotchDepth: 270, inseam: 800 };
+  const sheet = sheetById('thirds');
+  const outcome = computeDraft({ ...EMPTY_INPUT, ...(sheet && { sheet }), measured });
+  if (!outcome.ok) throw new Error('refused');
+  return outcome.value.block;
+}
+
+async function chooseFile(name: string, content: string): Promise<void> {
+  const path = join(await mkdtemp(join(tmpdir(), 'outline-')), name);
+  await writeFile(path, content);
+  await (await room.find('input[aria-label="Outline from a file"]')).sendKeys(path);
+}
+
+const outlineOf = async (panel: string): Promise<string> =>
+  (await (await room.find(`[data-reference-outline="${panel}"]`)).getAttribute('d')) ?? '';
+
+/** Where on the screen a place of the outline lies, by a share of its length. */
+const spot = (panel: string, share: number): Promise<{ x: number; y: number }> =>
+  room.driver.executeScript(
+    `const path = document.querySelector('[data-reference-outline="${panel}"]');
+     const p = path.getPointAtLength(path.getTotalLength() * ${share}).matrixTransform(path.getScreenCTM());
+     return { x: Math.round(p.x), y: Math.round(p.y) };`,
+  );
+
+const clickAt = async ({ x, y }: { x: number; y: number }): Promise<void> => {
+  await room.driver.actions().move({ x, y, origin: Origin.VIEWPORT }).press().release().perform();
+};
+
+/** A figure of the outline in centimetres. */
+const figure = async (id: string): Promise<number> => {
+  const [cell] = await (await room.find(`[data-figure="${id}"]`)).findElements({ css: 'td' });
+  return parseFloat((await cell?.getText()) ?? '');
+};
+
+const block = oldBlock();
+
+describe('an outline from a DXF', () => {
+  it('is laid under the draft: front and back found, scaled by the file, with what was left out', async () => {
+    await room.visit('/demo/draft/cellist-dress/true');
+    await room.press('Outline from a file');
+    await chooseFile('old-block.dxf', draftAsDxf(block));
+    await room.find('[data-reference-outline="back"]');
+    const bench = '[aria-label="The file"]';
+    expect(await room.text(bench)).toContain('old-block.dxf');
+    expect(await room.text(bench)).toContain('as the file says.');
+    await (await room.at('//summary[.="Left out of what the file holds"]')).click();
+    const left = await room.text('.left-out');
+    expect(left).toContain('2 × text');
+    expect(left).toContain('1 × GARMENT');
+    await room.saved();
+  });
+
+  it('gives its figures beside the draft’s, the largest difference first', async () => {
+    await room.press('Figures');
+    expect(await figure('front.inseam')).toBeCloseTo(edgeLengths(block.front).inseam / 10, 1);
+    expect(await figure('front.rise')).toBeCloseTo(edgeLengths(block.front).rise / 10, 1);
+    await room.press('Together');
+    expect(await figure('both.hem')).toBeCloseTo((edgeLengths(block.front).hem + edgeLengths(block.back).hem) / 10, 1);
+    const differences: readonly string[] = await room.driver.executeScript(
+      `return [...document.querySelectorAll('.outline-figures tbody tr')].map((r) => r.children[3].textContent)`,
+    );
+    const sizes = differences.map((d) => Math.abs(parseFloat(d.replace('−', '-').replace('+', ''))) || 0);
+    expect(sizes.length).toBeGreaterThan(2);
+    expect(sizes).toEqual([...sizes].sort((a, b) => b - a));
+  });
+
+  it('is measured between two places, and scaled by a length that is known', async () => {
+    await room.press('Lay');
+    await room.press('Measure');
+    const before = await outlineOf('back');
+    await clickAt(await spot('back', 0.3));
+    await clickAt(await spot('back', 0.45));
+    const straight = parseFloat(await room.text('[data-measured="straight"]'));
+    const along = parseFloat(await room.text('[data-measured="along"]'));
+    const whole: number = await room.driver.executeScript(
+      `return document.querySelector('[data-reference-outline="back"]').getTotalLength()`,
+    );
+    expect(along).toBeGreaterThan((whole * 0.15) / 10 - 1);
+    expect(along).toBeLessThan((whole * 0.15) / 10 + 1);
+    expect(straight).toBeLessThanOrEqual(along);
+    await room.enter('The known length,', `${(straight * 1.01).toFixed(2)}`);
+    await room.until('not scaled', async () => (await outlineOf('back')) !== before);
+    expect(await room.text('[aria-label="The file"]')).toContain('as set here.');
+    await room.press('Undo');
+    await room.until('not undone', async () => (await outlineOf('back')) === before);
+  });
+
+  it('is moved by hand and by nudges, and laid corner on corner', async () => {
+    const before = await outlineOf('front');
+    await room.press('Move');
+    const from = await spot('front', 0.5);
+    await room.driver
+      .actions()
+      .move({ ...from, origin: Origin.VIEWPORT })
+      .press()
+      .move({ x: from.x + 20, y: from.y + 6, duration: 60, origin: Origin.VIEWPORT })
+      .release()
+      .perform();
+    await room.until('not moved', async () => (await outlineOf('front')) !== before);
+    const moved = await outlineOf('front');
+    await room.press('Move left');
+    await room.until('not nudged', async () => (await outlineOf('front')) !== moved);
+    await room.choose('Lay the front', 'crotchPoint');
+    const near: number = await room.driver.executeScript(
+      `const at = (css, end) => { const p = document.querySelector(css); return p.getPointAtLength(end ? p.getTotalLength() : 0); };
+       const draft = at('[data-edge="front.rise"]', false);
+       const outline = document.querySelector('[data-reference-outline="front"]');
+       let best = 1e9;
+       for (let i = 0; i <= 2000; i++) {
+         const p = outline.getPointAtLength((outline.getTotalLength() * i) / 2000);
+         best = Math.min(best, Math.hypot(p.x - draft.x, p.y - draft.y));
+       }
+       return best;`,
+    );
+    expect(near).toBeLessThan(1.5);
+  });
+
+  it('has its stretches named, joined and divided', async () => {
+    await room.press('Seams');
+    const names = async (): Promise<readonly string[]> =>
+      room.driver.executeScript(
+        `return [...document.querySelectorAll('[data-stretch]')].map((r) => r.dataset.stretch)`,
+      );
+    expect([...(await names())].sort()).toEqual(['hem', 'inseam', 'rise', 'side', 'waist']);
+    await room.press('Divide a stretch');
+    await clickAt(await spot('front', 0.27));
+    await room.until('not divided', async () => (await names()).length === 6);
+    await room.press('Undo');
+    await room.until('still divided', async () => (await names()).length === 5);
+    await (await room.at('//tr[@data-stretch="hem"]//option[@value="none"]')).click();
+    await room.press('Figures');
+    await room.until('the hem is still measured', async () => !(await room.has('[data-figure="front.hem"]')));
+    await room.press('Undo');
+    await room.find('[data-figure="front.hem"]');
+  });
+
+  it('is walked: its back along its front', async () => {
+    await room.press('Walk');
+    const end = await room.text('[data-mark="end"]');
+    expect(end).toContain((edgeLengths(block.front).inseam / 10).toFixed(1));
+    await (await room.find('.walk-slider')).sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+    await room.until('not walked', async () => await room.has('[data-walk][data-length="20"]'));
+    await room.press('Back to True');
+  });
+
+  it('lends its rise to the draft', async () => {
+    await room.choose('Take the rise of', 'outline');
+    await room.press('Take');
+    await room.until('no rise taken', async () => (await room.text('[data-alteration]')).includes('rise'));
+    expect(await room.text('.alterations')).toContain('The rise of old-block.dxf');
+    await room.press('Undo');
+  });
+
+  it('lies under the draft at every station, is kept over a reload and can be taken away', async () => {
+    await room.saved();
+    await room.visit('/demo/draft/cellist-dress/draft');
+    await room.find('[data-reference-outline="front"]');
+    await room.visit('/demo/draft/cellist-dress/true/outline');
+    await room.press('Take the outline away');
+    await room.until('it still lies there', async () => !(await room.has('[data-reference-outline]')));
+    await room.find('input[aria-label="Outline from a file"]');
+    await room.saved();
+  });
+});
+
+describe('a file that cannot be laid under', () => {
+  it('is refused in a sentence: too large, of another kind, without a line', async () => {
+    await room.visit('/demo/draft/cellist-dress/true/outline');
+    await chooseFile('large.dxf', ' '.repeat(20 * 1024 * 1024 + 1));
+    await room.until('no refusal', async () =>
+      (await room.text('.problem')).includes('“large.dxf” is 20.1 MB large; an outline of up to 20 MB can be read.'),
+    );
+    await chooseFile('list.dxf', 'waist;hip\n78;100\n');
+    await room.until('no refusal', async () => (await room.text('.problem')).includes('neither SVG nor DXF'));
+    await chooseFile('words.svg', '<svg xmlns="http://www.w3.org/2000/svg"><text>Front</text></svg>');
+    await room.until('no refusal', async () => (await room.text('.problem')).includes('left out: 1 × text'));
+    expect(await room.has('[data-reference-outline]')).toBe(false);
+  });
+
+  it('without a unit is taken at the size of trousers, and says that it guesses', async () => {
+    const path = 'M0 0H240L260 400L230 1040H30L-10 400z';
+    await chooseFile('scan.svg', `<svg xmlns="http://www.w3.org/2000/svg"><path d="${path}"/><path d="M400`);
+    await room.find('[data-reference-outline]');
+    expect(await room.text('[aria-label="The file"]')).toContain('the file does not say');
+    expect(await room.text('.left-out')).toContain('the damaged end or part of the file');
+    await room.press('Take the outline away');
+    await room.saved();
+  });
+});
