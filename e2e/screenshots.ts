@@ -34,9 +34,6 @@ await theme('light');
 await picture('welcome', '/', '.welcome svg');
 await picture('keep', '/demo', '.shelf .picture');
 await picture('measure', '/demo/draft/ticket-plain/measure', '.doubt');
-await picture('pair', '/demo/draft/cook-copy/measure', '.body-figure', async () => {
-  await (await room.find('#pair-wholeThigh')).click();
-});
 await picture('crew', '/demo/crew', '.MuiDataGrid-row');
 await picture('sizes', '/demo/sizes', '.MuiDataGrid-row');
 await theme('light');
@@ -81,6 +78,9 @@ await picture('walk', '/demo/draft/rigger-work/true/walk', '[data-walk]', async 
   await room.keys('n');
 });
 await picture('curve', '/demo/draft/puppeteer-black/true/curve', '.curve-drawing');
+await picture('outline', '/demo/draft/cook-copy/true/outline', '[data-reference-outline]', async () => {
+  await room.press('Figures');
+});
 await picture('cut', '/demo/draft/cellist-dress/cut', '.tile-preview svg');
 await theme('dark');
 await picture('draft-dark', '/demo/draft/rigger-work/draft', '[data-handle="back.crotch"]');

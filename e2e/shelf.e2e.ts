@@ -115,6 +115,8 @@ const VIEWS = [
   '/demo/draft/lamp-plain/true/walk',
   '/demo/draft/lamp-plain/true/report',
   '/demo/draft/puppeteer-black/true/curve',
+  '/demo/draft/cook-copy/true/outline',
+  '/demo/draft/lamp-plain/true/outline',
   '/demo/draft/cook-kitchen/cut',
 ];
 

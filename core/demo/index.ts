@@ -5,6 +5,8 @@ import { EMPTY_PAIR, type Figure, type MeasurementId, type PairFigureId } from '
 import type { KeptDraft, MeasurementSet, Person, WorkbookContent } from '../workbook/index.js';
 import { newSet, type Trace } from '../kept/index.js';
 import type { AlterationWork } from '../alter/index.js';
+import type { Reference } from '../reference/index.js';
+import { PAIR_TAKEN_APART } from './pair-taken-apart.js';
 
 /** The demo workroom: the wardrobe of Tin Heron, a made-up puppet theatre. Every figure is invented. */
 
@@ -263,6 +265,7 @@ interface DemoDraft {
   readonly choices?: Record<string, string>;
   readonly set?: KeptDraft['set'];
   readonly alterations?: readonly (readonly [string, AlterationWork])[];
+  readonly reference?: Reference;
 }
 
 const kept = (d: DemoDraft): KeptDraft => ({
@@ -277,6 +280,7 @@ const kept = (d: DemoDraft): KeptDraft => ({
   rules: { ...HOUSE_RULES },
   set: d.set ?? {},
   alterations: (d.alterations ?? []).map(([note, work], i) => ({ id: `${d.id}-${i}`, on: true, note, work })),
+  ...(d.reference && { reference: d.reference }),
   allowances: { ...houseAllowances(PEOPLE.find((p) => p.id === d.personId)?.unit ?? 'cm') },
   created: `${d.day}T09:00:00.000Z`,
   changed: `${d.day}T09:30:00.000Z`,
@@ -355,6 +359,7 @@ const DRAFTS: readonly KeptDraft[] = [
     day: '2026-09-05',
     method: 'finished-pair',
     settings: { kneeGirth: 580, hemGirth: 540 },
+    reference: PAIR_TAKEN_APART,
   }),
   kept({
     id: 'ticket-plain',
