@@ -76,6 +76,7 @@ export const FIELDS: Readonly<Record<AlterationKind, readonly AlterationField[]>
         ['split', 'Split in two, so far apart'],
         ['intoSide', 'Taken over by the side seam'],
         ['intoCentre', 'Taken over by the centre seam'],
+        ['intoHem', 'Turned into the hem: the leg flares'],
       ],
     },
     { key: 'by', label: 'By', as: 'length', unlessInto: true },

@@ -4,8 +4,18 @@ import { inputFor, isMeantFor, plausibleBody, seeded } from '../../bench/random-
 import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
 import { bendOf, crotchJoin, hipWidthOf, sharpestCorner, waistRun } from '../check/index.js';
 import { edgeLengths, isSound, type Block, type Panel } from '../draft/index.js';
-import { distance, flatten, nearestPlace, pathLength } from '../geometry/index.js';
+import {
+  distance,
+  endDirection,
+  flatten,
+  nearestPlace,
+  pathLength,
+  placeAtLength,
+  selfCrossing,
+  startDirection,
+} from '../geometry/index.js';
 import { DEFAULT_SHEET } from '../method/index.js';
+import { cutLine, HOUSE_ALLOWANCES } from '../piece/index.js';
 import { SHEETS } from '../shipped/index.js';
 import {
   alterBlock,
@@ -272,6 +282,10 @@ describe('every kind of alteration', () => {
       { kind: 'dart', panel: 'back', dart: 0, act: 'intoCentre', by: 0, keepWaist: true },
       'Back: dart taken over by the centre seam, waist kept',
     ],
+    [
+      { kind: 'dart', panel: 'back', dart: 0, act: 'intoHem', by: 0, keepWaist: true },
+      'Back: dart turned into the hem, waist kept',
+    ],
     [{ kind: 'crease', panel: 'both', by: 6 }, 'Front and back: crease 6 mm toward the inseam'],
     [
       {
@@ -294,7 +308,7 @@ describe('every kind of alteration', () => {
   });
 
   it('keeps the waist where it says so, and the intake comes out', () => {
-    for (const act of ['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre'] as const) {
+    for (const act of ['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre', 'intoHem'] as const) {
       const after = altered({ kind: 'dart', panel: 'back', dart: 0, act, by: 6, keepWaist: true });
       expect([act, edgeLengths(after.back).waist - edgeLengths(block.back).waist]).toEqual([
         act,
@@ -307,6 +321,33 @@ describe('every kind of alteration', () => {
     expect(edgeLengths(deeper.back).waist - edgeLengths(block.back).waist).toBeCloseTo(-6, 0);
     const split = altered({ kind: 'dart', panel: 'back', dart: 0, act: 'split', by: 40, keepWaist: true });
     expect(split.back.darts.map((d) => Math.round(d.intake))).toEqual([13, 13]);
+  });
+
+  it('turns a dart into the hem: the seams stay as long, the leg opens by the dart’s angle over its way to the hem', () => {
+    const after = altered({ kind: 'dart', panel: 'back', dart: 0, act: 'intoHem', by: 0, keepWaist: true });
+    const [was, is] = [edgeLengths(block.back), edgeLengths(after.back)];
+    for (const edge of ['side', 'inseam', 'rise', 'waist'] as const)
+      expect(is[edge] - was[edge], edge).toBeCloseTo(0, 1);
+    expect(after.back.darts).toHaveLength(0);
+    const [dart] = block.back.darts;
+    if (!dart) throw new Error('no dart');
+    // By hand: a dart of this intake and length opens the hem, so much farther from its point, in proportion.
+    const angle = 2 * Math.asin(dart.intake / 2 / distance(dart.apex, dart.centreLeg));
+    const opened = 2 * Math.sin(angle / 2) * (block.back.levels.hemLevel - dart.apex.y);
+    expect(is.hem - was.hem).toBeGreaterThan(opened * 0.95);
+    expect(is.hem - was.hem).toBeLessThan(opened * 1.1);
+    const [a, b] = [after.back.points.sideHip, after.back.points.centreHip];
+    expect(distance(a, b)).toBeGreaterThan(distance(block.back.points.sideHip, block.back.points.centreHip));
+    // The hem stands square to the side, as it must to run on round the leg.
+    const hem = startDirection(after.back.edges.hem);
+    const side = endDirection(after.back.edges.side);
+    expect(Math.abs(hem.x * side.x + hem.y * side.y)).toBeLessThan(1e-6);
+    const cut = cutLine(after.back, HOUSE_ALLOWANCES);
+    for (const share of [0.1, 0.5, 0.9]) {
+      const { at } = placeAtLength(after.back.edges.hem, share * is.hem);
+      expect(nearestPlace(cut, at).distance).toBeCloseTo(HOUSE_ALLOWANCES.hem, 0);
+    }
+    expect(selfCrossing(flatten(cut, 0.5))).toBeUndefined();
   });
 
   it('lowers the waist along the seams by as much', () => {
@@ -421,7 +462,7 @@ describe('a list of alterations', () => {
           kind: 'dart',
           panel,
           dart: 0,
-          act: pick(['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre'] as const),
+          act: pick(['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre', 'intoHem'] as const),
           by: amount(40),
           keepWaist: random() < 0.5,
         },

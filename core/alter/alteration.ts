@@ -97,8 +97,8 @@ export interface DartChange {
   readonly kind: 'dart';
   readonly panel: PanelChoice;
   readonly dart: number;
-  /** `into`: the intake is taken over by a seam. */
-  readonly act: 'intake' | 'length' | 'move' | 'turn' | 'split' | 'intoSide' | 'intoCentre';
+  /** `intoSide`, `intoCentre`: a seam takes the intake over; `intoHem`: the dart is closed and the leg opens below its point. */
+  readonly act: 'intake' | 'length' | 'move' | 'turn' | 'split' | 'intoSide' | 'intoCentre' | 'intoHem';
   /** Deeper, longer, toward the side (+), in mm; for `split` the space between the two; without meaning for `into`. */
   readonly by: number;
   /** The waist is kept: the side gives or takes what the dart does. */

@@ -1,6 +1,20 @@
-import { add, along, distance, pathLength, scale, subtract, turn, unit, type Point } from '../geometry/index.js';
+import {
+  add,
+  along,
+  angleBetween,
+  cross,
+  crossLine,
+  distance,
+  mapPath,
+  pathLength,
+  scale,
+  subtract,
+  turn,
+  unit,
+  type Point,
+} from '../geometry/index.js';
 import type { DartChange } from './alteration.js';
-import type { Paper, PaperDart } from './paper.js';
+import { edgeOf, startOfRun, type Paper, type PaperDart } from './paper.js';
 import { closedWaistLength, flatDart, middleOf, waistOver } from './waist-of-paper.js';
 import { tilted, waistKept, type SeamFault } from './seam-work.js';
 
@@ -15,6 +29,53 @@ function dartAbout(apex: Point, up: Point, leg: number, intake: number): PaperDa
   // The centre lies to the right.
   return a.x > b.x ? { apex, centreLeg: a, sideLeg: b } : { apex, centreLeg: b, sideLeg: a };
 }
+
+const SIDE_RUNS = ['waistToHip', 'hipToCrotch', 'sideThigh', 'sideShin'] as const;
+
+/**
+ * A dart closed and the piece cut from its point straight down to the hem: what lies toward the side swings about the
+ * point, and the leg opens below. Side, inseam, rise and the waist over the closed dart keep their lengths.
+ */
+function turnedIntoHem(paper: Paper, dart: PaperDart, alteration: string): Paper | SeamFault {
+  const { apex, centreLeg, sideLeg } = dart;
+  const [foot] = crossLine(edgeOf(paper, 'hem'), apex, DOWN);
+  if (!foot || foot.along <= 0) return 'no room';
+  const [a, b] = [subtract(sideLeg, apex), subtract(centreLeg, apex)];
+  const angle = Math.sign(cross(a, b)) * angleBetween(a, b);
+  const swing = (p: Point): Point => turn(p, angle, apex);
+  const swung = Object.fromEntries(SIDE_RUNS.map((run) => [run, mapPath(paper.runs[run], swing)]));
+  const square = unit(subtract(paper.centreHip, startOfRun(paper, 'hipToCrotch')));
+  const next: Paper = {
+    ...paper,
+    runs: { ...paper.runs, ...swung },
+    darts: paper.darts
+      .filter((d) => d !== dart)
+      .map((d) =>
+        d.centreLeg.x < sideLeg.x
+          ? { apex: swing(d.apex), centreLeg: swing(d.centreLeg), sideLeg: swing(d.sideLeg) }
+          : d,
+      ),
+    newWaist: true,
+    newHem: true,
+    marks: [
+      ...paper.marks,
+      { alteration, kind: 'wedge', points: [apex, centreLeg, sideLeg], path: [] },
+      { alteration, kind: 'wedge', points: [apex, foot.at, swing(foot.at)], path: [] },
+      { alteration, kind: 'cut', points: [apex, foot.at], path: [] },
+      { alteration, kind: 'hinge', points: [apex], path: [] },
+    ],
+  };
+  // The hip line goes up with the side: where it meets the centre square to it, it is measured now.
+  const sideHip = startOfRun(next, 'hipToCrotch');
+  const onCentre = crossLine(edgeOf(next, 'rise'), sideHip, square).filter((hit) => hit.along > 0);
+  const centreHip = onCentre.reduce<Point | undefined>(
+    (near, { at }) => (!near || distance(at, paper.centreHip) < distance(near, paper.centreHip) ? at : near),
+    undefined,
+  );
+  return waistKept({ ...next, centreHip: centreHip ?? paper.centreHip }, closedWaistLength(paper));
+}
+
+const DOWN: Point = { x: 0, y: 1 };
 
 /** A dart deepened, lengthened, moved, turned, split, or taken over by a seam (handbook 3, section 3). */
 export function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper | SeamFault {
@@ -75,6 +136,8 @@ export function dartChanged(paper: Paper, work: DartChange, alteration: string):
     }
     case 'intoSide':
       return waistKept(withDarts([]), wanted);
+    case 'intoHem':
+      return turnedIntoHem(paper, dart, alteration);
     case 'intoCentre': {
       const without = withDarts([]);
       const total = pathLength(without.runs.centre);

@@ -2,12 +2,16 @@ import {
   angleBetween,
   contains,
   crossLine,
+  cubic,
   distance,
+  endDirection,
   fairPath,
   flatten,
   hollowOf,
   line,
   point,
+  quarterTurn,
+  scale,
   startOf,
   endOf,
   subtract,
@@ -70,6 +74,14 @@ function hollowPoint(curve: Path, corner: Point): Point | undefined {
   return undefined;
 }
 
+/** The hem: straight, or, where the leg was opened below, a curve square to the side that runs level into the inseam. */
+function hemOf(paper: Paper, sideHem: Point, inseamHem: Point): Path {
+  if (!paper.newHem) return [line(sideHem, inseamHem)];
+  const across = scale(quarterTurn(endDirection(edgeOf(paper, 'side'))), -1);
+  const reach = distance(sideHem, inseamHem) / 3;
+  return [cubic(sideHem, along(sideHem, across, reach), along(inseamHem, { x: -1, y: 0 }, reach), inseamHem)];
+}
+
 /**
  * Draws a piece from paper that was cut and moved: seams redrawn smooth where they were broken, hip given back at the
  * side, the waist over its darts anew where its ends have moved.
@@ -98,7 +110,7 @@ export function drawAltered(cut: Paper, drafted: Panel): Panel | DrawFault {
   const panel: Panel = {
     ...drafted,
     levels: paper.levels,
-    edges: { waist: waist.edge, side, hem: [line(sideHem, inseamHem)], inseam, rise },
+    edges: { waist: waist.edge, side, hem: hemOf(paper, sideHem, inseamHem), inseam, rise },
     joints: { sideHip, sideCrotch, sideKnee, inseamKnee, curveStart },
     points: {
       centreWaist,

@@ -78,6 +78,8 @@ export interface Paper {
   readonly crease: Point;
   /** The waist must be drawn anew. */
   readonly newWaist: boolean;
+  /** The hem is no straight line any more: it must be drawn square to the side and run into what it was. */
+  readonly newHem: boolean;
   /** What cuts have taken from the hip width, in mm: it is given back at the side when the piece is drawn. */
   readonly owed: number;
   /** Edges from which a fold has taken something: a jog in them is no cloth. */
@@ -112,6 +114,7 @@ export function paperOf(panel: Panel): Paper {
     centreHip: panel.points.centreHip,
     crease: point(panel.crease, panel.levels.crotchLevel),
     newWaist: false,
+    newHem: false,
     owed: 0,
     folded: new Set(),
     marks: [],

@@ -22,6 +22,8 @@ import {
   subtract,
   turn,
   cross,
+  cubicLength,
+  curvatureAt,
   directionAt,
   evenCurveThrough,
   reverse,
@@ -301,6 +303,21 @@ const centreOut = (paper: Paper): Point => {
   return scale({ x: up.y, y: -up.x }, -1);
 };
 
+/** A rise that bends more sharply than this, in mm of radius, is still the crotch curve and not the centre seam. */
+const CURVED = 150;
+/** The crotch curve reaches at most this share of a rise taken from elsewhere. */
+const MOST_CURVE = 0.9;
+
+/** How far along a rise, in mm from the crotch point, it bends as a crotch curve does. */
+function bendEnds(rise: Path): number {
+  let [run, ends] = [0, 0];
+  for (const c of rise) {
+    if (Math.max(Math.abs(curvatureAt(c, 0.5)), Math.abs(curvatureAt(c, 1))) > 1 / CURVED) ends = run + cubicLength(c);
+    run += cubicLength(c);
+  }
+  return ends;
+}
+
 /**
  * A rise taken from elsewhere, laid at the crotch point, square to the inseam there, and blended into the waist end that
  * the piece has: the nearer to the waist, the more it follows the seam that was.
@@ -323,8 +340,9 @@ export function riseTaken(paper: Paper, work: RiseShape, alteration: string): Pa
   laid[laid.length - 1] = end;
   const path = splineThrough(laid, startDirection(rise), endDirection(rise));
   const whole = pathLength(rise);
-  const share = pathLength(paper.runs.crotchCurve) / whole;
-  const cut = jointedAt(path, [share * pathLength(path)]);
+  const length = pathLength(path);
+  const begins = (pathLength(paper.runs.crotchCurve) / whole) * length;
+  const cut = jointedAt(path, [Math.min(MOST_CURVE * length, Math.max(begins, bendEnds(path)))]);
   const next = withEdge(
     { ...paper, marks: [...paper.marks, seamMark(alteration, rise)] },
     'rise',

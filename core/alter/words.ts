@@ -106,6 +106,8 @@ function sayDart(act: string, by: number, mm: (x: number) => string): string {
       return 'dart split in two';
     case 'intoSide':
       return 'dart taken over by the side seam';
+    case 'intoHem':
+      return 'dart turned into the hem';
     default:
       return 'dart taken over by the centre seam';
   }

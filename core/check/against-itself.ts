@@ -13,6 +13,7 @@ import {
   type Point,
 } from '../geometry/index.js';
 import { edgeLengths, isSound, LEAST_CROTCH_RADIUS, type Block, type Panel } from '../draft/index.js';
+import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { verdictOf, type About, type Check, type CheckId } from './check.js';
 
 const DEGREES = 180 / Math.PI;
@@ -133,19 +134,41 @@ const pairOf = (edge: 'waist' | 'side' | 'inseam' | 'rise'): About => ({
   ],
 });
 
+type Bend = ReturnType<typeof bendOf>;
+
+/** How a rise bends: its crotch curve, and the centre seam above it. */
+interface RiseBends {
+  readonly curve: Bend;
+  readonly centre: Bend;
+}
+
+const riseBends = ({ edges: { rise }, joints }: Panel): RiseBends => ({
+  curve: bendOf(rise.slice(0, joints.curveStart), GENTLE),
+  centre: bendOf(rise.slice(joints.curveStart)),
+});
+
+/** An opened wedge or a turned seat line leaves a gentle bend the other way above the curve: a seat has one as well. */
+const turnsBack = ({ curve, centre }: RiseBends): boolean => curve.changesSign || centre.leastRadius <= GENTLE_CENTRE;
+
+/** The nearest hollow that a curve can have may touch the least radius exactly. */
+const LEAST = LEAST_CROTCH_RADIUS * 0.999;
+
+/** The panels whose rise turns back or bends too sharply: it wants to be drawn anew. */
+export const unfairRises = (block: Block): PanelName[] =>
+  PANEL_NAMES.filter((name) => {
+    const bends = riseBends(block[name]);
+    return turnsBack(bends) || Math.min(bends.curve.leastRadius, bends.centre.leastRadius) < LEAST;
+  });
+
 function curveCheck(block: Block): Check {
-  const rises = [block.front, block.back].map(({ edges: { rise }, joints }) => ({
-    curve: bendOf(rise.slice(0, joints.curveStart), GENTLE),
-    centre: bendOf(rise.slice(joints.curveStart)),
-  }));
+  const rises = [block.front, block.back].map(riseBends);
   const bends = rises.flatMap(({ curve, centre }) => [curve, centre]);
   const least = Math.min(...bends.map((b) => b.leastRadius));
   const smooth = [block.front, block.back].every((panel) => {
     const runs = [panel.edges.rise, panel.edges.inseam, panel.edges.side];
     return runs.every((run) => sharpestCorner(run) < KINK);
   });
-  // An opened wedge or a turned seat line leaves a gentle bend the other way above the curve: a seat has one as well.
-  const sound = smooth && rises.every(({ curve, centre }) => !curve.changesSign && centre.leastRadius > GENTLE_CENTRE);
+  const sound = smooth && !rises.some(turnsBack);
   const check = figured({
     id: 'curve',
     label: 'Crotch curve',
@@ -156,9 +179,7 @@ function curveCheck(block: Block): Check {
     compares: 'The least radius of the rises; no kink and no turn back anywhere along the seams.',
     about: pairOf('rise'),
   });
-  // The nearest hollow that a curve can have may touch the limit exactly.
-  const touching = least >= LEAST_CROTCH_RADIUS * 0.999;
-  return { ...check, verdict: !sound ? 'out' : touching ? 'in' : check.verdict };
+  return { ...check, verdict: !sound ? 'out' : least >= LEAST ? 'in' : check.verdict };
 }
 
 /** How far, in mm, the crease lies off the middle of knee and hem, the larger of the two. */

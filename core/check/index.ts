@@ -3,4 +3,12 @@ export { classByExtensions } from './fit-class.js';
 export { checkAgainstBody, hipWidthOf, RISE_BAND } from './against-body.js';
 export { checkRiseShape } from './rise-shape.js';
 export { checkGirths } from './girths.js';
-export { checkAgainstItself, sideStretches, bendOf, sharpestCorner, crotchJoin, waistRun } from './against-itself.js';
+export {
+  checkAgainstItself,
+  unfairRises,
+  sideStretches,
+  bendOf,
+  sharpestCorner,
+  crotchJoin,
+  waistRun,
+} from './against-itself.js';

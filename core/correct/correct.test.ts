@@ -110,3 +110,40 @@ describe('corrections for the other checks', () => {
     expect(scoop === undefined || scoop.caution?.includes('toile')).toBe(true);
   });
 });
+
+describe('a rise that turns back', () => {
+  const tilted = (above: number, by: number): Partial<DraftInput> => ({
+    alterations: [{ id: 'a', on: true, note: '', work: { kind: 'tilt', panel: 'back', above, by, giveBack: true } }],
+  });
+
+  it('is drawn anew in one bend, with what that does to its length, and only where it is unfair', () => {
+    const [redraw, ...more] = offers('curve', tilted(15, 19));
+    expect(more).toEqual([]);
+    expect(redraw).toMatchObject({ id: 'curve.redraw', said: 'Back: rise drawn anew in one bend', brings: 'in' });
+    expect(redraw?.works.map((w) => [w.kind, w.panel])).toEqual([['rise', 'back']]);
+    expect(redraw?.effects.map((e) => e.id)).toContain('backRise');
+    expect(offers('curve', {})).toEqual([]);
+  });
+
+  it('is brought right for most turns of the seat line, and never offered what does not bring it right', () => {
+    let [out, mended] = [0, 0];
+    for (let above = 0; above <= 80; above += 8) {
+      for (const by of [-18, -12, 12, 19]) {
+        const input = { ...plain, ...tilted(above, by) };
+        const before = draft(input);
+        if (before.checks.find((c) => c.id === 'curve')?.verdict === 'in') continue;
+        out += 1;
+        const [offer] = offersFor(input, before, 'curve', 'cm');
+        if (!offer) continue;
+        mended += 1;
+        const after = draft({
+          ...input,
+          alterations: [...input.alterations, ...offer.works.map((work) => ({ id: 'b', on: true, note: '', work }))],
+        });
+        expect(after.checks.find((c) => c.id === 'curve')?.verdict).toBe('in');
+      }
+    }
+    expect(out).toBeGreaterThan(4);
+    expect(mended / out).toBeGreaterThan(0.6);
+  });
+});

@@ -1,8 +1,9 @@
 import { sayAlteration, type AlterationWork, type LevelPlace } from '../alter/index.js';
 import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
-import { RISE_BAND, sideStretches, type Check, type CheckId, type Verdict } from '../check/index.js';
+import { RISE_BAND, sideStretches, unfairRises, type Check, type CheckId, type Verdict } from '../check/index.js';
 import { INSEAM_STRETCH } from '../draft/index.js';
 import type { PanelName } from '../method/index.js';
+import { smoothRise } from './smooth-rise.js';
 import { formatLength, snapTo, tapeFor, toMm, type Unit } from '../units/index.js';
 
 /** What a correction does to a check. Lengths in mm. */
@@ -39,6 +40,8 @@ interface Way {
   /** The share of the amount found that is offered. */
   readonly share?: number;
   readonly caution?: string;
+  /** What is done, where the alteration's own words say too little. */
+  readonly said?: string;
 }
 
 const HIP: LevelPlace = { line: 'hipLevel', by: 0 };
@@ -199,6 +202,16 @@ function waysFor(check: Check, draft: Draft): Way[] {
       ];
     case 'crease':
       return [{ id: 'centre', make: (mm) => [{ kind: 'crease', panel: 'both', by: mm }], guess: -1 }];
+    case 'curve': {
+      const works = unfairRises(block).flatMap((panel): AlterationWork[] => {
+        const points = smoothRise(block[panel]);
+        return points ? [{ kind: 'rise', panel, points, blend: 0.2, keepLength: false }] : [];
+      });
+      const names = works.map(({ panel }) => (panel === 'front' ? 'Front' : 'Back')).join(' and ');
+      return works.length === 0
+        ? []
+        : [{ id: 'redraw', make: () => works, guess: 0, said: `${names}: rise drawn anew in one bend` }];
+    }
     default:
       return check.id.startsWith('height.')
         ? girthWays({ line: 'waistLine', by: Math.round(check.about.at ?? 0) })
@@ -322,7 +335,7 @@ export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Un
       {
         id: `${id}.${way.id}`,
         works,
-        said: works.map((work) => sayAlteration(work, unit)).join('; '),
+        said: way.said ?? works.map((work) => sayAlteration(work, unit)).join('; '),
         caution: longer ? undefined : way.caution,
         brings,
         effects,

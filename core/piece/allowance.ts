@@ -3,6 +3,7 @@ import {
   distance,
   endDirection,
   endOf,
+  isStraight,
   line,
   meetLines,
   meetPaths,
@@ -138,9 +139,10 @@ export function cutLine(panel: Panel, allowances: Allowances): Path {
       const fold = name === 'side' ? startOf(hem) : endOf(hem);
       const seamEnd = name === 'side' ? endOf(seam) : startOf(seam);
       const seamDirection = name === 'side' ? endDirection(seam) : startDirection(seam);
-      const points = foldCorner(seamEnd, seamDirection, fold, startDirection(hem), allowances.hem);
+      const across = name === 'side' ? startDirection(hem) : endDirection(hem);
+      const points = foldCorner(seamEnd, seamDirection, fold, across, allowances.hem);
       if (points) {
-        // The hem's own offset runs between the mirrored ends, so only those are kept.
+        // A straight hem's own offset runs between the mirrored ends, so only those are kept.
         corners[i] = name === 'side' ? points : [...points].reverse();
         continue;
       }
@@ -150,14 +152,15 @@ export function cutLine(panel: Panel, allowances: Allowances): Path {
     edges[j] = joint.second;
     corners[i] = joint.corner;
   }
+  const curvedHem = !panel.edges.hem.every((c) => isStraight(c));
   const path: Path[number][] = [];
   for (const [i, name] of names.entries()) {
     const edge = edges[i];
     const next = edges[(i + 1) % names.length];
     if (!edge || !next) continue;
-    if (name !== 'hem') path.push(...edge);
-    const start = name === 'hem' ? path[path.length - 1]?.p3 : endOf(edge);
-    const end = names[(i + 1) % names.length] === 'hem' ? undefined : startOf(next);
+    if (name !== 'hem' || curvedHem) path.push(...edge);
+    const start = name === 'hem' && !curvedHem ? path[path.length - 1]?.p3 : endOf(edge);
+    const end = names[(i + 1) % names.length] === 'hem' && !curvedHem ? undefined : startOf(next);
     const points = [start, ...(corners[i] ?? []), end].filter((p): p is Point => p !== undefined);
     path.push(...linesThrough(points));
   }

@@ -38,7 +38,7 @@ export function alterationWork(length: z.ZodType<number>): z.ZodType<AlterationW
       kind: z.literal('dart'),
       panel,
       dart: z.int().min(0).max(9),
-      act: z.enum(['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre']),
+      act: z.enum(['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre', 'intoHem']),
       by,
       keepWaist: z.boolean(),
     }),
