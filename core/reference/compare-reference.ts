@@ -10,6 +10,7 @@ import {
 import { crossLine, point, type Point } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { namedEdges, type NamedEdge } from './named-edges.js';
+import { dartMouths } from './outline-darts.js';
 import { laidOutline, type LaidShape, type Reference } from './reference.js';
 import { farthestFrom } from './sampling.js';
 
@@ -63,6 +64,7 @@ function figuresOf(
   outline: readonly LaidShape[],
   panel: Panel,
   edges: ReadonlyMap<EdgeName, NamedEdge>,
+  mouths: number,
 ): ReferenceFigure[] {
   const lengths = edgeLengths(panel);
   const seams = EDGE_NAMES.flatMap((edge): ReferenceFigure[] => {
@@ -78,7 +80,7 @@ function figuresOf(
         label: SEAM_LABELS[edge],
         kind: 'seam',
         panel: panel.name,
-        reference: named.length,
+        reference: edge === 'waist' ? named.length - mouths : named.length,
         draft: lengths[edge],
         off,
       },
@@ -109,7 +111,10 @@ const BOTH: Partial<Record<string, string>> = {
 export function compareReference(reference: Reference, block: Block): ReferenceFigure[] {
   const [front, back] = PANEL_NAMES.map((name) => {
     const outline = laidOutline(reference, name);
-    return outline.length > 0 ? figuresOf(outline, block[name], namedEdges(outline, block[name])) : [];
+    if (outline.length === 0) return [];
+    const edges = namedEdges(outline, block[name]);
+    const waist = edges.get('waist');
+    return figuresOf(outline, block[name], edges, waist ? dartMouths(reference, name, outline, waist) : 0);
   });
   const both = (front ?? []).flatMap((f): ReferenceFigure[] => {
     const b = back?.find((other) => other.id === f.id);

@@ -12,14 +12,8 @@ export {
   type StretchMark,
   type StretchName,
 } from './reference.js';
-export {
-  asOutline,
-  FILE_UNITS,
-  laidLine,
-  startReference,
-  type FileShape,
-  type OutlineFile,
-} from './start-reference.js';
+export { asOutline, FILE_UNITS, startReference, type FileShape, type OutlineFile } from './start-reference.js';
+export { laidLine } from './lay-line.js';
 export { layNearest, type Nearest } from './lay-nearest.js';
 export { namedEdges, type NamedEdge } from './named-edges.js';
 export { compareReference, largestFirst, type ReferenceFigure } from './compare-reference.js';

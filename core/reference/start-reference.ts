@@ -1,15 +1,13 @@
 import type { Block } from '../draft/index.js';
 import { outlineOf } from '../draft/index.js';
-import { boxOf, enclosedArea, flatten, mapPath, norm, point, type Box, type Path } from '../geometry/index.js';
+import { boxOf, enclosedArea, flatten, norm, point, type Box, type Path } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { good, refused, type Outcome } from '../refusal/index.js';
 import { layNearest, type Nearest } from './lay-nearest.js';
 import { nameStretches } from './name-stretches.js';
 import {
-  carryPoint,
   curvesOf,
   laidShape,
-  pathOfShape,
   type LeftOut,
   type Reference,
   type ReferencePlace,
@@ -173,10 +171,3 @@ export function asOutline(reference: Reference, index: number, piece: PanelName 
   });
   return { ...reference, shapes };
 }
-
-/** A point of the file seen through a place, for what lies beside the outlines. */
-export const laidLine = (reference: Reference, index: number, panel: PanelName): Path => {
-  const shape = reference.shapes[index];
-  const place = reference.places[panel];
-  return shape ? mapPath(pathOfShape(shape), (p) => carryPoint(place, reference.mmPerUnit, p)) : [];
-};

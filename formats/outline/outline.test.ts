@@ -1,7 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT } from '../../core/chain/index.js';
+import { HOUSE_ALLOWANCES, piecesOf } from '../../core/piece/index.js';
+import { SHEETS } from '../../core/shipped/index.js';
+import { pieceSheet, toSvg } from '../index.js';
 import { boxOf, flatten, pathLength, type Box } from '../../core/geometry/index.js';
-import type { OutlineFile } from '../../core/reference/index.js';
+import { compareReference, startReference, type OutlineFile } from '../../core/reference/index.js';
 import { readOutline, tooLarge } from './index.js';
 
 function read(text: string, name = 'block'): OutlineFile {
@@ -277,6 +281,30 @@ describe('an outline from DXF', () => {
     );
     expect(lengths(read(stray)).sort()).toEqual([100, 200, 300]);
     expect(lengths(read(whole.replaceAll('\n', '\r\n')))).toEqual([100, 200, 300]);
+  });
+});
+
+describe('a draft of our own, saved as SVG and laid under again', () => {
+  it('is found among its cut lines, levels and marks, and measures what it did, darts taken off the waist', () => {
+    for (const sheet of SHEETS.filter((_, i) => i % 3 === 0)) {
+      const outcome = computeDraft({
+        ...EMPTY_INPUT,
+        sheet,
+        measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 },
+      });
+      if (!outcome.ok) continue;
+      const { block } = outcome.value;
+      const labels = { title: 'Stage trousers', person: 'Cellist', method: sheet.name, date: '2026-11-23' };
+      const saved = toSvg(pieceSheet(piecesOf(block, HOUSE_ALLOWANCES), block.levels, labels), 'Stage trousers');
+      const laid = startReference(read(saved, 'own.svg'), block, '2026-11-23');
+      if (!laid.ok) throw new Error(laid.refusals[0]?.reason);
+      expect(laid.value.unitFrom).toBe('file');
+      const figures = compareReference(laid.value, block);
+      expect(figures.length).toBeGreaterThan(18);
+      for (const { panel, id, reference, draft } of figures) {
+        expect(Math.abs(reference - draft), `${sheet.id} ${panel} ${id}`).toBeLessThan(1);
+      }
+    }
   });
 });
 

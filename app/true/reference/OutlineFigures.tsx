@@ -65,8 +65,7 @@ export function OutlineFigures({ reference, block, tape }: { reference: Referenc
         </table>
       )}
       <p className="quiet">
-        Widths are read where the outline lies, at the draft’s lines. The waist is without its darts; an outline’s waist
-        is what is named so.
+        Widths are read where the outline lies, at the draft’s lines. The waist is without its darts, drawn or named.
       </p>
     </section>
   );
