@@ -67,4 +67,4 @@ function main(): void {
   console.log(`True it: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms (limit 300 ms)`);
 }
 
-if (process.argv[1]?.endsWith('true-it.ts')) main();
+if (/true-it\.[jt]s$/.test(process.argv[1] ?? '')) main();
