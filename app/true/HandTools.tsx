@@ -7,7 +7,11 @@ const TOOLS: readonly (readonly [TrueTool, string, string])[] = [
   ['seam', 'Seam', 'Take hold of a seam and move it out or in there; it runs out above and below.'],
   ['scoop', 'Scoop', 'Take hold of the crotch curve and push it deeper, or fill it.'],
   ['tilt', 'Seat line', 'Take hold of the centre seam near the waist and turn it in or out.'],
-  ['dart', 'Dart', 'Take hold of a dart: at its mouth to move it, at its point to turn or lengthen it.'],
+  [
+    'dart',
+    'Dart',
+    'Take hold of a dart: at its mouth to move it, at its point to turn or lengthen it; onto side, centre or hem to turn it into that.',
+  ],
 ];
 
 /** What a hand on the piece does. */

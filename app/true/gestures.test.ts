@@ -102,4 +102,21 @@ describe('hands on the piece', () => {
     expect(workOfDrag('dart', block.back, point, { x: 1, y: 12 }, 1)).toMatchObject({ act: 'length', by: 12 });
     expect(dartHoldAt(block, arranged, spot('back', 'inseam', 0.4), 8)).toBeUndefined();
   });
+
+  it('turn a dart into the seam, or the hem, that it is let go on', () => {
+    const [dart] = block.back.darts;
+    const point = dart && dartHoldAt(block, arranged, toBoard(dart.apex, arranged.back), 8);
+    if (!dart || !point) throw new Error('nothing to hold');
+    const onto = (edge: 'side' | 'rise' | 'hem', share: number): AlterationWork | undefined => {
+      const path = block.back.edges[edge];
+      const to = placeAtLength(path, share * pathLength(path)).at;
+      return workOfDrag('dart', block.back, point, { x: to.x - point.at.x, y: to.y - point.at.y }, 1);
+    };
+    expect(onto('side', 0.15)).toMatchObject({ act: 'intoSide' });
+    expect(onto('rise', 0.85)).toMatchObject({ act: 'intoCentre' });
+    expect(onto('hem', 0.4)).toMatchObject({ act: 'intoHem' });
+    for (const work of [onto('side', 0.15), onto('rise', 0.85), onto('hem', 0.4)]) {
+      expect(done(work).back.darts).toHaveLength(block.back.darts.length - 1);
+    }
+  });
 });

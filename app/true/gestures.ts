@@ -1,6 +1,7 @@
 import type { AlterationWork, LevelPlace } from '../../core/alter/index.js';
 import type { Block, EdgeName, Panel } from '../../core/draft/index.js';
 import {
+  add,
   along,
   directionAtPlace,
   distance,
@@ -133,12 +134,24 @@ function tiltBy(panel: Panel, hold: Hold, by: Point, step: number): AlterationWo
   };
 }
 
+/** A dart let go this near to a seam, in mm, is turned into it. */
+const ONTO_SEAM = 20;
+
+const INTO = [
+  ['side', 'intoSide'],
+  ['rise', 'intoCentre'],
+  ['hem', 'intoHem'],
+] as const;
+
 function dartBy(panel: Panel, hold: Hold, from: Point, by: Point, step: number): AlterationWork | undefined {
   const found = panel.darts
     .map((dart, i) => ({ dart, i, off: Math.min(distance(from, dart.apex), distance(from, dart.peak)) }))
     .sort((a, b) => a.off - b.off)[0];
   if (!found) return undefined;
   const { dart, i } = found;
+  const to = add(from, by);
+  const into = INTO.find(([edge]) => nearestPlace(panel.edges[edge], to).distance < ONTO_SEAM)?.[1];
+  if (into) return { kind: 'dart', panel: hold.panel, dart: i, act: into, by: 0, keepWaist: true };
   const sideward = subtract(dart.sideLeg, dart.centreLeg);
   const along1 = dot(by, sideward) / (distance(dart.sideLeg, dart.centreLeg) || 1);
   const down = subtract(dart.apex, dart.peak);
@@ -174,7 +187,8 @@ export function workOfDrag(
         : tool === 'tilt'
           ? tiltBy(panel, hold, by, step)
           : dartBy(panel, hold, hold.at, by, step);
-  return work && 'by' in work && work.by !== 0 ? work : undefined;
+  const turned = work?.kind === 'dart' && work.act.startsWith('into');
+  return work && (turned || ('by' in work && work.by !== 0)) ? work : undefined;
 }
 
 /** The dart nearest to a point of the board, held at its mouth or its point; nothing further off than `reach` mm. */
