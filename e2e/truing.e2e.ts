@@ -111,6 +111,25 @@ describe('by hand on the piece', () => {
     }
   });
 
+  it('a dart is turned into the hem by letting it go there', async () => {
+    await room.visit('/demo/draft/cellist-dress/true');
+    await room.find('[data-edge="back.hem"]');
+    await room.find('[aria-label="Alterations"]');
+    const count = await alterations();
+    const point: { x: number; y: number } = await room.driver.executeScript(
+      `const path = document.querySelector('.piece-back .dart-line');
+       const p = path.getPointAtLength(path.getTotalLength() / 2).matrixTransform(path.getScreenCTM());
+       return { x: p.x, y: p.y };`,
+    );
+    const hem = await figure('hem');
+    await room.press('Dart');
+    await pull(point, await room.spot('back.hem', 0.5));
+    await room.until('not turned', async () => (await alterations()) === count + 1);
+    expect(await room.text('.alterations')).toContain('dart turned into the hem');
+    await room.until('the hem is as it was', async () => (await figure('hem')) > hem + 8);
+    await room.press('Undo');
+  });
+
   it('is given up by Escape', async () => {
     const count = await alterations();
     await room.press('Seam');

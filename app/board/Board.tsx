@@ -75,7 +75,9 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
   const looked = useView((s) => s.view);
   const block = draft?.block;
   const worked = draft?.worked;
-  const arranged = useMemo(() => block && arrange(block, arrangement), [block, arrangement]);
+  // While a hand moves something the pieces keep their places: what is pulled stays under the hand.
+  const lying = before?.block ?? block;
+  const arranged = useMemo(() => lying && arrange(lying, arrangement), [lying, arrangement]);
   // While a value changes the board must not jump: it is fitted anew only for another size, piece of work or layout.
   const fitted = useFitted(block && arranged && size ? { block, arranged, size, arrangement } : undefined);
   const view = looked ?? fitted;
