@@ -68,7 +68,10 @@ describe('an outline from a DXF', () => {
     await room.press('Figures');
     expect(await figure('front.inseam')).toBeCloseTo(edgeLengths(block.front).inseam / 10, 1);
     expect(await figure('front.rise')).toBeCloseTo(edgeLengths(block.front).rise / 10, 1);
+    expect(await room.has('[data-off^="front."]')).toBe(true);
+    expect(await room.has('[data-off^="back."]')).toBe(false);
     await room.press('Together');
+    expect(await room.has('[data-off^="back."]')).toBe(true);
     expect(await figure('both.hem')).toBeCloseTo((edgeLengths(block.front).hem + edgeLengths(block.back).hem) / 10, 1);
     const differences: readonly string[] = await room.driver.executeScript(
       `return [...document.querySelectorAll('.outline-figures tbody tr')].map((r) => r.children[3].textContent)`,
@@ -143,6 +146,7 @@ describe('an outline from a DXF', () => {
     await room.until('still divided', async () => (await names()).length === 5);
     await (await room.at('//tr[@data-stretch="hem"]//option[@value="none"]')).click();
     await room.press('Figures');
+    await room.press('Front');
     await room.until('the hem is still measured', async () => !(await room.has('[data-figure="front.hem"]')));
     await room.press('Undo');
     await room.find('[data-figure="front.hem"]');

@@ -21,10 +21,10 @@ export const nameStretch = (reference: Reference, index: number, stretch: number
     marks: shape.marks.map((mark, i) => (i === stretch ? { ...mark, name } : mark)),
   }));
 
-/** The reference with a shape cut at a share of its length: the stretch there becomes two of its name. */
+/** The reference with a shape cut at a share of its length, not at its ends: the stretch there becomes two of its name. */
 export const cutStretch = (reference: Reference, index: number, at: number): Reference =>
   withShape(reference, index, (shape) => {
-    if (shape.marks.some((mark) => Math.abs(mark.at - at) < SAME) || !(at >= 0 && at <= 1)) return shape;
+    if (shape.marks.some((mark) => Math.abs(mark.at - at) < SAME) || !(at > SAME && at < 1 - SAME)) return shape;
     const before = shape.marks.filter((mark) => mark.at < at);
     const here = before[before.length - 1] ?? shape.marks[shape.marks.length - 1];
     const marks = [...before, { at, name: here?.name ?? 'none' }, ...shape.marks.slice(before.length)];
@@ -100,6 +100,18 @@ export function laidAnew(reference: Reference, panel: PanelName, block: Block): 
   if (outline.length === 0) return reference;
   const { place } = layNearest(outline, block[panel], reference.mmPerUnit);
   return found.reduce((made, i) => asOutline(made, i, panel, block), placed(reference, panel, place));
+}
+
+/** The reference with a line taken as a piece's outline, or as none's; the first of a piece is laid where it is nearest. */
+export function takenAsOutline(
+  reference: Reference,
+  index: number,
+  piece: PanelName | 'none',
+  block: Block,
+): Reference {
+  const first = !reference.shapes.some((shape, i) => i !== index && shape.piece === piece);
+  const taken = asOutline(reference, index, piece, block);
+  return piece !== 'none' && first ? laidAnew(taken, piece, block) : taken;
 }
 
 /** The place carried so that one point of the panel comes to lie on another. */

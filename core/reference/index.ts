@@ -12,7 +12,7 @@ export {
   type StretchMark,
   type StretchName,
 } from './reference.js';
-export { asOutline, FILE_UNITS, startReference, type FileShape, type OutlineFile } from './start-reference.js';
+export { FILE_UNITS, startReference, type FileShape, type OutlineFile } from './start-reference.js';
 export { laidLine } from './lay-line.js';
 export { layNearest, type Nearest } from './lay-nearest.js';
 export { namedEdges, type NamedEdge } from './named-edges.js';
@@ -27,6 +27,7 @@ export {
   nameStretch,
   placed,
   scaledByKnown,
+  takenAsOutline,
   turnedAbout,
   turnedOver,
 } from './change-reference.js';

@@ -124,9 +124,7 @@ const WORSE = { share: 0.4, mm: 0.4 };
 function upright(own: readonly Point[], other: readonly Point[], free: Laid): Laid | undefined {
   const quarter = (Math.PI / 2) * Math.round(free.motion.angle / (Math.PI / 2));
   if (Math.abs(free.motion.angle - quarter) > NEARLY) return undefined;
-  const start = { angle: quarter, shift: subtract(middleMoved(own, free.motion), turn(centreOf(own), quarter)) };
+  const start = { angle: quarter, shift: subtract(moved(free.motion, centreOf(own)), turn(centreOf(own), quarter)) };
   const held = settle(own, other, start, ROUNDS, quarter);
   return held.apart <= free.apart * (1 + WORSE.share) + WORSE.mm ? held : undefined;
 }
-
-const middleMoved = (points: readonly Point[], motion: Motion): Point => moved(motion, centreOf(points));

@@ -26,7 +26,9 @@ function likeDraft(path: Path, edge: Path): Path {
 export function namedEdges(outline: readonly LaidShape[], panel: Panel): ReadonlyMap<EdgeName, NamedEdge> {
   const found = new Map<EdgeName, NamedEdge>();
   for (const edge of EDGE_NAMES) {
-    const lines = outline.flatMap((shape) => shape.stretches.filter((s) => s.name === edge).map((s) => s.path));
+    const lines = outline.flatMap((shape) =>
+      shape.stretches.filter((s) => s.name === edge && s.path.length > 0).map((s) => s.path),
+    );
     if (lines.length === 0) continue;
     const chains = joinChains(lines, JOINED);
     const [only] = chains;

@@ -19,7 +19,6 @@ import { DEFAULT_SHEET, PANEL_NAMES } from '../method/index.js';
 import { sheetById, SHEETS } from '../shipped/index.js';
 import {
   alongOutline,
-  asOutline,
   broughtTo,
   carried,
   carryBack,
@@ -39,6 +38,7 @@ import {
   scaledByKnown,
   startReference,
   stretchAt,
+  takenAsOutline,
   turnedAbout,
   turnedOver,
   walkReference,
@@ -226,15 +226,20 @@ describe('a maker at the outline', () => {
     expect(lengthOf(named, 'side')).toBeCloseTo((lengthOf(reference, 'side') ?? 0) - 100, 3);
     const joined = joinStretch(named, front, side + 1);
     expect(lengthOf(joined, 'side')).toBeUndefined();
-    expect(cutStretch(cut, front, middle).shapes[front]?.marks).toEqual(cut.shapes[front]?.marks);
+    for (const nowhere of [middle, 0, 1, Number.NaN]) {
+      expect(cutStretch(cut, front, nowhere).shapes[front]?.marks).toEqual(cut.shapes[front]?.marks);
+    }
   });
 
   it('takes a shape as another piece’s outline, or none’s', () => {
     const back = reference.shapes.findIndex((s) => s.piece === 'back');
-    const none = asOutline(reference, back, 'none', own);
+    const none = takenAsOutline(reference, back, 'none', own);
     expect(laidOutline(none, 'back')).toEqual([]);
     expect(compareReference(none, own).some((f) => f.panel !== 'front')).toBe(false);
-    expect(compareReference(asOutline(none, back, 'back', own), own)).toEqual(compareReference(reference, own));
+    const again = takenAsOutline({ ...none, places: { ...none.places, back: none.places.front } }, back, 'back', own);
+    for (const figure of compareReference(again, own)) {
+      if (figure.id !== 'waist') expect(Math.abs(figure.reference - figure.draft)).toBeLessThan(0.5);
+    }
   });
 
   it('moves it, turns it about a point and turns it over, each undone by its like', () => {

@@ -106,5 +106,10 @@ export function cornersOf(path: Path, closed: boolean): number[] {
     }
     length += cubicLength(c);
   }
+  const [first, last] = [found[0], found[found.length - 1]];
+  // On a closed path the first and the last may be one corner, on either side of the start.
+  if (closed && first && last && first !== last && first.length + run.length - last.length <= ONE) {
+    found.splice(first.cosine <= last.cosine ? found.length - 1 : 0, 1);
+  }
   return found.map((corner) => corner.length);
 }

@@ -61,10 +61,11 @@ function likeliestUnit(shapes: readonly FileShape[], block: Block): number {
   return FILE_UNITS.reduce((best, [, unit]) => (off(unit) < off(best) - 1e-9 ? unit : best), 1);
 }
 
-/** What can be kept of a file: the largest shapes, long rows of points thinned where there are too many. */
-function kept(file: OutlineFile, size: number): { shapes: FileShape[]; leftOut: LeftOut[] } {
+/** What can be kept of a file: the largest shapes, none too small to be written down, long rows of points thinned where there are too many. */
+function kept(file: OutlineFile, size: number, least: number): { shapes: FileShape[]; leftOut: LeftOut[] } {
   const bySize = file.shapes
     .map((shape) => ({ shape, size: sizeOf(boxAbout(shape.path)) }))
+    .filter((shape) => shape.size > least)
     .sort((a, b) => b.size - a.size)
     .map(({ shape }) => shape);
   const total = bySize.reduce((sum, { path }) => sum + path.length, 0);
@@ -125,8 +126,12 @@ const digitsFor = (mmPerUnit: number): number => Math.min(12, Math.max(0, Math.c
  * file without a line.
  */
 export function startReference(file: OutlineFile, block: Block, date: string): Outcome<Reference> {
-  if (file.shapes.length === 0) {
-    const told = file.leftOut.map(({ what, count }) => `${count} × ${what}`).join(', ');
+  const mmPerUnit = file.mmPerUnit ?? likeliestUnit(file.shapes, block);
+  const digits = digitsFor(mmPerUnit);
+  const largest = Math.max(...file.shapes.map(({ path }) => sizeOf(boxAbout(path))));
+  const { shapes, leftOut } = kept(file, largest, 10 ** (1 - digits));
+  if (shapes.length === 0) {
+    const told = leftOut.map(({ what, count }) => `${count} × ${what}`).join(', ');
     return refused({
       field: 'reference',
       value: file.name,
@@ -134,9 +139,6 @@ export function startReference(file: OutlineFile, block: Block, date: string): O
       wayOut: 'Save the outline as lines, arcs, splines or paths.',
     });
   }
-  const mmPerUnit = file.mmPerUnit ?? likeliestUnit(file.shapes, block);
-  const { shapes, leftOut } = kept(file, Math.max(...file.shapes.map(({ path }) => sizeOf(boxAbout(path)))));
-  const digits = digitsFor(mmPerUnit);
   const plain = shapes.map(({ layer, closed, path }): ReferenceShape => {
     const curves = curvesOf(path, digits);
     return { layer: layer.slice(0, 200), closed, piece: 'none', curves, marks: [{ at: 0, name: 'none' }] };

@@ -1,9 +1,11 @@
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useMemo, useState } from 'react';
-import type { Block } from '../../../core/draft/index.js';
-import { compareReference, largestFirst, type Reference, type ReferenceFigure } from '../../../core/reference/index.js';
+import { distance } from '../../../core/geometry/index.js';
+import type { ReferenceFigure } from '../../../core/reference/index.js';
 import { formatFigure, type Tape } from '../../../core/units/index.js';
+import { toBoard } from '../../board/arrange.js';
+import type { Drawn } from '../../board/Board.js';
+import { toScreen } from '../../board/view.js';
 import { withFractions } from '../../shared/fractions.js';
 import { signedFigure } from '../../shared/signed.js';
 
@@ -13,10 +15,47 @@ const SIDES: readonly (readonly [ReferenceFigure['panel'], string])[] = [
   ['both', 'Together'],
 ];
 
-/** The figures of the outline beside the draft's, the largest difference first. */
-export function OutlineFigures({ reference, block, tape }: { reference: Reference; block: Block; tape: Tape }) {
-  const [side, setSide] = useState<ReferenceFigure['panel']>('front');
-  const figures = useMemo(() => largestFirst(compareReference(reference, block)), [reference, block]);
+/** A mark stands where a seam is farther off than this, in mm. */
+const WORTH_MARKING = 1;
+
+/** Marks nearer to one another than this, in pixels, are one: that of the larger distance. */
+const APART = 16;
+
+/** Where each seam of the outline stands farthest from the draft's, with how far. */
+export function FarthestMarks({ figures, drawn }: { figures: readonly ReferenceFigure[]; drawn: Drawn }) {
+  const { arranged, view, tape } = drawn;
+  const marks = figures
+    .flatMap(({ id, panel, off }) =>
+      panel === 'both' || !off || off.distance < WORTH_MARKING
+        ? []
+        : [{ id: `${panel}.${id}`, far: off.distance, at: toScreen(toBoard(off.at, arranged[panel]), view) }],
+    )
+    .sort((a, b) => b.far - a.far)
+    .filter((mark, i, all) => all.slice(0, i).every((other) => distance(other.at, mark.at) > APART));
+  return (
+    <g pointerEvents="none">
+      {marks.map(({ id, far, at }) => (
+        <g key={id} data-off={id}>
+          <circle className="outline-off" cx={at.x} cy={at.y} r={5} />
+          <text className="halo" x={at.x + 8} y={at.y - 8} style={{ fontSize: 14, fill: 'var(--text)' }}>
+            {withFractions(formatFigure(far, tape))}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+interface OutlineFiguresProps {
+  /** The largest difference first. */
+  readonly figures: readonly ReferenceFigure[];
+  readonly tape: Tape;
+  readonly side: ReferenceFigure['panel'];
+  readonly onSide: (side: ReferenceFigure['panel']) => void;
+}
+
+/** The figures of the outline beside the draft's. */
+export function OutlineFigures({ figures, tape, side, onSide }: OutlineFiguresProps) {
   const here = figures.filter((f) => f.panel === side);
   return (
     <section aria-label="Figures of the outline">
@@ -27,7 +66,7 @@ export function OutlineFigures({ reference, block, tape }: { reference: Referenc
         value={side}
         aria-label="Figures of"
         onChange={(_, next: ReferenceFigure['panel'] | null) => {
-          if (next) setSide(next);
+          if (next) onSide(next);
         }}
       >
         {SIDES.map(([name, label]) => (

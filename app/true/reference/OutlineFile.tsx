@@ -3,7 +3,7 @@ import NativeSelect from '@mui/material/NativeSelect';
 import { useEffect, useRef, useState } from 'react';
 import type { Block } from '../../../core/draft/index.js';
 import { pathLength } from '../../../core/geometry/index.js';
-import { asOutline, FILE_UNITS, inFileUnit, laidLine, type Reference } from '../../../core/reference/index.js';
+import { FILE_UNITS, inFileUnit, laidLine, takenAsOutline, type Reference } from '../../../core/reference/index.js';
 import { refusalSentence } from '../../../core/refusal/index.js';
 import { formatLength, type Tape } from '../../../core/units/index.js';
 import { FileButton } from '../../shared/FileButton.js';
@@ -151,7 +151,7 @@ function FileLines({ reference, block, tape }: { reference: Reference; block: Bl
                   onChange={(event) => {
                     const { value } = event.target;
                     const piece = value === 'front' || value === 'back' ? value : 'none';
-                    change(changeReference((r) => asOutline(r, i, piece, block)));
+                    change(changeReference((r) => takenAsOutline(r, i, piece, block)));
                   }}
                 >
                   <option value="none">neither</option>

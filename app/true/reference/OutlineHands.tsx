@@ -131,7 +131,7 @@ export function OutlineHands(props: OutlineHandsProps) {
           set({ referenceTrial: undefined });
         }}
       />
-      {stretch && chosen && (
+      {stretch && chosen && stretch.path.length > 0 && (
         <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`} pointerEvents="none">
           <path className="paper-line outline-chosen" d={pathData(pathToBoard(stretch.path, arranged[chosen.panel]))} />
         </g>

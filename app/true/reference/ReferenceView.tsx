@@ -2,6 +2,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { PANEL_NAMES, type PanelName } from '../../../core/method/index.js';
+import { compareReference, largestFirst, type ReferenceFigure } from '../../../core/reference/index.js';
 import type { Drawn } from '../../board/Board.js';
 import { arrange } from '../../board/arrange.js';
 import { useBoard } from '../../board/board-store.js';
@@ -11,7 +12,7 @@ import { useComputed, useTape, useUnit, useWork } from '../../store/work-context
 import { WalkDrawing } from '../WalkDrawing.js';
 import { LayOutline } from './LayOutline.js';
 import { ChooseOutline, OutlineFile } from './OutlineFile.js';
-import { OutlineFigures } from './OutlineFigures.js';
+import { FarthestMarks, OutlineFigures } from './OutlineFigures.js';
 import { OutlineHands, type ChosenStretch } from './OutlineHands.js';
 import { OutlineSeams } from './OutlineSeams.js';
 import { OutlineWalk, useOutlineWalk } from './OutlineWalk.js';
@@ -47,6 +48,12 @@ export function ReferenceView({ board }: ReferenceViewProps) {
   const [tool, setTool] = useState<OutlineTool>();
   const [taken, setTaken] = useState<readonly OnOutline[]>([]);
   const [chosen, setChosen] = useState<ChosenStretch>();
+  const [side, setSide] = useState<ReferenceFigure['panel']>('front');
+  const compared = part === 'figures' ? reference : undefined;
+  const figures = useMemo(
+    () => (compared && block ? largestFirst(compareReference(compared, block)) : []),
+    [compared, block],
+  );
   const walk = useOutlineWalk(part === 'walk' ? reference : undefined, block);
   const arranged = useMemo(() => block && arrange(block, arrangement), [block, arrangement]);
 
@@ -86,10 +93,13 @@ export function ReferenceView({ board }: ReferenceViewProps) {
         onPanel={setPanel}
       />
     );
+  const marks = (drawn: Drawn): ReactNode => (
+    <FarthestMarks figures={side === 'both' ? figures : figures.filter((f) => f.panel === side)} drawn={drawn} />
+  );
   const handled = part === 'seams' || (part === 'lay' && tool !== undefined);
   return (
     <>
-      {board(over, handled ? hands : undefined)}
+      {board(over, handled ? hands : part === 'figures' ? marks : undefined)}
       <aside className="bench" aria-label="Outline from a file">
         <ViewHead title="Outline from a file" station="True" />
         {!reference && (
@@ -185,7 +195,7 @@ export function ReferenceView({ board }: ReferenceViewProps) {
                 onTool={setTool}
               />
             )}
-            {part === 'figures' && <OutlineFigures reference={reference} block={block} tape={tape} />}
+            {part === 'figures' && <OutlineFigures figures={figures} tape={tape} side={side} onSide={setSide} />}
             {part === 'walk' && <OutlineWalk chosen={walk} tape={tape} />}
           </>
         )}
