@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useId, useState } from 'react';
 import { setOf, type Trace } from '../../core/kept/index.js';
-import type { Point } from '../../core/geometry/index.js';
+import { runningLengths, type Point } from '../../core/geometry/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { smoothTrace } from '../../core/trace/index.js';
 import { readTracePoints } from '../../formats/trace-points.js';
@@ -9,9 +9,6 @@ import { FileButton } from '../shared/FileButton.js';
 import { LengthField } from '../shared/LengthField.js';
 import { useUnit, useWork } from '../store/work-context.js';
 import { PhotoTrace } from './PhotoTrace.js';
-
-const lengthOf = (points: readonly Point[]): number =>
-  points.slice(1).reduce((sum, p, i) => sum + Math.hypot(p.x - (points[i]?.x ?? 0), p.y - (points[i]?.y ?? 0)), 0);
 
 const today = (): string => new Date().toISOString().slice(0, 10);
 
@@ -27,7 +24,7 @@ export function TraceEntry({ onTrace }: { onTrace: (trace: Trace) => void }) {
   const [problem, setProblem] = useState<string>();
 
   const take = (points: readonly Point[], scaled: boolean): boolean => {
-    const length = lengthOf(points);
+    const length = runningLengths(points)[points.length - 1] ?? 0;
     const factor = !scaled && whole !== undefined && length > 0 ? whole / length : 1;
     const real = length * factor;
     const inseam = toInseam === undefined ? 0.45 : toInseam / real;

@@ -16,6 +16,7 @@ import {
   point,
   pointAt,
   reversePath,
+  runningLengths,
   startOf,
   type Path,
 } from './index.js';
@@ -145,5 +146,12 @@ describe('lines joined into chains', () => {
     expect(pathLength(pathBetween(path, 100, 400))).toBeCloseTo(300, 6);
     expect(pathLength(pathBetween(path, whole - 50, 70))).toBeCloseTo(120, 6);
     expect(pathLength(pathBetween(path, 0, whole))).toBeCloseTo(whole, 6);
+  });
+});
+
+describe('a row of points', () => {
+  it('is as long as the straight lines between them', () => {
+    expect(runningLengths([point(0, 0), point(3, 4), point(3, 10), point(3, 10)])).toEqual([0, 5, 11, 11]);
+    expect(runningLengths([])).toEqual([]);
   });
 });

@@ -143,6 +143,16 @@ export function nearestPlace(path: Path, p: Point): Place & { readonly distance:
   return best;
 }
 
+/** How far each of a row of points lies from the first along the straight lines between them, in mm. */
+export function runningLengths(points: readonly Point[]): number[] {
+  let run = 0;
+  return points.map((p, i) => {
+    const before = points[i - 1];
+    run += before ? distance(before, p) : 0;
+    return run;
+  });
+}
+
 /**
  * Points along a path so that no chord stands more than `tolerance` mm off the curve.
  * The start is included, and the end.

@@ -1,4 +1,4 @@
-import { boxOf, distance, flatten, type Box, type Path, type Point } from '../geometry/index.js';
+import { boxOf, distance, flatten, runningLengths, type Box, type Path, type Point } from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
 import { pathOfShape, type LaidShape, type Reference, type Stretch } from './reference.js';
 
@@ -20,8 +20,8 @@ export function nearestOnOutline(outline: readonly LaidShape[], p: Point): Outli
   let best: OutlinePlace | undefined;
   for (const { index, path, length } of outline) {
     const points = flatten(path, FLAT);
-    const drawn = points.reduce((sum, q, i) => sum + (i === 0 ? 0 : distance(q, points[i - 1] as Point)), 0);
-    let run = 0;
+    const runs = runningLengths(points);
+    const drawn = runs[runs.length - 1] ?? 0;
     for (let i = 1; i < points.length; i++) {
       const [a, b] = [points[i - 1] as Point, points[i] as Point];
       const long = distance(a, b);
@@ -33,9 +33,8 @@ export function nearestOnOutline(outline: readonly LaidShape[], p: Point): Outli
       const away = distance(at, p);
       if (!best || away < best.distance) {
         // Lengths along the straight lines are brought to those of the real curve.
-        best = { index, length: ((run + t * long) * length) / drawn, at, distance: away };
+        best = { index, length: (((runs[i - 1] ?? 0) + t * long) * length) / drawn, at, distance: away };
       }
-      run += long;
     }
   }
   return best;

@@ -2,6 +2,7 @@ import {
   distance,
   pathLength,
   placeAtLength,
+  runningLengths,
   splineThrough,
   subtract,
   unit,
@@ -35,10 +36,7 @@ const LEAST_LENGTH = 200;
 const MOST_LENGTH = 2000;
 
 const polyline = (points: readonly Point[]): { lengths: number[]; total: number } => {
-  const lengths = [0];
-  for (let i = 1; i < points.length; i++) {
-    lengths.push((lengths[i - 1] ?? 0) + distance(points[i - 1] as Point, points[i] as Point));
-  }
+  const lengths = runningLengths(points);
   return { lengths, total: lengths[lengths.length - 1] ?? 0 };
 };
 

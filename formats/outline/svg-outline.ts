@@ -124,12 +124,10 @@ const through = (points: readonly Point[], closed: boolean): Path =>
 
 type Line = Omit<FileShape, 'layer'>;
 
-/** What an element draws, in its own coordinates; nothing where a figure of it is missing or wrong. */
+/** What an element other than a path draws, in its own coordinates; nothing where a figure of it is missing or wrong. */
 function drawn(element: SvgElement): readonly Line[] | undefined {
   const n = (name: string): number => numberOf(element, name);
   switch (element.name) {
-    case 'path':
-      return readPathData(element.attributes.get('d') ?? '').subpaths;
     case 'line': {
       const path = through([point(n('x1'), n('y1')), point(n('x2'), n('y2'))], false);
       return [{ path, closed: false }];
@@ -174,14 +172,13 @@ const isHidden = (element: SvgElement): boolean =>
 
 function putLines(reading: Reading, element: SvgElement, map: Affine, layer: string): void {
   const { tally, shapes } = reading;
-  const lines = drawn(element);
+  const data = element.name === 'path' ? readPathData(element.attributes.get('d') ?? '') : undefined;
+  const lines = data?.subpaths ?? drawn(element);
   if (!lines) {
     tally.add(`${element.name} with a figure missing or wrong`);
     return;
   }
-  if (element.name === 'path' && readPathData(element.attributes.get('d') ?? '').fault !== undefined) {
-    tally.add('the rest of a path with a fault');
-  }
+  if (data?.fault !== undefined) tally.add('the rest of a path with a fault');
   for (const { path, closed } of lines) {
     const laid = mapPath(path, (p) => apply(map, p));
     if (!isSoundPath(laid)) tally.add(`${element.name} with a figure missing or wrong`);
