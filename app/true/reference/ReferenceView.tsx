@@ -176,7 +176,10 @@ export function ReferenceView({ board }: ReferenceViewProps) {
                   tape={tape}
                   tool={tool}
                   reading={reading}
-                  onTool={setTool}
+                  onTool={(next) => {
+                    setTool(next);
+                    setTaken([]);
+                  }}
                   onScaled={() => {
                     setTaken([]);
                   }}
