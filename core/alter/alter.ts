@@ -19,16 +19,8 @@ import {
   type RingPlace,
 } from './paper.js';
 import { waistOver } from './waist-of-paper.js';
-import {
-  creaseMoved,
-  crotchPointMoved,
-  riseTaken,
-  scooped,
-  seamMoved,
-  tilted,
-  waistMoved,
-  type SeamFault,
-} from './seam-work.js';
+import { riseTaken, scooped } from './rise-work.js';
+import { creaseMoved, crotchPointMoved, seamMoved, tilted, waistMoved, type SeamFault } from './seam-work.js';
 
 type Fault = CutFault | SeamFault | DrawFault | 'no place';
 

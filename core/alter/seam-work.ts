@@ -1,12 +1,14 @@
 import {
-  along,
+  type Displacement,
+  type Path,
+  type Point,
   add,
-  directionAtPlace,
+  along,
+  cross,
   displacePath,
   distance,
   endDirection,
   endOf,
-  jointedAt,
   line,
   mapPath,
   pathLength,
@@ -15,25 +17,14 @@ import {
   reversePath,
   scale,
   smoothStep,
-  splineThrough,
   splitPath,
   startDirection,
   startOf,
   subtract,
   turn,
-  cross,
-  cubicLength,
-  curvatureAt,
-  directionAt,
-  evenCurveThrough,
-  reverse,
-  type Cubic,
-  type Displacement,
-  type Path,
-  type Point,
 } from '../geometry/index.js';
-import { LEAST_CROTCH_RADIUS, type EdgeName } from '../draft/index.js';
-import type { Crease, CrotchPoint, RiseShape, Scoop, SeamMove, Tilt, Waist } from './alteration.js';
+import type { EdgeName } from '../draft/index.js';
+import type { Crease, CrotchPoint, SeamMove, Tilt, Waist } from './alteration.js';
 import { closedWaistLength } from './waist-of-paper.js';
 import { edgeOf, jointsOf, lengthAtLevel, levelOf, withEdge, type Mark, type Paper } from './paper.js';
 
@@ -45,12 +36,14 @@ const HIP_RUN_OUT = 120;
 /** What must be left of a seam that is cut shorter, in mm. */
 const LEAST_LEFT = 20;
 
-function displaced(paper: Paper, edge: EdgeName, by: Displacement): Paper {
+/** The paper with an edge displaced all along. */
+export function displaced(paper: Paper, edge: EdgeName, by: Displacement): Paper {
   const { path, joints } = displacePath(edgeOf(paper, edge), by, jointsOf(paper, edge));
   return withEdge(paper, edge, path, joints);
 }
 
-const seamMark = (alteration: string, path: Path): Mark => ({ alteration, kind: 'seam', points: [], path });
+/** The mark of a seam as it was. */
+export const seamMark = (alteration: string, path: Path): Mark => ({ alteration, kind: 'seam', points: [], path });
 
 /** A path made shorter at its end by `by` mm, or longer along its last direction where that is below nothing. */
 function endShifted(path: Path, by: number): Path | undefined {
@@ -61,7 +54,7 @@ function endShifted(path: Path, by: number): Path | undefined {
 }
 
 /** Takes `by` mm off the rise at the waist; adds to it where that is below nothing. */
-function centreLowered(paper: Paper, by: number): Paper | SeamFault {
+export function centreLowered(paper: Paper, by: number): Paper | SeamFault {
   // Where the curve reaches the waist there is no straight centre line above it.
   const run = paper.runs.centre.length > 0 ? 'centre' : 'crotchCurve';
   const shifted = endShifted(paper.runs[run], by);
@@ -85,46 +78,7 @@ export function waistMoved(paper: Paper, { centre, side }: Waist, alteration: st
 }
 
 /** A smooth hump: 1 at nought, 0 from `reach` on, no slope at either. */
-const hump = (off: number, reach: number): number => 1 - smoothStep(Math.abs(off) / reach);
-
-/** A crotch curve from the crotch point up, as its ends seen from above. */
-const endsOf = (c: Cubic): Parameters<typeof evenCurveThrough>[0] => ({
-  start: c.p3,
-  leaving: scale(directionAt(c, 1), -1),
-  end: c.p0,
-  arriving: scale(directionAt(c, 0), -1),
-  leastRadius: LEAST_CROTCH_RADIUS,
-});
-
-/** The crotch curve deepened or filled at a place, running out toward the crotch point and into the centre line. */
-export function scooped(paper: Paper, { at, by, keepLength }: Scoop, alteration: string): Paper | SeamFault {
-  const curve = paper.runs.crotchCurve;
-  const total = pathLength(curve);
-  const whole = pathLength(edgeOf(paper, 'rise'));
-  const s = Math.min(0.95, Math.max(0.05, at)) * total;
-  const place = placeAtLength(curve, s);
-  // The rise runs upward with the piece on its left as seen: deeper is into the piece.
-  const up = directionAtPlace(curve, place);
-  const inward = { x: up.y, y: -up.x };
-  const marks = [...paper.marks, seamMark(alteration, curve)];
-  // One curve is drawn anew through the new place, with its ends and directions as they are.
-  const [only, ...more] = curve;
-  const through = only && more.length === 0 ? evenCurveThrough(endsOf(only), along(place.at, inward, by)) : undefined;
-  if (only && more.length === 0 && !through) return 'too much';
-  if (through) {
-    const drawn: Paper = { ...paper, runs: { ...paper.runs, crotchCurve: [reverse(through)] }, marks };
-    return keepLength ? centreLowered(drawn, pathLength(edgeOf(drawn, 'rise')) - whole) : drawn;
-  }
-  const before = s;
-  const after = Math.max(total - s, Math.min(whole - s, before)) || 1;
-  const next = displaced(paper, 'rise', (length) => {
-    const off = length - s;
-    return scale(inward, by * hump(off, off < 0 ? before : after));
-  });
-  const marked: Paper = { ...next, marks };
-  if (!keepLength) return marked;
-  return centreLowered(marked, pathLength(edgeOf(marked, 'rise')) - whole);
-}
+export const hump = (off: number, reach: number): number => 1 - smoothStep(Math.abs(off) / reach);
 
 /**
  * The map that leaves `fixed` and every point off it along `u` in place and carries `from` to `to`: what bends one way
@@ -302,52 +256,3 @@ const centreOut = (paper: Paper): Point => {
   const up = endDirection(edgeOf(paper, 'rise'));
   return scale({ x: up.y, y: -up.x }, -1);
 };
-
-/** A rise that bends more sharply than this, in mm of radius, is still the crotch curve and not the centre seam. */
-const CURVED = 150;
-/** The crotch curve reaches at most this share of a rise taken from elsewhere. */
-const MOST_CURVE = 0.9;
-
-/** How far along a rise, in mm from the crotch point, it bends as a crotch curve does. */
-function bendEnds(rise: Path): number {
-  let [run, ends] = [0, 0];
-  for (const c of rise) {
-    if (Math.max(Math.abs(curvatureAt(c, 0.5)), Math.abs(curvatureAt(c, 1))) > 1 / CURVED) ends = run + cubicLength(c);
-    run += cubicLength(c);
-  }
-  return ends;
-}
-
-/**
- * A rise taken from elsewhere, laid at the crotch point, square to the inseam there, and blended into the waist end that
- * the piece has: the nearer to the waist, the more it follows the seam that was.
- */
-export function riseTaken(paper: Paper, work: RiseShape, alteration: string): Paper | SeamFault {
-  const { points, blend, keepLength } = work;
-  const rise = edgeOf(paper, 'rise');
-  const from = startOf(rise);
-  const end = endOf(rise);
-  const shape = points.map((p) => add(from, p));
-  const last = shape[shape.length - 1];
-  if (shape.length < 3 || !last) return 'no room';
-  const lengths = [0];
-  for (let i = 1; i < shape.length; i++)
-    lengths.push((lengths[i - 1] ?? 0) + distance(shape[i - 1] ?? from, shape[i] ?? from));
-  const total = lengths[lengths.length - 1] ?? 1;
-  const gap = subtract(end, last);
-  const reach = Math.min(1, Math.max(0.2, blend)) * total;
-  const laid = shape.map((p, i) => add(p, scale(gap, smoothStep(1 - (total - (lengths[i] ?? 0)) / reach))));
-  laid[laid.length - 1] = end;
-  const path = splineThrough(laid, startDirection(rise), endDirection(rise));
-  const whole = pathLength(rise);
-  const length = pathLength(path);
-  const begins = (pathLength(paper.runs.crotchCurve) / whole) * length;
-  const cut = jointedAt(path, [Math.min(MOST_CURVE * length, Math.max(begins, bendEnds(path)))]);
-  const next = withEdge(
-    { ...paper, marks: [...paper.marks, seamMark(alteration, rise)] },
-    'rise',
-    cut.path,
-    cut.joints,
-  );
-  return keepLength ? centreLowered(next, pathLength(path) - whole) : next;
-}

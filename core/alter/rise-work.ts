@@ -1,0 +1,116 @@
+import {
+  type Cubic,
+  type Path,
+  add,
+  along,
+  cubicLength,
+  curvatureAt,
+  directionAt,
+  directionAtPlace,
+  distance,
+  endDirection,
+  endOf,
+  evenCurveThrough,
+  jointedAt,
+  pathLength,
+  placeAtLength,
+  reverse,
+  scale,
+  smoothStep,
+  splineThrough,
+  startDirection,
+  startOf,
+  subtract,
+} from '../geometry/index.js';
+import { LEAST_CROTCH_RADIUS } from '../draft/index.js';
+import type { RiseShape, Scoop } from './alteration.js';
+import { edgeOf, withEdge, type Paper } from './paper.js';
+import { centreLowered, displaced, hump, seamMark, type SeamFault } from './seam-work.js';
+
+/** A crotch curve from the crotch point up, as its ends seen from above. */
+const endsOf = (c: Cubic): Parameters<typeof evenCurveThrough>[0] => ({
+  start: c.p3,
+  leaving: scale(directionAt(c, 1), -1),
+  end: c.p0,
+  arriving: scale(directionAt(c, 0), -1),
+  leastRadius: LEAST_CROTCH_RADIUS,
+});
+
+/** The crotch curve deepened or filled at a place, running out toward the crotch point and into the centre line. */
+export function scooped(paper: Paper, { at, by, keepLength }: Scoop, alteration: string): Paper | SeamFault {
+  const curve = paper.runs.crotchCurve;
+  const total = pathLength(curve);
+  const whole = pathLength(edgeOf(paper, 'rise'));
+  const s = Math.min(0.95, Math.max(0.05, at)) * total;
+  const place = placeAtLength(curve, s);
+  // The rise runs upward with the piece on its left as seen: deeper is into the piece.
+  const up = directionAtPlace(curve, place);
+  const inward = { x: up.y, y: -up.x };
+  const marks = [...paper.marks, seamMark(alteration, curve)];
+  // One curve is drawn anew through the new place, with its ends and directions as they are.
+  const [only, ...more] = curve;
+  const through = only && more.length === 0 ? evenCurveThrough(endsOf(only), along(place.at, inward, by)) : undefined;
+  if (only && more.length === 0 && !through) return 'too much';
+  if (through) {
+    const drawn: Paper = { ...paper, runs: { ...paper.runs, crotchCurve: [reverse(through)] }, marks };
+    return keepLength ? centreLowered(drawn, pathLength(edgeOf(drawn, 'rise')) - whole) : drawn;
+  }
+  const before = s;
+  const after = Math.max(total - s, Math.min(whole - s, before)) || 1;
+  const next = displaced(paper, 'rise', (length) => {
+    const off = length - s;
+    return scale(inward, by * hump(off, off < 0 ? before : after));
+  });
+  const marked: Paper = { ...next, marks };
+  if (!keepLength) return marked;
+  return centreLowered(marked, pathLength(edgeOf(marked, 'rise')) - whole);
+}
+
+/** A rise that bends more sharply than this, in mm of radius, is still the crotch curve and not the centre seam. */
+const CURVED = 150;
+/** The crotch curve reaches at most this share of a rise taken from elsewhere. */
+const MOST_CURVE = 0.9;
+
+/** How far along a rise, in mm from the crotch point, it bends as a crotch curve does. */
+function bendEnds(rise: Path): number {
+  let [run, ends] = [0, 0];
+  for (const c of rise) {
+    if (Math.max(Math.abs(curvatureAt(c, 0.5)), Math.abs(curvatureAt(c, 1))) > 1 / CURVED) ends = run + cubicLength(c);
+    run += cubicLength(c);
+  }
+  return ends;
+}
+
+/**
+ * A rise taken from elsewhere, laid at the crotch point, square to the inseam there, and blended into the waist end that
+ * the piece has: the nearer to the waist, the more it follows the seam that was.
+ */
+export function riseTaken(paper: Paper, work: RiseShape, alteration: string): Paper | SeamFault {
+  const { points, blend, keepLength } = work;
+  const rise = edgeOf(paper, 'rise');
+  const from = startOf(rise);
+  const end = endOf(rise);
+  const shape = points.map((p) => add(from, p));
+  const last = shape[shape.length - 1];
+  if (shape.length < 3 || !last) return 'no room';
+  const lengths = [0];
+  for (let i = 1; i < shape.length; i++)
+    lengths.push((lengths[i - 1] ?? 0) + distance(shape[i - 1] ?? from, shape[i] ?? from));
+  const total = lengths[lengths.length - 1] ?? 1;
+  const gap = subtract(end, last);
+  const reach = Math.min(1, Math.max(0.2, blend)) * total;
+  const laid = shape.map((p, i) => add(p, scale(gap, smoothStep(1 - (total - (lengths[i] ?? 0)) / reach))));
+  laid[laid.length - 1] = end;
+  const path = splineThrough(laid, startDirection(rise), endDirection(rise));
+  const whole = pathLength(rise);
+  const length = pathLength(path);
+  const begins = (pathLength(paper.runs.crotchCurve) / whole) * length;
+  const cut = jointedAt(path, [Math.min(MOST_CURVE * length, Math.max(begins, bendEnds(path)))]);
+  const next = withEdge(
+    { ...paper, marks: [...paper.marks, seamMark(alteration, rise)] },
+    'rise',
+    cut.path,
+    cut.joints,
+  );
+  return keepLength ? centreLowered(next, pathLength(path) - whole) : next;
+}
