@@ -111,7 +111,8 @@ export function joinChains(
       const own: Path = open[entry.path] ?? [];
       const run = entry.last ? reversePath(own) : own;
       const before = chain[chain.length - 1];
-      chain.push(...(before ? startingAt(run, before.p3) : run));
+      // A run may have more curves than a call may have arguments.
+      for (const c of before ? startingAt(run, before.p3) : run) chain.push(c);
       const exit: End | undefined = ends[2 * entry.path + (entry.last ? 0 : 1)];
       entry = exit && partners.get(exit);
     }

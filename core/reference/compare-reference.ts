@@ -18,7 +18,6 @@ import { farthestFrom } from './sampling.js';
 export interface ReferenceFigure {
   readonly id: string;
   readonly label: string;
-  readonly kind: 'seam' | 'width';
   readonly panel: PanelName | 'both';
   readonly reference: number;
   readonly draft: number;
@@ -55,7 +54,7 @@ function levelsOf({ levels }: Panel): readonly (readonly [string, string, number
 }
 
 /** How wide a laid outline is at a level, `y` mm below the waist line; nothing where the level misses it. */
-export function outlineWidth(outline: readonly LaidShape[], y: number): number | undefined {
+function outlineWidth(outline: readonly LaidShape[], y: number): number | undefined {
   const hits = outline.flatMap(({ path }) => crossLine(path, point(0, y), point(1, 0)).map((hit) => hit.at.x));
   return hits.length < 2 ? undefined : Math.max(...hits) - Math.min(...hits);
 }
@@ -78,7 +77,6 @@ function figuresOf(
       {
         id: edge,
         label: SEAM_LABELS[edge],
-        kind: 'seam',
         panel: panel.name,
         reference: edge === 'waist' ? named.length - mouths : named.length,
         draft: lengths[edge],
@@ -90,9 +88,7 @@ function figuresOf(
     const width = outlineWidth(outline, y);
     const span = levelSpan(panel, y);
     if (width === undefined || !span) return [];
-    return [
-      { id, label, kind: 'width', panel: panel.name, reference: width, draft: span[1] - span[0], off: undefined },
-    ];
+    return [{ id, label, panel: panel.name, reference: width, draft: span[1] - span[0], off: undefined }];
   });
   return [...seams, ...widths];
 }

@@ -3,7 +3,7 @@ import { endOf, startOf, type Point } from '../geometry/index.js';
 import type { NamedEdge } from './named-edges.js';
 
 /** The corners of a piece that an outline can be brought to. */
-export const CORNERS = ['crotchPoint', 'centreWaist', 'sideWaist', 'sideHem', 'inseamHem'] as const;
+const CORNERS = ['crotchPoint', 'centreWaist', 'sideWaist', 'sideHem', 'inseamHem'] as const;
 
 /** The name of a corner. */
 export type CornerName = (typeof CORNERS)[number];

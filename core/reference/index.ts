@@ -1,5 +1,4 @@
 export {
-  carryBack,
   carryPoint,
   laidOutline,
   STRETCH_NAMES,

@@ -10,8 +10,6 @@ export interface NamedEdge {
   readonly length: number;
   /** As one line run as the draft's edge is, if the stretches follow one another. */
   readonly path: Path | undefined;
-  /** In how many lines, apart from one another, the seam lies. */
-  readonly parts: number;
   readonly lines: readonly Path[];
 }
 
@@ -35,7 +33,6 @@ export function namedEdges(outline: readonly LaidShape[], panel: Panel): Readonl
     found.set(edge, {
       length: lines.reduce((sum, path) => sum + pathLength(path), 0),
       path: chains.length === 1 && only && !only.closed ? likeDraft(only.path, panel.edges[edge]) : undefined,
-      parts: chains.length,
       lines,
     });
   }

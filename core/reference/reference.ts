@@ -91,12 +91,6 @@ export function carryPoint({ from, to, turn: angle, mirrored }: ReferencePlace, 
   return add(turn(point(mirrored ? -x : x, (p.y - from.y) * mmPerUnit), angle), to);
 }
 
-/** Carries a point of the panel back into the file's units. */
-export function carryBack({ from, to, turn: angle, mirrored }: ReferencePlace, mmPerUnit: number, p: Point): Point {
-  const q = turn(point(p.x - to.x, p.y - to.y), -angle);
-  return point(from.x + (mirrored ? -q.x : q.x) / mmPerUnit, from.y + q.y / mmPerUnit);
-}
-
 /** A stretch of a shape laid on the panel: where it begins and ends along the shape, in mm, and its line. */
 export interface Stretch {
   readonly name: StretchName;

@@ -42,7 +42,7 @@ export const FILE_UNITS: readonly (readonly [string, number])[] = [
 ];
 
 /** As many curves as are kept of a file, and as many shapes. */
-export const MOST_CURVES = 6000;
+const MOST_CURVES = 6000;
 const MOST_SHAPES = 300;
 /** As many shapes as are tried as an outline, the largest first. */
 const MOST_TRIED = 6;
@@ -51,11 +51,14 @@ const LEAST_SHARE = 0.4;
 
 const sizeOf = (box: Box): number => norm(point(box.maxX - box.minX, box.maxY - box.minY));
 const boxAbout = (path: Path): Box => boxOf(path.flatMap((c) => [c.p0, c.p1, c.p2, c.p3]));
+/** The size of the largest line; there may be more lines than a call may have arguments. */
+const largestOf = (shapes: readonly FileShape[]): number =>
+  shapes.reduce((most, { path }) => Math.max(most, sizeOf(boxAbout(path))), 0);
 const pieceSize = (block: Block, panel: PanelName): number => sizeOf(boxOf(flatten(outlineOf(block[panel]), 1)));
 
 /** The unit in which the largest shape is nearest to the draft's piece in size. */
 function likeliestUnit(shapes: readonly FileShape[], block: Block): number {
-  const largest = Math.max(...shapes.map(({ path }) => sizeOf(boxAbout(path))));
+  const largest = largestOf(shapes);
   const wanted = pieceSize(block, 'back');
   const off = (unit: number): number => Math.abs(Math.log((largest * unit) / wanted));
   return FILE_UNITS.reduce((best, [, unit]) => (off(unit) < off(best) - 1e-9 ? unit : best), 1);
@@ -128,7 +131,7 @@ const digitsFor = (mmPerUnit: number): number => Math.min(12, Math.max(0, Math.c
 export function startReference(file: OutlineFile, block: Block, date: string): Outcome<Reference> {
   const mmPerUnit = file.mmPerUnit ?? likeliestUnit(file.shapes, block);
   const digits = digitsFor(mmPerUnit);
-  const largest = Math.max(...file.shapes.map(({ path }) => sizeOf(boxAbout(path))));
+  const largest = largestOf(file.shapes);
   const { shapes, leftOut } = kept(file, largest, 10 ** (1 - digits));
   if (shapes.length === 0) {
     const told = leftOut.map(({ what, count }) => `${count} × ${what}`).join(', ');

@@ -37,6 +37,8 @@ const CALLED: Readonly<Record<string, string>> = {
 /** Records that belong to others and are nothing of their own. */
 const PARTS = new Set(['', 'SEQEND', 'VERTEX']);
 
+/** As deep as blocks are followed into one another. */
+const DEEPEST = 60;
 /** As many lines as blocks may be expanded to. */
 const MOST_LINES = 120_000;
 /** As many records as are looked at, blocks within blocks counted each time. */
@@ -115,6 +117,7 @@ function readRecords(
       const block = reading.blocks.get(textOf(record, 2)?.trim() ?? '');
       if (!block) tally.add('inserts of a block that is not in the file');
       else if (within.includes(block)) tally.add('blocks within themselves');
+      else if (within.length >= DEEPEST) tally.add('blocks too deep within others');
       else {
         for (const copy of insertsOf(record, block)) {
           reading.visits += 1;

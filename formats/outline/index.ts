@@ -1,1 +1,1 @@
-export { MOST_BYTES, readOutline, tooLarge } from './read-outline.js';
+export { readOutline, tooLarge } from './read-outline.js';

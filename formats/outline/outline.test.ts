@@ -284,6 +284,23 @@ describe('an outline from DXF', () => {
   });
 });
 
+describe('a file beyond all measure', () => {
+  it('is read all the same: a line of 300,000 points, 100,000 circles, chains of blocks and copies without end', () => {
+    const points = Array.from({ length: 300_000 }, (_, i) => `10\n${i % 1000}\n20\n${(i * 7) % 1301}\n`).join('');
+    expect(read(dxf(`${entity('LWPOLYLINE')}${points}`)).shapes[0]?.path.length).toBeGreaterThan(299_000);
+    const circles = Array.from({ length: 100_000 }, (_, i) => `<circle cx="${i}" cy="0" r="2"/>`).join('');
+    expect(read(svg(circles)).shapes).toHaveLength(100_000);
+    const blocks = Array.from({ length: 20_000 }, (_, i) =>
+      groups([0, 'BLOCK'], [2, `b${i}`], [0, 'INSERT'], [2, `b${i + 1}`], [0, 'ENDBLK']),
+    ).join('');
+    const deep = read(dxf(lineFrom(0, 0, 9, 0) + entity('INSERT', [2, 'b0']), { blocks }));
+    expect(leftOut(deep)).toEqual({ 'blocks too deep within others': 1 });
+    const copies = Array.from({ length: 20_000 }, (_, i) => `<defs><g id="c${i}"><use href="#c${i + 1}"/></g></defs>`);
+    const copied = read(svg(`<path d="M0 0h9"/>${copies.join('')}<use href="#c0"/>`));
+    expect(leftOut(copied)).toEqual({ 'parts too deep within others': 1 });
+  });
+});
+
 describe('a draft of our own, saved as SVG and laid under again', () => {
   it('is found among its cut lines, levels and marks, and measures what it did, darts taken off the waist', () => {
     for (const sheet of SHEETS.filter((_, i) => i % 3 === 0)) {

@@ -5,7 +5,7 @@ import { readDxf } from './dxf-outline.js';
 import { readSvg } from './svg-outline.js';
 
 /** As large as a file may be, in bytes. */
-export const MOST_BYTES = 20 * 1024 * 1024;
+const MOST_BYTES = 20 * 1024 * 1024;
 
 const refuse = (name: string, reason: string, wayOut: string): Outcome<never> =>
   refused({ field: 'reference', value: name, reason, wayOut });
@@ -62,7 +62,7 @@ function joined(file: OutlineFile): OutlineFile {
   const closed: FileShape[] = [];
   const loose: FileShape[] = [];
   for (const [layer, shapes] of layers) {
-    closed.push(...shapes.filter((s) => s.closed));
+    for (const shape of shapes) if (shape.closed) closed.push(shape);
     const open = shapes.filter((s) => !s.closed).map((s) => s.path);
     for (const chain of joinChains(open, within)) (chain.closed ? closed : loose).push({ ...chain, layer });
   }

@@ -32,6 +32,8 @@ const KEPT_BACK = new Set([
 const SILENT = new Set(['title', 'desc', 'metadata', 'style', 'script', 'namedview', 'filter', 'view']);
 const CALLED: Readonly<Record<string, string>> = { text: 'text', image: 'pictures', foreignObject: 'pages within' };
 
+/** As deep as groups and copies are followed into one another. */
+const DEEPEST = 300;
 const MOST_LINES = 120_000;
 const MOST_VISITS = 500_000;
 
@@ -228,6 +230,10 @@ function readElement(
   reading.visits += 1;
   if (reading.visits > MOST_VISITS || shapes.length > MOST_LINES) reading.full = true;
   if (reading.full) return;
+  if (within.length > DEEPEST) {
+    tally.add('parts too deep within others');
+    return;
+  }
   if (SILENT.has(name) || KEPT_BACK.has(name)) return;
   if (isHidden(element)) {
     tally.add('hidden parts');

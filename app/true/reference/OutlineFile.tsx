@@ -5,7 +5,7 @@ import type { Block } from '../../../core/draft/index.js';
 import { pathLength } from '../../../core/geometry/index.js';
 import { FILE_UNITS, inFileUnit, laidLine, takenAsOutline, type Reference } from '../../../core/reference/index.js';
 import { refusalSentence } from '../../../core/refusal/index.js';
-import { formatLength, type Tape } from '../../../core/units/index.js';
+import { formatFigure, type Tape } from '../../../core/units/index.js';
 import { FileButton } from '../../shared/FileButton.js';
 import { withFractions } from '../../shared/fractions.js';
 import { changeReference, layReference, removeReference } from '../../store/reference-work.js';
@@ -141,7 +141,7 @@ function FileLines({ reference, block, tape }: { reference: Reference; block: Bl
                 {i + 1} {shape.layer !== '' && <span className="quiet">{shape.layer}</span>}
               </th>
               <td className="number">
-                {withFractions(formatLength(pathLength(laidLine(reference, i, 'front')), tape))}
+                {withFractions(formatFigure(pathLength(laidLine(reference, i, 'front')), tape))}
                 {shape.closed ? '' : ', open'}
               </td>
               <td>
@@ -173,11 +173,11 @@ function FileLines({ reference, block, tape }: { reference: Reference; block: Bl
 /** What is known of the file that lies under the draft: its name, unit, lines, and what was left out. */
 export function OutlineFile({ reference, block, tape }: { reference: Reference; block: Block; tape: Tape }) {
   const change = useChange();
-  const { leftOut, name } = reference;
+  const { leftOut, name, date } = reference;
   return (
     <section aria-label="The file">
       <p>
-        <strong>{name}</strong>
+        <strong>{name}</strong> <span className="quiet">laid under on {date}</span>
       </p>
       <FileUnit reference={reference} block={block} />
       {leftOut.length > 0 && (
