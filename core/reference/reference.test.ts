@@ -167,7 +167,7 @@ describe('an outline laid under a draft', () => {
     const begun = file.shapes.map((shape) => {
       const [first, ...rest] = shape.path;
       if (!first) return shape;
-      const [head, tail] = splitAt(first, 5 / pathLength([first]));
+      const [head, tail] = splitAt(first, 2 / pathLength([first]));
       return { ...shape, path: [tail, ...rest, head] };
     });
     for (const shapes of [file.shapes, begun]) {
