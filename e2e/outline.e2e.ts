@@ -95,6 +95,9 @@ describe('an outline from a DXF', () => {
     expect(along).toBeGreaterThan((whole * 0.15) / 10 - 1);
     expect(along).toBeLessThan((whole * 0.15) / 10 + 1);
     expect(straight).toBeLessThanOrEqual(along);
+    await room.enter('The known length,', '0');
+    expect(await room.text('[aria-label="Measured"] .problem')).toContain('A known length of 0.0 cm scales nothing.');
+    expect(await outlineOf('back')).toBe(before);
     await room.enter('The known length,', `${(straight * 1.01).toFixed(2)}`);
     await room.until('not scaled', async () => (await outlineOf('back')) !== before);
     expect(await room.text('[aria-label="The file"]')).toContain('as set here.');

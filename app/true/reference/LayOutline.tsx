@@ -65,7 +65,7 @@ export function LayOutline(props: LayOutlineProps) {
   const { reference, block, panel, mirrored, unit, tape, tool, reading, onTool, onScaled } = props;
   const id = useId();
   const change = useChange();
-  const [wrong, setWrong] = useState(false);
+  const [wrong, setWrong] = useState<number>();
   const [way, setWay] = useState<'straight' | 'along'>('straight');
   const corners = pairedCorners(namedEdges(laidOutline(reference, panel), block[panel]), block[panel]);
   const relay = (make: (place: ReferencePlace) => ReferencePlace): void => {
@@ -182,10 +182,14 @@ export function LayOutline(props: LayOutlineProps) {
               unit={unit}
               allowEmpty
               placeholder={formatFigure(measuredNow, tape)}
-              problem={wrong ? 'A known length is longer than nothing. Write it as 27.3, 10 3/4 or 273mm.' : undefined}
+              problem={
+                wrong === undefined
+                  ? undefined
+                  : `A known length of ${formatLength(wrong, tape)} scales nothing. Write how long it really is, as 27.3, 10 3/4 or 273mm.`
+              }
               onCommit={(mm) => {
                 if (mm === undefined) return;
-                setWrong(mm <= 0);
+                setWrong(mm <= 0 ? mm : undefined);
                 if (mm <= 0) return;
                 change(changeReference((r) => scaledByKnown(r, measuredNow, mm, block)));
                 onScaled();
