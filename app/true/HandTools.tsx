@@ -10,7 +10,7 @@ const TOOLS: readonly (readonly [TrueTool, string, string])[] = [
   [
     'dart',
     'Dart',
-    'Take hold of a dart: at its mouth to move it, at its point to turn or lengthen it; onto side, centre or hem to turn it into that.',
+    'Take hold of a dart: at its mouth to move it, at its point to turn or lengthen it; up out of the waist to split it; onto side, centre or hem to turn it into that.',
   ],
 ];
 

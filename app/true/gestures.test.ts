@@ -103,6 +103,16 @@ describe('hands on the piece', () => {
     expect(dartHoldAt(block, arranged, spot('back', 'inseam', 0.4), 8)).toBeUndefined();
   });
 
+  it('split a dart that is pulled up out of the waist by its mouth', () => {
+    const [dart] = block.back.darts;
+    const mouth = dart && dartHoldAt(block, arranged, toBoard(dart.peak, arranged.back), 8);
+    if (!dart || !mouth) throw new Error('nothing to hold');
+    const pulled = (y: number): AlterationWork | undefined => workOfDrag('dart', block.back, mouth, { x: 2, y }, 1);
+    expect(pulled(-40)).toMatchObject({ kind: 'dart', act: 'split' });
+    expect(done(pulled(-40)).back.darts).toHaveLength(block.back.darts.length + 1);
+    expect(pulled(-8)).not.toMatchObject({ act: 'split' });
+  });
+
   it('turn a dart into the seam, or the hem, that it is let go on', () => {
     const [dart] = block.back.darts;
     const point = dart && dartHoldAt(block, arranged, toBoard(dart.apex, arranged.back), 8);

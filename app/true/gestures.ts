@@ -137,6 +137,11 @@ function tiltBy(panel: Panel, hold: Hold, by: Point, step: number): AlterationWo
 /** A dart let go this near to a seam, in mm, is turned into it. */
 const ONTO_SEAM = 20;
 
+/** A dart pulled up by its mouth by more than this, in mm, is split. */
+const PULLED_OUT = 15;
+/** How far apart the halves of a split dart stand, in mm: it is changed in figures. */
+const SPLIT_APART = 30;
+
 const INTO = [
   ['side', 'intoSide'],
   ['rise', 'intoCentre'],
@@ -157,6 +162,9 @@ function dartBy(panel: Panel, hold: Hold, from: Point, by: Point, step: number):
   const down = subtract(dart.apex, dart.peak);
   const deeper = dot(by, down) / (distance(dart.apex, dart.peak) || 1);
   const atApex = distance(from, dart.apex) < distance(from, dart.peak);
+  if (!atApex && -deeper > PULLED_OUT && -deeper > Math.abs(along1)) {
+    return { kind: 'dart', panel: hold.panel, dart: i, act: 'split', by: SPLIT_APART, keepWaist: true };
+  }
   const act = Math.abs(along1) >= Math.abs(deeper) ? (atApex ? 'turn' : 'move') : 'length';
   return {
     kind: 'dart',
