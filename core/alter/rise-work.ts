@@ -22,7 +22,6 @@ import {
   startOf,
   subtract,
 } from '../geometry/index.js';
-import { LEAST_CROTCH_RADIUS } from '../draft/index.js';
 import type { RiseShape, Scoop } from './alteration.js';
 import { edgeOf, withEdge, type Paper } from './paper.js';
 import { centreLowered, displaced, hump, seamMark, type SeamFault } from './seam-work.js';
@@ -33,7 +32,7 @@ const endsOf = (c: Cubic): Parameters<typeof evenCurveThrough>[0] => ({
   leaving: scale(directionAt(c, 1), -1),
   end: c.p0,
   arriving: scale(directionAt(c, 0), -1),
-  leastRadius: LEAST_CROTCH_RADIUS,
+  leastRadius: 12,
 });
 
 /** The crotch curve deepened or filled at a place, running out toward the crotch point and into the centre line. */

@@ -2,8 +2,8 @@ import { closedWaist, openWaist, standApart, type ClosedWaist, type FlatDart, ty
 import {
   angleBetween,
   between,
-  cubicLength,
   endOf,
+  pathLength,
   startOf,
   subtract,
   unit,
@@ -26,6 +26,8 @@ export const flatDart = (dart: PaperDart): FlatDart => ({
 const closedOver = (paper: Paper, flat: readonly FlatDart[]): ClosedWaist =>
   closedWaist(
     {
+      panel: paper.name,
+      offSquare: undefined,
       centreWaist: endOf(edgeOf(paper, 'rise')),
       centreDown: centreDownOf(paper),
       sideWaist: startOf(edgeOf(paper, 'side')),
@@ -36,7 +38,7 @@ const closedOver = (paper: Paper, flat: readonly FlatDart[]): ClosedWaist =>
 
 /** The length of the waist of a paper, darts closed, as it would be drawn now, in mm. */
 export const closedWaistLength = (paper: Paper): number =>
-  cubicLength(closedOver(paper, paper.darts.map(flatDart)).curve);
+  pathLength(closedOver(paper, paper.darts.map(flatDart)).path);
 
 /** A waist drawn over the darts of a paper. */
 export interface PaperWaist extends OpenWaist {
@@ -49,5 +51,5 @@ export function waistOver(paper: Paper): PaperWaist | undefined {
   const flat = paper.darts.map(flatDart);
   const closed = closedOver(paper, flat);
   if (!standApart(closed)) return undefined;
-  return { ...openWaist(closed, flat), closedWaist: [closed.curve], closedSideUp: closed.sideUp };
+  return { ...openWaist(closed, flat), closedWaist: closed.path, closedSideUp: closed.sideUp };
 }

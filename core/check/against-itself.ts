@@ -12,7 +12,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import { edgeLengths, isSound, LEAST_CROTCH_RADIUS, type Block, type Panel } from '../draft/index.js';
+import { edgeLengths, isSound, type Block, type Panel } from '../draft/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { verdictOf, type About, type Check, type CheckId } from './check.js';
 
@@ -151,7 +151,7 @@ const riseBends = ({ edges: { rise }, joints }: Panel): RiseBends => ({
 const turnsBack = ({ curve, centre }: RiseBends): boolean => curve.changesSign || centre.leastRadius <= GENTLE_CENTRE;
 
 /** The nearest hollow that a curve can have may touch the least radius exactly. */
-const LEAST = LEAST_CROTCH_RADIUS * 0.999;
+const LEAST = 12 * 0.999;
 
 /** The panels whose rise turns back or bends too sharply: it wants to be drawn anew. */
 export const unfairRises = (block: Block): PanelName[] =>
@@ -174,7 +174,7 @@ function curveCheck(block: Block): Check {
     label: 'Crotch curve',
     kind: 'length',
     value: least,
-    low: LEAST_CROTCH_RADIUS,
+    low: 12,
     high: Infinity,
     compares: 'The least radius of the rises; no kink and no turn back anywhere along the seams.',
     about: pairOf('rise'),

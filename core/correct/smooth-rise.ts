@@ -1,6 +1,6 @@
 import { riseOf } from '../alter/index.js';
 import { bendOf } from '../check/index.js';
-import { LEAST_CROTCH_RADIUS, type Panel } from '../draft/index.js';
+import type { Panel } from '../draft/index.js';
 import {
   along,
   cubic,
@@ -52,7 +52,7 @@ function oneBends(panel: Panel, begin: Point): Cubic[] {
         along(crotchPoint, up, b * alongSecond),
         crotchPoint,
       );
-      if (bendOf([curve]).leastRadius < LEAST_CROTCH_RADIUS * ROOM) continue;
+      if (bendOf([curve]).leastRadius < 12 * ROOM) continue;
       const drawn = flatten([curve], 0.5);
       const off = places.reduce((sum, p) => sum + Math.min(...drawn.map((q) => distance(p, q))), 0);
       found.push({ curve, off });
@@ -76,7 +76,7 @@ export function smoothRise(panel: Panel): Point[] | undefined {
       // The alteration lays a spline through the points: that is what must bend but once.
       const laid = splineThrough(points, startDirection(panel.edges.rise), scale(panel.centreDown, -1));
       const { leastRadius, changesSign } = bendOf(laid, STRAIGHT);
-      if (!changesSign && leastRadius > LEAST_CROTCH_RADIUS) return points;
+      if (!changesSign && leastRadius > 12) return points;
     }
   }
   return undefined;

@@ -1,11 +1,11 @@
 import { pathLength } from '../geometry/index.js';
-import type { Levels, PanelName, Worked } from '../method/index.js';
+import { formulaFor, type Levels, type PanelName, type Worked } from '../method/index.js';
 import { good, refused, type Outcome } from '../refusal/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
-import { completePanel, drawSeams, UNMOVED } from './draw-panel.js';
+import { NOTHING, settleSeams, type RiseGave } from './draw-block.js';
+import { completePanel, drawRise } from './draw-panel.js';
 import { refuseLevels, type PanelSetting } from './panel-setting.js';
 import type { EdgeName, Panel } from './panel.js';
-import { stretchesOf, trueBack, type SeamStretches } from './true-seams.js';
 import { HOUSE_RULES, type DraftRules } from './rules.js';
 
 /** A whole draft: both panels on one frame, net. */
@@ -42,15 +42,17 @@ export function edgeLengths(panel: Panel): EdgeLengths {
 const MOST_DARTS = 3;
 
 function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetting {
-  const span = worked.body.get('apexSpan');
+  const { sheet, choices, body } = worked;
+  const span = body.get('apexSpan');
   const of = (limit: string): number => Number(worked.ledger.get(limit)?.value);
+  const hip = body.get('hip')?.mm ?? CHILD_HIP;
+  const { full } = worked;
   return {
     name,
-    parameters: worked[name],
-    levels: worked.levels,
+    parameters: full?.[name] ?? worked[name],
+    levels: full?.levels ?? worked.levels,
     halfSpan: span ? span.mm / 2 : undefined,
     hipKept: rules.hipKept,
-    waistPlan: rules.waistPlan,
     waistLimits: {
       mostTaper: of('mostTaper'),
       narrowestDart: of('narrowestDart'),
@@ -58,69 +60,55 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
       mostCentreIn: of('mostCentreIn'),
       mostDarts: worked.child || worked.pullOn ? 0 : MOST_DARTS,
     },
-    straightSide: worked.sheet.straightSide ?? false,
+    ownSurplus: sheet.surplus !== undefined && formulaFor(sheet.surplus, choices) === 'own',
+    straightSide: sheet.straightSide ?? false,
+    uprightSide: sheet.uprightSide?.includes(name) ?? false,
+    plumbLeg: fallsPlumb(worked, name),
+    size: choices['age'] === 'child' ? Math.min(1, Math.max(0.5, hip / CHILD_HIP)) : 1,
+    cut: full && { parameters: worked[name], levels: worked.levels },
     mostMoved: of('mostMoved'),
     byHand: new Set([...worked.byHand].filter((n) => n.startsWith(`${name}.`)).map((n) => n.slice(name.length + 1))),
   };
 }
 
-/** A panel drawn by itself, with its seams' lengths for the other to be trued to. */
-interface DrawnFront {
-  readonly panel: Panel;
-  readonly stretches: SeamStretches;
+/** A skirt's leg falls plumb whatever the build, unless its widths were chosen. */
+function fallsPlumb({ sheet, choices, ledger, byHand }: Worked, name: PanelName): boolean {
+  const chosen = ['kneeGirth', 'hemGirth'].some((girth) => ledger.get(girth)?.source === 'hand');
+  const set = byHand.has(`${name}.kneeWidth`) || byHand.has(`${name}.hemWidth`);
+  return sheet.plumbLeg === true && choices['leg'] === 'sheet' && !chosen && !set;
 }
 
-const sameRecord = (a: object, b: object): boolean => {
-  const [p, q] = [Object.entries(a), b as Record<string, unknown>];
-  return p.every(([key, value]) => q[key] === value);
-};
-
-const sameSetting = (a: PanelSetting, b: PanelSetting): boolean =>
-  sameRecord(a.parameters, b.parameters) &&
-  sameRecord(a.levels, b.levels) &&
-  a.halfSpan === b.halfSpan &&
-  a.hipKept === b.hipKept &&
-  a.waistPlan === b.waistPlan &&
-  sameRecord(a.waistLimits, b.waistLimits) &&
-  a.straightSide === b.straightSide &&
-  a.byHand.size === b.byHand.size &&
-  [...a.byHand].every((name) => b.byHand.has(name));
-
-let lastFront: { readonly setting: PanelSetting; readonly drawn: Outcome<DrawnFront> } | undefined;
-
-/** The front does not depend on the back: while the back is dragged, the same front is given again. */
-function drawFront(setting: PanelSetting): Outcome<DrawnFront> {
-  if (lastFront && sameSetting(lastFront.setting, setting)) return lastFront.drawn;
-  const seams = drawSeams(setting, UNMOVED);
-  const panel = seams.ok ? completePanel(setting, UNMOVED, seams.value) : seams;
-  const drawn =
-    seams.ok && panel.ok
-      ? good({ panel: panel.value, stretches: stretchesOf(seams.value) })
-      : (panel as Outcome<never>);
-  lastFront = { setting, drawn };
-  return drawn;
-}
-
+/** The hip, in mm, to which a child's is held. */
+const CHILD_HIP = 900;
 /**
- * Draws both panels from a sheet worked out for a body (handbook 2, sections 5 and 7). Refuses, with the field and
- * the way out, what no piece can be made of; never throws for a figure.
+ * Draws both panels from a sheet worked out for a body (docs/trade/parameters.md, docs/trade/curves.md). Refuses, with the
+ * field and the way out, what no piece can be made of; never throws for a figure.
  */
 export function drawBlock(worked: Worked, rules: DraftRules = HOUSE_RULES): Outcome<Block> {
-  const levels = refuseLevels(worked.levels, (name) => worked.byHand.has(name));
+  const isByHand = (name: string): boolean => worked.byHand.has(name);
+  const levels = refuseLevels(worked.levels, isByHand) ?? (worked.full && refuseLevels(worked.full.levels, isByHand));
   if (levels) return refused(levels);
-  const front = drawFront(setting(worked, rules, 'front'));
-  if (!front.ok) return front;
-
-  const backSetting = setting(worked, rules, 'back');
-  const drawn = rules.trueSeams ? trueBack(backSetting, front.value.stretches) : plain(drawSeams(backSetting, UNMOVED));
-  if (!drawn.ok) return drawn;
-  const back = completePanel(backSetting, drawn.value.shift, drawn.value.seams);
-  if (!back.ok) return back;
-  return good({ levels: worked.levels, front: front.value.panel, back: back.value });
-}
-
-function plain<T>(seams: Outcome<T>): Outcome<{ seams: T; shift: typeof UNMOVED }> {
-  return seams.ok ? good({ seams: seams.value, shift: UNMOVED }) : seams;
+  const settings = [setting(worked, rules, 'front'), setting(worked, rules, 'back')] as const;
+  let gave: readonly [RiseGave, RiseGave] = [NOTHING, NOTHING];
+  for (const free of [true, false]) {
+    const seams = settleSeams(...settings, rules, gave);
+    if (!seams.ok) return seams;
+    const front = drawRise(settings[0], seams.value[0], free);
+    if (!front.ok) return front;
+    const back = drawRise(settings[1], seams.value[1], free);
+    if (!back.ok) return back;
+    gave = [front.value.gave, back.value.gave];
+    // A rise that moved what it is drawn on is drawn once more, on seams that have settled to it.
+    if (free && gave.some(({ lean, end }) => lean !== 0 || end !== 0)) continue;
+    const [frontPanel, backPanel] = [
+      completePanel(settings[0], seams.value[0], front.value),
+      completePanel(settings[1], seams.value[1], back.value),
+    ];
+    if (!frontPanel.ok) return frontPanel;
+    if (!backPanel.ok) return backPanel;
+    return good({ levels: worked.levels, front: frontPanel.value, back: backPanel.value });
+  }
+  throw new Error('A rise that may give way in nothing is drawn or refused');
 }
 
 const MOVED = {
@@ -128,6 +116,9 @@ const MOVED = {
   sideHip: 'hip at the side',
   sideWaist: 'waist at the side',
 } as const;
+
+/** What a figure moves by less than this, in mm, is not told. */
+const TOLD = 1;
 
 /** What the drafting changed or could not do on its own, as sentences in the reader's unit. */
 export function draftNotes(block: Block, unit: Unit): string[] {
@@ -148,12 +139,18 @@ export function draftNotes(block: Block, unit: Unit): string[] {
       );
     }
     if (settled.centreIn > 0.5) notes.push(`${words}: the centre takes ${show(settled.centreIn)} more of the surplus.`);
-    if (panel.hollowLimitedBy !== 'none') {
-      const why =
-        panel.hollowLimitedBy === 'radius'
-          ? 'a tighter curve would be under 12 mm in radius'
-          : 'the curve would turn back';
-      notes.push(`${words}: the hollow is ${show(panel.hollow)}, the nearest that a smooth curve can have; ${why}.`);
+    if (Math.abs(settled.hollow) > TOLD) {
+      notes.push(`${words}: the hollow is ${show(panel.hollow)}, the nearest that a fair curve has.`);
+    }
+    if (Math.abs(settled.curveStart) > TOLD) {
+      const way = settled.curveStart > 0 ? 'higher' : 'lower';
+      notes.push(
+        `${words}: the crotch curve begins ${show(settled.curveStart)} ${way}, so that it leaves the straight gently.`,
+      );
+    }
+    if (Math.abs(settled.waistMore) > 0.5) {
+      const way = settled.waistMore > 0 ? 'wider' : 'narrower';
+      notes.push(`${words}: the waist is ${show(settled.waistMore)} ${way}, so that both sides taper alike.`);
     }
     for (const key of ['crotchPoint', 'sideHip', 'sideWaist'] as const) {
       const by = settled[key];

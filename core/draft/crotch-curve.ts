@@ -1,47 +1,156 @@
 import {
-  hollowCurve,
-  line,
+  along,
+  cubic,
+  distance,
+  hollowOf,
+  evenBend,
+  meetLines,
   point,
-  reversePath,
-  startDirection,
-  type HollowCurve,
-  type Path,
+  subtract,
+  unit,
+  type BendLimits,
+  type EvenBend,
   type Point,
 } from '../geometry/index.js';
+import type { PanelName } from '../method/index.js';
 import type { SeatLine } from './seat-line.js';
 
-/** No radius of a crotch curve may be smaller than this, in mm (handbook 2, section 7). */
-export const LEAST_CROTCH_RADIUS = 12;
+/** The measure of a rise (docs/trade/curves.md), in mm for an adult. */
+const LEAST_RADIUS = { front: 25, back: 35 } as const;
+const START_RADIUS = { front: 60, back: 80 } as const;
+const FLAT_RADIUS = 300;
+const START_UP = 40;
+const START_DOWN = 60;
+/** What gives way: the lean, in radians, and the extension, in mm. */
+const MOST_LEAN = Math.PI / 180;
+const MOST_END = 8;
+/** How dear it is to miss the hollow and to move the start, per square millimetre; a hollow set by hand is dearer. */
+const HOLLOW_DEAR = 1;
+const HOLLOW_HELD = 40;
+const START_DEAR = 0.006;
+const START_HELD = 10;
 
-/** The rise as drawn, from the crotch point up to the waist, and the curve in it. */
-export interface Rise {
-  readonly edge: Path;
-  readonly curve: HollowCurve;
+const DIAGONAL: Point = { x: Math.SQRT1_2, y: -Math.SQRT1_2 };
+
+/** The limits of a rise for a panel; `size` shrinks its lengths for a child (1 for an adult). */
+export const riseLimits = (name: PanelName, size: number): BendLimits => ({
+  leastRadius: LEAST_RADIUS[name] * size,
+  startRadius: START_RADIUS[name] * size,
+  flatRadius: FLAT_RADIUS * size,
+  flatStart: 0.35,
+  flatEnd: 0.4,
+  spread: 0.2,
+  peakFrom: 0.2,
+  peakTo: 0.8,
+});
+
+/** What a crotch curve has to meet. Lengths in mm. */
+export interface RiseWish {
+  readonly name: PanelName;
+  readonly size: number;
+  readonly seat: SeatLine;
+  readonly corner: Point;
+  readonly crotchPoint: Point;
+  /** Direction in which the inseam leaves the crotch point, downward. */
+  readonly inseamLeaving: Point;
+  /** The hollow as a share of the diagonal. */
+  readonly depth: number;
+  /** What a hand has set and may not give way. */
+  readonly held: { readonly hollow: boolean; readonly start: boolean; readonly lean: boolean; readonly end: boolean };
+}
+
+/** A crotch curve with its straight, and the diagonal of which the hollow is a share. */
+export interface CrotchCurve {
+  readonly bend: EvenBend;
+  /** From the corner to the chord between the sheet's curve start and the crotch point, in mm. */
+  readonly diagonal: number;
+  /** The hollow asked for, in mm. */
+  readonly asked: number;
+}
+
+/** From the corner along the diagonal to the chord between curve start and crotch point, in mm. */
+export function diagonalOf(corner: Point, start: Point, crotchPoint: Point): number {
+  const meeting = meetLines(corner, DIAGONAL, start, unit(subtract(crotchPoint, start)));
+  return meeting && meeting.alongFirst > 0 ? meeting.alongFirst : 0.4 * distance(start, crotchPoint);
 }
 
 /**
- * The rise (handbook 2, section 7): straight down the centre line, then one smooth curve through the hollow point to
- * the crotch point, square to the inseam there. Nothing where no curve without a turn back can join them.
+ * The crotch curve (docs/trade/curves.md): from the straight centre line in one fair bend through, or as near as is fair
+ * to, the hollow to the crotch point, square to the inseam there. What gives way, each dearer than the one before: hollow,
+ * start, lean, extension. Nothing where no such curve is found.
  */
-export function drawRise(
-  seat: SeatLine,
-  corner: Point,
-  crotchPoint: Point,
-  inseam: Path,
-  depth: number,
-): Rise | undefined {
-  const leaving = startDirection(inseam);
-  const curve = hollowCurve({
+export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
+  const { seat, corner, crotchPoint, size, held } = wish;
+  const leaving = unit(wish.inseamLeaving);
+  const diagonal = diagonalOf(corner, seat.curveStart, crotchPoint);
+  const asked = wish.depth * diagonal;
+  const above = distance(seat.waistEnd, seat.curveStart);
+  const limits = riseLimits(wish.name, size);
+  const common = {
     start: seat.curveStart,
     leaving: seat.down,
+    pivot: seat.tiltPoint,
     end: crotchPoint,
     arriving: point(leaving.y, -leaving.x),
+    outward: point(1, 0),
     corner,
-    depth,
-    leastRadius: LEAST_CROTCH_RADIUS,
-  });
-  if (!curve) return undefined;
-  const straight = Math.hypot(seat.curveStart.x - seat.waistEnd.x, seat.curveStart.y - seat.waistEnd.y) > 1e-6;
-  const down: Path = straight ? [line(seat.waistEnd, seat.curveStart), curve.curve] : [curve.curve];
-  return { curve, edge: reversePath(down) };
+    diagonal: DIAGONAL,
+    hollow: asked,
+    limits,
+  };
+  const give = {
+    through: held.hollow ? HOLLOW_HELD : HOLLOW_DEAR,
+    start: held.start ? START_HELD : START_DEAR,
+    startUp: Math.max(0, Math.min(START_UP * size, above - 10)),
+    startDown: START_DOWN * size,
+    lean: 0,
+    end: 0,
+  };
+  const lean = held.lean ? 0 : MOST_LEAN;
+  const end = held.end ? 0 : MOST_END * size;
+  const bend =
+    evenBend({ ...common, give }) ??
+    (lean > 0 ? evenBend({ ...common, give: { ...give, lean } }) : undefined) ??
+    (end > 0 ? evenBend({ ...common, give: { ...give, lean, end } }) : undefined) ??
+    evenBend({ ...common, give: { ...give, startDown: 2 * give.startDown, lean, end }, limits: loosened(limits) }) ??
+    plainBend(common);
+  return bend && { bend, diagonal, asked };
 }
+
+/** Handles of the plain curve, as a share of the way to where its end directions meet. */
+const PLAIN_HANDLE = 0.6;
+
+/** For figures that admit no fair curve at all: one plain cubic between its ends; nothing where it would turn back. */
+function plainBend({ start, leaving, end, arriving, corner }: PlainWish): EvenBend | undefined {
+  const apex = meetLines(start, leaving, end, arriving);
+  if (!apex || apex.alongFirst <= 1 || apex.alongSecond >= -1) return undefined;
+  const curve = cubic(
+    start,
+    along(start, leaving, PLAIN_HANDLE * apex.alongFirst),
+    along(end, arriving, PLAIN_HANDLE * apex.alongSecond),
+    end,
+  );
+  const hollow = hollowOf(curve, corner) ?? 0;
+  return { path: [curve], start, leaving, end, hollow, startMoved: 0, leaned: 0, endMoved: 0 };
+}
+
+interface PlainWish {
+  readonly start: Point;
+  readonly leaving: Point;
+  readonly end: Point;
+  readonly arriving: Point;
+  readonly corner: Point;
+}
+
+/** The limits for a figure that no fair rise can meet: it is drawn as near to one as may be, and the checks say so. */
+const loosened = (limits: BendLimits): BendLimits => ({
+  ...limits,
+  leastRadius: limits.leastRadius * 0.45,
+  startRadius: limits.startRadius * 0.5,
+  flatRadius: limits.flatRadius * 4,
+  flatStart: 0.5,
+  flatEnd: 0.5,
+  spread: 0.08,
+  peakFrom: 0.05,
+  peakTo: 0.95,
+});

@@ -9,133 +9,47 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
+import type { Levels } from '../method/index.js';
 import { good, refused, type Outcome } from '../refusal/index.js';
-import { drawRise } from './crotch-curve.js';
-import { legOf, lowerLeg, upperInseam, type Leg } from './leg.js';
+import { crotchCurve, type CrotchCurve } from './crotch-curve.js';
+import { isCut, type PanelSeams, type RiseGave } from './draw-block.js';
+import { cutLeg, legOf, plumbLeg, type Leg } from './leg.js';
 import { isSound, outlineOf, type Panel } from './panel.js';
-import { refusePanel, refuseSizes, type PanelSetting } from './panel-setting.js';
-import { footOnCentre, seatLine, squareOffCentre, type SeatLine } from './seat-line.js';
-import { sideSeam } from './side-seam.js';
-import { drawWaist, type WaistLine } from './waist.js';
-import { planWaist, type WaistPlan } from './waist-plan.js';
+import { refusePanel, type PanelSetting } from './panel-setting.js';
+import { footOnCentre } from './seat-line.js';
+import { openWaist } from './waist-over.js';
 
-/** How far truing has moved the back, in mm. */
-export interface Shift {
-  /** Crotch point down (+). */
-  readonly crotchPoint: number;
-  /** Side hip point down (+). */
-  readonly sideHip: number;
-  /** Side waist end up (+). */
-  readonly sideWaist: number;
+const DIAGONAL: Point = point(Math.SQRT1_2, -Math.SQRT1_2);
+
+/** A rise on its panel's seams, and what it could not be fair without. */
+export interface PanelRise {
+  readonly curve: CrotchCurve;
+  readonly gave: RiseGave;
 }
 
-/** How far in the centre may go, of the hip width: further, and no crotch curve runs from it. */
-const MOST_LEAN = { front: 0.16, back: 0.3 } as const;
-
-/** Nothing moved. */
-export const UNMOVED: Shift = { crotchPoint: 0, sideHip: 0, sideWaist: 0 };
-
-/** A panel's seams before the rise is drawn: all that truing needs. */
-export interface PanelSeams {
-  readonly seat: SeatLine;
-  readonly leg: Leg;
-  readonly sideCrotch: Point;
-  readonly sideHip: Point;
-  readonly crotchPoint: Point;
-  readonly inseam: Path;
-  readonly waist: WaistLine;
-  readonly plan: WaistPlan;
-}
-
-/** Draws a panel's seams but for the rise, truing shifts included. */
-export function drawSeams(setting: PanelSetting, shift: Shift): Outcome<PanelSeams> {
-  const { parameters: p, levels, name } = setting;
-  const sizes = refuseSizes(setting);
-  if (sizes) return refused(sizes);
-
-  const layOut = (furtherIn: number) => {
-    const seat = seatLine(p, levels, furtherIn);
-    const hipY = levels.hipLevel + shift.sideHip;
-    const frameSide = -p.sideOut;
-    const kept = setting.hipKept && !setting.straightSide;
-    const sideHip = point(kept ? squareOffCentre(seat, p.hipWidth, hipY) : frameSide, hipY);
-    // A side that hipKept moves inward goes in with the crotch line as well, so that it still runs in to the knee.
-    const sideCrotch = point(frameSide + p.sideInset + Math.max(0, sideHip.x - frameSide), levels.crotchLevel);
-    return { seat, sideHip, sideCrotch, leg: legOf(p, levels, sideCrotch.x, setting.straightSide) };
-  };
-
-  const sideLevel = -(p.sideLift + shift.sideWaist);
-  const first = layOut(0);
-  const planned = !setting.byHand.has('dartIntake') && !setting.byHand.has('dartCount');
-  const rise = sideLevel - first.seat.waistEnd.y;
-  const undarted = first.seat.waistEnd.x - Math.sqrt(Math.max(0, p.waistWidth ** 2 - rise ** 2)) - first.sideHip.x;
-  const limits = { ...setting.waistLimits, mostLean: MOST_LEAN[name] * p.hipWidth - p.centreIn };
-  const school = planned ? setting.waistPlan : 'off';
-  const full = planWaist(undarted, p.dartCount, p.dartIntake, limits, school);
-  const plan = setting.byHand.has('centreIn') ? { ...full, centreIn: 0 } : full;
-  const laid = plan.centreIn > 0 ? layOut(plan.centreIn) : first;
-
-  const crotchPoint = point(p.hipWidth + p.extension, levels.crotchLevel + p.crotchDrop + shift.crotchPoint);
-  if (
-    laid.sideHip.y < sideLevel + 20 ||
-    laid.sideCrotch.y < laid.sideHip.y + 2 ||
-    laid.leg.sideKnee.y < laid.sideCrotch.y + 20
-  ) {
-    const words = `The ${name} side seam has no room between waist, hip, crotch and knee.`;
-    return refused(
-      refusePanel(setting, ['sideLift'], words, 'Check the depths, or give the side lift back to the sheet.'),
-    );
-  }
-  if (crotchPoint.y > laid.leg.inseamKnee.y - 30) {
-    return refused(
-      refusePanel(setting, ['crotchDrop'], `The ${name} crotch point lies at the knee.`, 'Give a smaller crotch drop.'),
-    );
-  }
-  const waist = drawWaist({
-    centreWaist: laid.seat.waistEnd,
-    centreDown: laid.seat.down,
-    sideLevel,
-    waistWidth: p.waistWidth,
-    dartCount: plan.dartCount,
-    dartIntake: plan.dartIntake,
-    dartLength: p.dartLength,
-    dartAt: p.dartAt,
-    crease: laid.leg.crease,
-    halfSpan: setting.halfSpan,
-    sideFor: (end) => sideSeam(end, laid.sideHip, laid.sideCrotch, laid.leg),
+/**
+ * Draws the rise on seams that have settled; refuses where no crotch curve can run. `free` where centre line and crotch
+ * point may still give way.
+ */
+export function drawRise(setting: PanelSetting, seams: PanelSeams, free: boolean): Outcome<PanelRise> {
+  const { parameters: p, levels, name, byHand, size } = setting;
+  const { seat, crotchPoint, inseam } = seams;
+  const curve = crotchCurve({
+    name,
+    size,
+    seat,
+    corner: point(p.hipWidth, levels.crotchLevel),
+    crotchPoint,
+    inseamLeaving: inseam.leaving,
+    depth: p.depth,
+    held: {
+      hollow: byHand.has('depth'),
+      start: byHand.has('curveRise'),
+      lean: !free || byHand.has('centreIn') || byHand.has('centreLift'),
+      end: !free || byHand.has('extension'),
+    },
   });
-  if (waist === 'darts') {
-    const words = `The ${name} darts have no room on the waist.`;
-    return refused(
-      refusePanel(
-        setting,
-        ['dartAt', 'dartIntake', 'dartCount', 'dartLength', 'waistWidth'],
-        words,
-        'Give a smaller intake, fewer darts, or another place.',
-      ),
-    );
-  }
-  if (waist === 'short' || !isFinitePoint(waist.sideWaist)) {
-    const words = `The ${name} waist does not reach from the centre to the side.`;
-    return refused(
-      refusePanel(
-        setting,
-        ['centreLift', 'sideLift', 'waistWidth'],
-        words,
-        'Give a smaller lift, or a larger waist width.',
-      ),
-    );
-  }
-  return good({ ...laid, crotchPoint, plan, waist, inseam: upperInseam(crotchPoint, laid.leg, p.inseamHollow) });
-}
-
-/** Completes a panel from its seams: rise, named points, and the proof that the outline is one closed line. */
-export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelSeams): Outcome<Panel> {
-  const { parameters: p, levels, name } = setting;
-  const { seat, leg, waist, plan, crotchPoint } = seams;
-  const corner = point(p.hipWidth, levels.crotchLevel);
-  const rise = drawRise(seat, corner, crotchPoint, seams.inseam, p.depth);
-  if (!rise) {
+  if (!curve) {
     return refused(
       refusePanel(
         setting,
@@ -145,15 +59,81 @@ export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelS
       ),
     );
   }
-  const { side } = waist;
-  const lowerInseam = lowerLeg(leg.inseamKnee, leg.inseamHem, leg.kneeOnPiece);
-  const edges: Panel['edges'] = {
-    waist: waist.edge,
-    side: [...side.waistToHip, ...side.hipToKnee, ...side.kneeToHem],
-    hem: [line(leg.sideHem, leg.inseamHem)],
-    inseam: reversePath([...seams.inseam, ...lowerInseam]),
-    rise: rise.edge,
+  const { leaned, endMoved } = curve.bend;
+  // A lean turns the straight clockwise as seen for +: at the waist that is further in by its height over the pivot.
+  const lean = -Math.tan(leaned) * (seat.tiltPoint.y - seat.waistEnd.y);
+  return good({ curve, gave: { lean, end: endMoved } });
+}
+
+/** The leg of a piece that is not as long as the body's, cut from the full leg at the crotch line. */
+function shortLeg(setting: PanelSetting, seams: PanelSeams, levels: Levels): LowerSeams | undefined {
+  const { side, inseam, crotchPoint } = seams;
+  const p = setting.cut?.parameters ?? setting.parameters;
+  const frameSide = setting.straightSide ? -p.sideOut : undefined;
+  const leg = setting.plumbLeg
+    ? plumbLeg(p, levels, seams.sideHip.x, crotchPoint.x)
+    : legOf(p, levels, side.crotch.x, crotchPoint.x, frameSide);
+  const toKnee = setting.levels.kneeLevel - levels.crotchLevel;
+  const sideEnd = { knee: leg.sideKnee, hem: leg.sideHem, kneeOnPiece: leg.kneeOnPiece };
+  const inseamEnd = { knee: leg.inseamKnee, hem: leg.inseamHem, kneeOnPiece: leg.kneeOnPiece };
+  const { slope, bend } = side.atCrotch;
+  const below = setting.straightSide
+    ? straightBelow(side.crotch, sideEnd)
+    : cutLeg({ at: side.crotch, slope, bend }, sideEnd, toKnee);
+  const { x, y } = inseam.leaving;
+  const within = cutLeg({ at: crotchPoint, slope: x / y, bend: undefined }, inseamEnd, toKnee);
+  if (!below || !within) return undefined;
+  return {
+    leg,
+    hipToKnee: [...side.hipToKnee.slice(0, side.hipToCrotch), ...below.upper],
+    kneeToHem: below.lower,
+    ...within,
   };
+}
+
+const straightBelow = (
+  crotch: Point,
+  end: { knee: Point; hem: Point; kneeOnPiece: boolean },
+): Pick<LowerSeams, 'upper' | 'lower'> => ({
+  upper: [line(crotch, end.knee)],
+  lower: end.kneeOnPiece ? [line(end.knee, end.hem)] : [],
+});
+
+interface LowerSeams {
+  readonly leg: Leg;
+  readonly hipToKnee: Path;
+  readonly kneeToHem: Path;
+  /** The inseam above the knee and below it. */
+  readonly upper: Path;
+  readonly lower: Path;
+}
+
+/** Completes a panel: its rise, its leg, named points, and the proof that the outline is one closed line. */
+export function completePanel(setting: PanelSetting, seams: PanelSeams, { curve }: PanelRise): Outcome<Panel> {
+  const { parameters: full, levels: fullLevels, name } = setting;
+  const { seat, waist, plan, side, shift } = seams;
+  const { bend } = curve;
+  const p = setting.cut?.parameters ?? full;
+  const levels = setting.cut?.levels ?? fullLevels;
+  const cut = isCut(levels, fullLevels) || p.kneeWidth !== full.kneeWidth || p.hemWidth !== full.hemWidth;
+  const lower: LowerSeams | undefined = cut
+    ? shortLeg(setting, seams, levels)
+    : {
+        leg: seams.leg,
+        hipToKnee: side.hipToKnee,
+        kneeToHem: side.kneeToHem,
+        upper: seams.inseam.upper,
+        lower: seams.inseam.lower,
+      };
+  if (!lower) {
+    const words = `The ${name} leg cannot run from the crotch line to its hem.`;
+    return refused(refusePanel(setting, ['hemWidth', 'kneeWidth'], words, 'Give another hem width or length.'));
+  }
+  const { leg } = lower;
+  const corner = point(p.hipWidth, levels.crotchLevel);
+  const straight = Math.hypot(bend.start.x - seat.waistEnd.x, bend.start.y - seat.waistEnd.y) > 1e-6;
+  const down: Path = straight ? [line(seat.waistEnd, bend.start), ...bend.path] : bend.path;
+  const open = openWaist(waist.closed, waist.flat);
   const panel: Panel = {
     name,
     parameters: p,
@@ -162,43 +142,51 @@ export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelS
       dartCount: plan.dartCount,
       dartIntake: plan.dartIntake,
       centreIn: plan.centreIn,
+      waistMore: plan.waistMore,
+      curveStart: bend.startMoved,
+      hollow: bend.hollow - curve.asked,
     },
     levels,
-    edges,
+    edges: {
+      waist: open.edge,
+      side: [...side.waistToHip, ...lower.hipToKnee, ...lower.kneeToHem],
+      hem: [line(leg.sideHem, leg.inseamHem)],
+      inseam: reversePath([...lower.upper, ...lower.lower]),
+      rise: reversePath(down),
+    },
     joints: {
       sideHip: side.waistToHip.length,
-      sideCrotch: side.waistToHip.length + 1,
-      sideKnee: side.waistToHip.length + side.hipToKnee.length,
-      inseamKnee: lowerInseam.length,
-      curveStart: 1,
+      sideCrotch: side.waistToHip.length + side.hipToCrotch,
+      sideKnee: side.waistToHip.length + lower.hipToKnee.length,
+      inseamKnee: lower.lower.length,
+      curveStart: bend.path.length,
     },
     points: {
       centreWaist: seat.waistEnd,
-      sideWaist: waist.sideWaist,
+      sideWaist: side.waistToHip[0]?.p0 ?? seams.sideHip,
       sideHip: seams.sideHip,
       centreHip: footOnCentre(seat, seams.sideHip),
-      sideCrotch: seams.sideCrotch,
+      sideCrotch: side.crotch,
       sideKnee: leg.sideKnee,
       inseamKnee: leg.inseamKnee,
       sideHem: leg.sideHem,
       inseamHem: leg.inseamHem,
-      crotchPoint,
-      curveStart: seat.curveStart,
+      crotchPoint: bend.end,
+      curveStart: bend.start,
       corner,
-      hollow: along(corner, point(Math.SQRT1_2, -Math.SQRT1_2), rise.curve.hollow),
+      hollow: along(corner, DIAGONAL, bend.hollow),
       tiltPoint: seat.tiltPoint,
     },
-    darts: waist.darts,
-    waistSections: waist.sections,
-    closedWaist: waist.closed,
-    closedSideUp: waist.closedSideUp,
+    darts: open.darts,
+    waistSections: open.sections,
+    closedWaist: waist.closed.path,
+    closedSideUp: waist.closed.sideUp,
     crease: leg.crease,
     seatAngle: seat.angle,
     centreDown: seat.down,
-    crotchWidth: crotchPoint.x - seams.sideCrotch.x,
-    hollow: rise.curve.hollow,
-    diagonal: rise.curve.diagonal,
-    hollowLimitedBy: rise.curve.limitedBy,
+    crotchWidth: bend.end.x - side.crotch.x,
+    hollow: bend.hollow,
+    diagonal: curve.diagonal,
     kneeOnPiece: leg.kneeOnPiece,
   };
   return proven(setting, panel);
@@ -208,7 +196,7 @@ export function completePanel(setting: PanelSetting, shift: Shift, seams: PanelS
 function proven(setting: PanelSetting, panel: Panel): Outcome<Panel> {
   const words = `The ${panel.name} piece would cross itself.`;
   const way = 'Take back the last change, or give a value set by hand back to the sheet.';
-  if (!isSound(panel)) {
+  if (!isFinitePoint(panel.points.sideWaist) || !isSound(panel)) {
     return refused(refusePanel(setting, ['extension'], words, way));
   }
   const points = panel.darts.length > 0 ? flatten(outlineOf(panel), 1) : [];

@@ -11,8 +11,8 @@ export {
 } from './panel.js';
 export { girthLevels, levelSpan, type LegGirth } from './level-width.js';
 export { drawBlock, draftNotes, edgeLengths, type Block, type EdgeLengths } from './block.js';
-export { INSEAM_STRETCH } from './true-seams.js';
-export { LEAST_CROTCH_RADIUS } from './crotch-curve.js';
+export { INSEAM_STRETCH } from './draw-block.js';
+export { riseLimits } from './crotch-curve.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';
 export { closedWaist, openWaist, standApart, type ClosedWaist, type FlatDart, type OpenWaist } from './waist-over.js';
 export { HOUSE_RULES, type DraftRules } from './rules.js';

@@ -1,14 +1,13 @@
 import {
-  add,
-  along,
-  cubic,
+  axisBetween,
+  axisDown,
   distance,
-  dot,
+  graphPath,
+  GraphCurve,
   line,
+  onAxis,
   point,
-  quarterTurn,
-  subtract,
-  unit,
+  type Figure,
   type Path,
   type Point,
 } from '../geometry/index.js';
@@ -24,19 +23,56 @@ export interface Leg {
   readonly kneeOnPiece: boolean;
 }
 
+/** Where a seam of the leg ends: its knee corner and its hem corner. */
+export interface LegEnd {
+  readonly knee: Point;
+  readonly hem: Point;
+  readonly kneeOnPiece: boolean;
+}
+
 /** A leg whose hem comes closer to the knee line than this, in mm, has no knee of its own. */
 const LEAST_LOWER_LEG = 20;
+/** The bend about the knee: how far above and below the knee line it runs at most, in mm (docs/trade/curves.md). */
+const BEND_ABOVE = 122;
+const BEND_BELOW = 80;
+/** Along a slanting inseam the same 80 mm down are less. */
+const BEND_BELOW_ALONG = 72;
+/** It is nowhere tighter than this share of the arc that would make the same turn evenly. */
+const EVENNESS = 0.72;
+/** No radius of an inseam is under this off the knee's bend, in units of 1 per 100 mm. */
+const INSEAM_BEND = 100 / 330;
+/** A limit that cannot be kept is passed as little as can be: weight per square millimetre. */
+const PASSED = 20;
+/** What a millimetre of slack gives a bend, in 1 per 100 mm. */
+const GIVES = 0.004;
+/** Where along the way from crotch point to knee an inseam is as hollow as asked. */
+const DEEPEST = 0.42;
+/** It is deepest above this share of the way. */
+const LOWER_THIRD = 0.65;
+const HOLLOW_DEAR = 0.3;
+/** How dear it is for a short leg to begin with another bend than the full leg has. */
+const GOES_ON = 4;
+const THIGH_DEAR = 0.5;
+
+/** True where a leg has a knee of its own. */
+export const hasKnee = (levels: Levels): boolean => levels.hemLevel >= levels.kneeLevel + LEAST_LOWER_LEG;
 
 /**
- * Crease and corners: the crease halves the crotch width (less `creaseShift`), knee and hem lie half on each side
- * of it, or are laid off from a straight side. Where the hem lies above the knee line, the hem corners stand for the
- * knee corners.
+ * Crease and corners: the crease halves the crotch width between side and crotch point (less `creaseShift`), knee and
+ * hem lie half on each side of it, or are laid off from the side line at `sideX`. Where the hem lies above the knee
+ * line, the hem corners stand for the knee corners.
  */
-export function legOf(p: PanelParameters, levels: Levels, sideCrotchX: number, straightSide = false): Leg {
-  const crease = (sideCrotchX + p.hipWidth + p.extension) / 2 - p.creaseShift;
-  const kneeOnPiece = levels.hemLevel >= levels.kneeLevel + LEAST_LOWER_LEG;
+export function legOf(
+  p: PanelParameters,
+  levels: Levels,
+  sideCrotchX: number,
+  crotchX: number,
+  sideX: number | undefined,
+): Leg {
+  const crease = (sideCrotchX + crotchX) / 2 - p.creaseShift;
+  const kneeOnPiece = hasKnee(levels);
   const corner = (width: number, half: -1 | 1, level: number): Point =>
-    straightSide ? point(-p.sideOut + (half === 1 ? width : 0), level) : point(crease + (half * width) / 2, level);
+    sideX !== undefined ? point(sideX + (half === 1 ? width : 0), level) : point(crease + (half * width) / 2, level);
   const sideHem = corner(p.hemWidth, -1, levels.hemLevel);
   const inseamHem = corner(p.hemWidth, 1, levels.hemLevel);
   return {
@@ -49,50 +85,201 @@ export function legOf(p: PanelParameters, levels: Levels, sideCrotchX: number, s
   };
 }
 
-/** The unit direction in which a leg edge leaves its knee corner: straight to the hem, or plumb without a knee. */
-export const lowerLegDirection = (knee: Point, hem: Point, kneeOnPiece: boolean): Point =>
-  kneeOnPiece ? unit(subtract(hem, knee)) : point(0, 1);
+/** The corners of a leg that falls plumb from the hip at `sideX` and the crotch point at `crotchX`. */
+export function plumbLeg(p: PanelParameters, levels: Levels, sideX: number, crotchX: number): Leg {
+  const kneeOnPiece = hasKnee(levels);
+  const upper = kneeOnPiece ? levels.kneeLevel : levels.hemLevel;
+  return {
+    crease: (sideX + crotchX) / 2 - p.creaseShift,
+    sideKnee: point(sideX, upper),
+    inseamKnee: point(crotchX, upper),
+    sideHem: point(sideX, levels.hemLevel),
+    inseamHem: point(crotchX, levels.hemLevel),
+    kneeOnPiece,
+  };
+}
 
-/** The straight edge from knee to hem; nothing where the hem lies above the knee line. */
-export const lowerLeg = (knee: Point, hem: Point, kneeOnPiece: boolean): Path => (kneeOnPiece ? [line(knee, hem)] : []);
+/** Where the bend about the knee begins, and how far below the knee it runs; lengths along the seam in mm. */
+export function bendWindow(
+  knee: number,
+  least: number,
+  lower: number,
+  below = BEND_BELOW,
+): { from: number; tail: number } {
+  return { from: Math.max(least, knee - BEND_ABOVE), tail: Math.min(below, 0.6 * lower) };
+}
 
-const HANDLE_AT_CROTCH = 0.33;
-const HANDLE_AT_KNEE = 0.38;
-const LEAST_HANDLE = 0.12;
+/** Asks that a curve run on from its end straight through the hem corner. */
+export function runsThrough(
+  curve: GraphCurve,
+  end: number,
+  nodes: readonly number[],
+  hem: { readonly u: number; readonly v: number },
+): void {
+  curve.exactly(
+    [
+      [curve.place(end), 1],
+      [curve.slope(end), hem.u - (nodes[end] ?? 0)],
+    ],
+    hem.v,
+  );
+}
 
-/** The greatest distance from the chord of a cubic whose inner control points stand `h1` and `h2` off it. */
-function sagitta(h1: number, h2: number): number {
-  let most = 0;
-  for (let i = 1; i < 24; i++) {
-    const t = i / 24;
-    most = Math.max(most, 3 * t * (1 - t) * ((1 - t) * h1 + t * h2));
+/** The nodes of a bend into the lower leg: where it begins and where it ends, and which way it turns. */
+interface KneeBend {
+  readonly from: number;
+  readonly end: number;
+  readonly nodes: readonly number[];
+  readonly bend: 1 | -1;
+  /** Whether the bend turns its way from its very beginning, or may begin with what comes before. */
+  readonly signed: boolean;
+  /** What is passed where the bend cannot be even. */
+  readonly slack: Figure;
+}
+
+/** Asks that the bend about the knee turn one way, and nowhere more tightly than `EVENNESS` allows. */
+export function evenBendInto(curve: GraphCurve, { from, end, nodes, bend, signed, slack }: KneeBend): void {
+  const run = ((nodes[end] ?? 0) - (nodes[from] ?? 0)) / 100;
+  const share = bend / (run * EVENNESS);
+  for (let i = from; i <= end; i++) {
+    if (i > from || signed) {
+      curve.atLeast(
+        [
+          [curve.bend(i), bend],
+          [slack, GIVES],
+        ],
+        0,
+      );
+    }
+    curve.atLeast(
+      [
+        [curve.slope(end), share],
+        [curve.slope(from), -share],
+        [curve.bend(i), -bend],
+        [slack, GIVES],
+      ],
+      -0.002,
+    );
   }
-  return most;
+}
+
+/** The inseam above the knee and below it, each run downward, and how it leaves the crotch point. */
+export interface Inseam {
+  readonly upper: Path;
+  readonly lower: Path;
+  /** Slope dx/dy at the crotch point. */
+  readonly leaving: Point;
+}
+
+/** What an inseam runs between. */
+export interface InseamWish {
+  readonly crotchPoint: Point;
+  readonly end: LegEnd;
+  /** How far it bows inward, in mm. */
+  readonly hollow: number;
+  /** Its corner at the thigh line, where the sheet states a width there. */
+  readonly thigh: Point | undefined;
 }
 
 /**
- * The inseam from the crotch point to the knee (handbook 2, section 7): one cubic that bows inward by `hollow` mm
- * off its chord and runs into the lower leg without a corner. Where the leg's direction alone bows it more than
- * asked, the handle at the knee is shortened as far as it may be.
+ * The inseam (docs/trade/curves.md): hollow from the crotch point to the knee, deepest in the upper or middle third,
+ * with no tight bend, running evenly into the straight lower leg about the knee. Nothing where there is none.
  */
-export function upperInseam(crotchPoint: Point, leg: Leg, hollow: number): Path {
-  const knee = leg.inseamKnee;
-  const chord = distance(crotchPoint, knee);
-  const u = unit(subtract(knee, crotchPoint));
-  const inward = quarterTurn(u);
-  const end = lowerLegDirection(knee, leg.inseamHem, leg.kneeOnPiece);
-  const lean = -dot(end, inward);
-  let reach = HANDLE_AT_KNEE * chord;
-  if (lean > 0) reach = Math.max(LEAST_HANDLE * chord, Math.min(reach, (2.2 * hollow) / lean));
-  const h2 = lean * reach;
-  let low = 0;
-  let high = 2.25 * Math.max(hollow, 0) + Math.abs(h2);
-  if (sagitta(0, h2) >= hollow) high = 0;
-  for (let i = 0; i < 30 && high - low > 1e-6; i++) {
-    const middle = (low + high) / 2;
-    if (sagitta(middle, h2) < hollow) low = middle;
-    else high = middle;
+export function inseamSeam({ crotchPoint, end, hollow, thigh }: InseamWish): Inseam | undefined {
+  const axis = axisBetween(crotchPoint, end.knee);
+  const long = distance(crotchPoint, end.knee);
+  const hem = onAxis(axis, end.hem);
+  const { from: bendFrom, tail } = bendWindow(long, 0.45 * long, hem.u - long, BEND_BELOW_ALONG);
+  const upper = [0, bendFrom / 4, bendFrom / 2, (3 * bendFrom) / 4, bendFrom];
+  const nodes = [...upper, (bendFrom + long) / 2, long, long + tail / 2, long + tail];
+  const BEND = 4;
+  const KNEE = BEND + 2;
+  const END = KNEE + 2;
+  const curve = new GraphCurve(nodes, 0, 0, 1);
+  const slack = curve.slack(0);
+  curve.exactly([[curve.place(KNEE), 1]], 0);
+  runsThrough(curve, END, nodes, hem);
+  curve.atLeast([[slack, 1]], 0);
+  curve.dear(slack, 0, PASSED);
+  const bend = hem.v <= 0 ? -1 : 1;
+  evenBendInto(curve, { from: BEND, end: END, nodes, bend, signed: true, slack });
+  for (let i = 0; i <= (bend < 0 ? BEND : BEND - 1); i++) {
+    curve.atMost([[curve.bend(i), 1]], 0);
+    curve.atLeast(
+      [
+        [curve.bend(i), 100],
+        [slack, 1],
+      ],
+      -100 * INSEAM_BEND,
+    );
   }
-  const p1 = add(along(crotchPoint, u, HANDLE_AT_CROTCH * chord), along(point(0, 0), inward, high));
-  return [cubic(crotchPoint, p1, along(knee, end, -reach), knee)];
+  curve.atMost(
+    [
+      [curve.slopeOver(LOWER_THIRD * long), 100],
+      [slack, -1],
+    ],
+    0,
+  );
+  curve.dear(curve.placeOver(DEEPEST * long), hollow, HOLLOW_DEAR);
+  if (thigh) {
+    const { u, v } = onAxis(axis, thigh);
+    if (u > 0 && u < long) curve.dear(curve.placeOver(u), v, THIGH_DEAR);
+  }
+  const solved = curve.solve();
+  if (!solved) return undefined;
+  const path = graphPath(solved, axis);
+  const first = path[0];
+  const last = path[END - 1];
+  if (!first || !last) return undefined;
+  return {
+    upper: path.slice(0, KNEE),
+    lower: end.kneeOnPiece ? [...path.slice(KNEE, END), line(last.p3, end.hem)] : [],
+    leaving: point(first.p1.x - first.p0.x, first.p1.y - first.p0.y),
+  };
+}
+
+/** How a seam of a short leg begins: place, slope dx/dy and, where it goes on from a seam above, its bend per 100 mm. */
+export interface LegStart {
+  readonly at: Point;
+  readonly slope: number;
+  readonly bend: number | undefined;
+}
+
+/**
+ * A seam of a leg that is not as long as the body's, from the crotch line down: it goes on as the full leg's does there
+ * and turns below. Above the knee it ends in the hem corner; nothing where no such curve is found.
+ */
+export function cutLeg(start: LegStart, end: LegEnd, crotchToKnee: number): { upper: Path; lower: Path } | undefined {
+  const axis = axisDown(start.at.x, start.at.y);
+  const knee = end.knee.y - start.at.y;
+  const hem = { u: end.hem.y - start.at.y, v: end.hem.x - start.at.x };
+  const body = (nodes: readonly number[]): GraphCurve => {
+    const curve = new GraphCurve(nodes, 0, 0, 1);
+    curve.exactly([[curve.slope(0), 1]], start.slope);
+    if (start.bend !== undefined) curve.dear(curve.bend(0), start.bend, GOES_ON);
+    return curve;
+  };
+  if (!end.kneeOnPiece) {
+    const spans = Math.max(2, Math.min(6, Math.round((6 * hem.u) / Math.max(60, crotchToKnee))));
+    const nodes = Array.from({ length: spans + 1 }, (_, i) => (hem.u * i) / spans);
+    const curve = body(nodes);
+    curve.exactly([[curve.place(spans), 1]], hem.v);
+    const solved = curve.solve();
+    return solved && { upper: graphPath(solved, axis), lower: [] };
+  }
+  const { from, tail } = bendWindow(knee, knee / 3, hem.u - knee);
+  const nodes = [0, from / 4, from / 2, (3 * from) / 4, from, (from + knee) / 2, knee, knee + tail / 2, knee + tail];
+  const curve = body(nodes);
+  const kneeX = end.knee.x - start.at.x;
+  curve.exactly([[curve.place(6), 1]], kneeX);
+  runsThrough(curve, 8, nodes, hem);
+  const slack = curve.slack(0);
+  curve.atLeast([[slack, 1]], 0);
+  curve.dear(slack, 0, PASSED);
+  const bend = (hem.v - kneeX) / (hem.u - knee) - kneeX / knee >= 0 ? 1 : -1;
+  evenBendInto(curve, { from: 4, end: 8, nodes, bend, signed: false, slack });
+  const solved = curve.solve();
+  const path = solved && graphPath(solved, axis);
+  const last = path?.[7];
+  return path && last && { upper: path.slice(0, 6), lower: [...path.slice(6, 8), line(last.p3, end.hem)] };
 }

@@ -1,6 +1,6 @@
 import { PARAMETER_NAMES, type Levels, type PanelName, type PanelParameters } from '../method/index.js';
 import type { Refusal } from '../refusal/index.js';
-import type { WaistLimits, WaistSchool } from './waist-plan.js';
+import type { PlanLimits } from './waist-plan.js';
 
 /** What a panel is drawn from beside its parameters. */
 export interface PanelSetting {
@@ -10,11 +10,20 @@ export interface PanelSetting {
   readonly halfSpan: number | undefined;
   /** Hip width is kept square to the centre line. */
   readonly hipKept: boolean;
-  /** How the surplus of hip over waist leaves the panel, and within what limits. */
-  readonly waistPlan: WaistSchool;
-  readonly waistLimits: Omit<WaistLimits, 'mostLean'>;
+  /** The limits of the waist plan. */
+  readonly waistLimits: Omit<PlanLimits, 'leanTaper' | 'waistHeld'>;
+  /** The makers of the method place the surplus of hip over waist themselves. */
+  readonly ownSurplus: boolean;
   /** The side is one straight vertical from which the leg's widths are laid off. */
   readonly straightSide: boolean;
+  /** The side stands straight above the hip: the waist's length is settled at the centre. */
+  readonly uprightSide: boolean;
+  /** The leg falls plumb from hip and crotch point. */
+  readonly plumbLeg: boolean;
+  /** What lengths of a fair curve shrink by: 1 for an adult, hip over 90 cm for a child. */
+  readonly size: number;
+  /** The piece's own leg, where it is not as long as the body's: what lies above the crotch is drawn with the full leg. */
+  readonly cut: { readonly parameters: PanelParameters; readonly levels: Levels } | undefined;
   /** How far truing may move a point, in mm. */
   readonly mostMoved: number;
   /** Names of this panel's parameters that a hand has set. */

@@ -55,8 +55,14 @@ export interface Settled {
   /** Dart count and intake as the waist plan took them. */
   readonly dartCount: number;
   readonly dartIntake: number;
-  /** Further in at centre waist, by the waist plan. */
+  /** Further in at centre waist, by the waist plan; out where it is negative. */
   readonly centreIn: number;
+  /** Added to the waist width by the waist plan: moved over from the other panel, or left in the waist. */
+  readonly waistMore: number;
+  /** How much higher (+) or lower than the sheet says the crotch curve begins. */
+  readonly curveStart: number;
+  /** How much more (+) or less than asked the hollow is. */
+  readonly hollow: number;
 }
 
 /** How many curves of an edge, in the order of the outline, lie before each of its joints. */
@@ -98,8 +104,6 @@ export interface Panel {
   readonly hollow: number;
   /** The diagonal from the corner to the chord, of which `depth` is a share, in mm. */
   readonly diagonal: number;
-  /** What stood in the way of the hollow asked for. */
-  readonly hollowLimitedBy: 'none' | 'radius' | 'shape';
   /** False where the hem lies above the knee line. */
   readonly kneeOnPiece: boolean;
 }

@@ -12,18 +12,25 @@ export interface SeatLine {
   readonly angle: number;
 }
 
+/** What is added to a sheet's centre line, in mm at the waist. */
+export interface CentreMoved {
+  /** Further in (+) or out (-). Leaned out, it hinges at the corner. */
+  readonly in: number;
+  readonly lift: number;
+}
+
 /**
- * The centre line from its parameters (handbook 2, section 5): through the tilt point on the centre frame line
+ * The centre line from its parameters (docs/trade/parameters.md): through the tilt point on the centre frame line
  * and the waist end; the curve starts on it at `curveRise` above the crotch line, beyond the frame where that
- * lies lower than the tilt point. `furtherIn` mm are added to centreIn by the waist plan.
+ * lies lower than the tilt point.
  */
-export function seatLine(p: PanelParameters, levels: Levels, furtherIn: number): SeatLine {
-  const tiltPoint = point(p.hipWidth, levels.crotchLevel - p.tiltFrom);
-  const waistEnd = point(p.hipWidth - p.centreIn - furtherIn, -p.centreLift);
+export function seatLine(p: PanelParameters, levels: Levels, moved: CentreMoved): SeatLine {
+  const tiltPoint = point(p.hipWidth, levels.crotchLevel - (moved.in < 0 ? 0 : p.tiltFrom));
+  const waistEnd = point(p.hipWidth - p.centreIn - moved.in, -p.centreLift - moved.lift);
   const down = unit(subtract(tiltPoint, waistEnd));
   const startLevel = point(0, levels.crotchLevel - p.curveRise);
   const meeting = meetLines(waistEnd, down, startLevel, point(1, 0));
-  const angle = Math.atan((p.centreIn + furtherIn) / (levels.crotchLevel - p.tiltFrom + p.centreLift));
+  const angle = Math.atan((tiltPoint.x - waistEnd.x) / (tiltPoint.y - waistEnd.y));
   return { waistEnd, tiltPoint, down, angle, curveStart: meeting?.at ?? waistEnd };
 }
 

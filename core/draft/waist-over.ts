@@ -1,14 +1,18 @@
 import {
   along,
+  angleBetween,
+  axisBetween,
   cross,
-  cubic,
   directionAt,
   distance,
+  GraphCurve,
+  graphPath,
   line,
   mapPath,
   meetLines,
   mirror,
-  partOf,
+  onAxis,
+  pathBetweenPlaces,
   pointAt,
   quarterTurn,
   scale,
@@ -17,9 +21,14 @@ import {
   unit,
   velocityAt,
   type Cubic,
+  type Figure,
   type Path,
+  type PathPlace,
   type Point,
+  type SolvedGraph,
+  type Sum,
 } from '../geometry/index.js';
+import type { PanelName } from '../method/index.js';
 import type { Dart } from './panel.js';
 
 /** A dart before the waist is laid over it. */
@@ -33,19 +42,27 @@ export interface FlatDart {
 
 /** What a waist line runs between: its ends, and the directions down the seams that it is square to. */
 export interface WaistEnds {
+  readonly panel: PanelName;
   readonly centreWaist: Point;
   readonly centreDown: Point;
   readonly sideWaist: Point;
   readonly sideDown: Point;
+  /**
+   * Off square at the side, radians, so that front and back run level into one another; where it is left open the curve
+   * takes what it likes best. Positive turns the line up toward the side.
+   */
+  readonly offSquare: number | undefined;
 }
 
 /** The waist over closed darts, and where the darts cut it. */
 export interface ClosedWaist {
-  readonly curve: Cubic;
-  /** The parameter of the curve at each dart, from the centre. */
-  readonly cuts: readonly number[];
+  readonly path: Path;
+  /** Where each dart cuts it, from the centre. */
+  readonly cuts: readonly PathPlace[];
   /** Direction of the side seam upward once the darts are closed. */
   readonly sideUp: Point;
+  /** How far it is off square at the side, radians. */
+  readonly offSquare: number;
 }
 
 /** The waist opened again for cutting. */
@@ -75,16 +92,21 @@ function open(p: Point, darts: readonly FlatDart[], count: number): Point {
   return q;
 }
 
-/** The parameter at which a curve crosses the line from `from` through `through` (Newton's method, kept in 0..1). */
-function crossingParameter(c: Cubic, from: Point, through: Point): number {
+/** Where a path crosses the ray from `from` through `through` (Newton's method on the span that it crosses). */
+function crossingPlace(path: Path, from: Point, through: Point): PathPlace {
   const ray = subtract(through, from);
+  const off = (p: Point): number => cross(ray, subtract(p, from));
+  let index = path.findIndex((c) => off(c.p0) * off(c.p3) <= 0);
+  if (index === -1)
+    index = Math.abs(off(path[0]?.p0 ?? from)) < Math.abs(off(path[path.length - 1]?.p3 ?? from)) ? 0 : path.length - 1;
+  const c = path[index] as Cubic;
   let t = 0.5;
   for (let i = 0; i < 12; i++) {
-    const step = cross(ray, subtract(pointAt(c, t), from)) / cross(ray, velocityAt(c, t));
+    const step = off(pointAt(c, t)) / cross(ray, velocityAt(c, t));
     t = Math.min(1, Math.max(0, t - step));
     if (Math.abs(step) < 1e-12) break;
   }
-  return t;
+  return { index, t };
 }
 
 /** The tip between the legs: the waist on the centre's side, folded back over the leg, meets the dart's fold there. */
@@ -96,53 +118,197 @@ function peakOf(apex: Point, centreLeg: Point, sideLeg: Point, waistward: Point)
   return meeting?.at ?? along(apex, foldUp, distance(apex, centreLeg));
 }
 
+/** How far a waist may lie off its chord, in mm, or this share of the arc of its whole turn. */
+const OFF_CHORD = { front: 5.6, back: 7.6 } as const;
+const OFF_ARC = 1.15;
+/** Behind no point lies more than this under the lower of its two ends, in mm. */
+const SAG = 4;
+/** What turns the other way is kept to this much of an end, in mm, and to this turn. */
+const END_RUN = 20;
+const END_TURN = Math.tan((7 * Math.PI) / 180);
+const END_TURN_PLAIN = Math.tan((13 * Math.PI) / 180);
+/** How far off square a waist may be at the side, and how dear that is; radians. */
+const MOST_OFF_SQUARE = (3.6 * Math.PI) / 180;
+const OFF_SQUARE_DEAR = 3;
+const PASSED = 200;
+/** A waist that passes a limit by less than this, in mm, is not tried the other way. */
+const PASSES = 0.05;
+/** A waist rises square from a chord no more steeply than this. */
+const STEEPEST = 1.2;
+
+/** A waist found, by how much it passes a limit, and how dear it is. */
+interface BentWaist {
+  readonly solved: SolvedGraph;
+  readonly passed: number;
+  readonly cost: number;
+}
+
+interface WaistFrame {
+  readonly ends: WaistEnds;
+  readonly darted: boolean;
+  readonly long: number;
+  readonly nodes: readonly number[];
+  readonly first: number;
+  /** Slope that is square to the side. */
+  readonly last: number;
+  /** Share of v that is downward on the piece, and of u. */
+  readonly downV: number;
+  readonly downU: number;
+}
+
+/** The fair waist that bends one way, up (+) or down (-) as seen from its chord; nothing where there is none. */
+function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
+  const { ends, nodes, long, first, last, darted } = frame;
+  const count = nodes.length - 1;
+  const curve = new GraphCurve(nodes, 0, 0, 2);
+  const [slack, offSquare] = [curve.slack(0), curve.slack(1)];
+  // Slopes are tangents: a degree off square is worth more of them where the line stands steeply to its chord.
+  const tangent = 1 + last * last;
+  curve.exactly([[curve.slope(0), 1]], first);
+  curve.exactly([[curve.place(count), 1]], 0);
+  curve.exactly(
+    [
+      [curve.slope(count), 1],
+      [offSquare, -tangent],
+    ],
+    last,
+  );
+  if (ends.offSquare !== undefined) curve.exactly([[offSquare, 1]], ends.offSquare);
+  curve.atLeast([[slack, 1]], 0);
+  curve.dear(slack, 0, PASSED);
+  const given = (figure: Figure, by: number, from: Figure | undefined, most: number): void => {
+    const sum: Sum = from
+      ? [
+          [figure, by],
+          [from, -by],
+          [slack, 1],
+        ]
+      : [
+          [figure, by],
+          [slack, 1],
+        ];
+    curve.atLeast(sum, -most);
+  };
+  if (ends.offSquare === undefined) {
+    curve.dear(offSquare, 0, OFF_SQUARE_DEAR);
+    for (const way of [100, -100]) given(offSquare, way, undefined, 100 * MOST_OFF_SQUARE);
+  }
+  for (let i = 2; i <= count - 2; i++) curve.atLeast([[curve.bend(i), way]], 0);
+  // What an end turns the other way, slope against slope.
+  const most = 100 * (darted ? END_TURN : END_TURN_PLAIN);
+  given(curve.slope(2), way * 100, curve.slope(0), most);
+  given(curve.slope(count), way * 100, curve.slope(count - 2), most);
+  const arc = (OFF_ARC * long * Math.abs(Math.atan(last) - Math.atan(first))) / 8;
+  const off = Math.max(OFF_CHORD[ends.panel], arc);
+  const lower = Math.max(0, frame.downU * long);
+  for (let i = 1; i < count; i++) {
+    const place = curve.place(i);
+    given(place, 1, undefined, off);
+    given(place, -1, undefined, off);
+    if (ends.panel === 'back') {
+      const level = (nodes[i] ?? 0) * frame.downU;
+      curve.atLeast(
+        [
+          [place, -frame.downV],
+          [slack, 1],
+        ],
+        level - lower - SAG,
+      );
+    }
+  }
+  const solved = curve.solve();
+  if (!solved) return undefined;
+  return {
+    solved,
+    passed: solved.value(slack),
+    cost: solved.variation + PASSED * solved.value(slack) ** 2 + OFF_SQUARE_DEAR * solved.value(offSquare) ** 2,
+  };
+}
+
 /**
- * One smooth waist line over the closed darts (handbook 2, section 7), square to the centre line and to the side seam,
- * so that it runs level into the neighbouring panel.
+ * One smooth waist line over the closed darts (docs/trade/curves.md): square to the centre line, bending one way and
+ * evenly, and running level into the neighbouring panel at the side.
  */
 export function closedWaist(ends: WaistEnds, darts: readonly FlatDart[]): ClosedWaist {
   const { centreWaist: from, sideWaist } = ends;
   const n = darts.length;
   const closedEnd = close(sideWaist, darts, n);
   const closedDown = subtract(close(along(sideWaist, ends.sideDown, 1), darts, n), closedEnd);
-  const reach = distance(from, closedEnd) / 3;
-  const curve = cubic(
-    from,
-    along(from, quarterTurn(ends.centreDown), reach),
-    along(closedEnd, quarterTurn(closedDown), -reach),
-    closedEnd,
-  );
+  const axis = axisBetween(from, closedEnd);
+  const long = distance(from, closedEnd);
+  const slopeOf = (d: Point): number => {
+    const { u, v } = onAxis({ ...axis, origin: { x: 0, y: 0 } }, d);
+    const slope = v / Math.max(u, 1e-3);
+    return Math.min(STEEPEST, Math.max(-STEEPEST, slope));
+  };
+  const run = Math.min(END_RUN, long / 6);
+  const inner = long - 2 * run;
+  const nodes = [
+    0,
+    run / 2,
+    run,
+    run + inner / 4,
+    run + inner / 2,
+    run + (3 * inner) / 4,
+    long - run,
+    long - run / 2,
+    long,
+  ];
+  const frame: WaistFrame = {
+    ends,
+    darted: n > 0,
+    long,
+    nodes,
+    first: slopeOf(quarterTurn(ends.centreDown)),
+    last: slopeOf(quarterTurn(closedDown)),
+    downV: axis.across.y,
+    downU: axis.direction.y,
+  };
+  // The way in which squareness at both ends turns it; the other where that would pass a limit.
+  const way = frame.last >= frame.first ? 1 : -1;
+  const natural = bentWaist(frame, way);
+  const other = natural && natural.passed < PASSES ? undefined : bentWaist(frame, way === 1 ? -1 : 1);
+  const best = other && (!natural || other.cost < natural.cost) ? other : natural;
+  const path = best ? graphPath(best.solved, axis) : [line(from, closedEnd)];
   // Closed, both legs lie on the centre leg: half the dart's angle toward the centre from its middle line.
   const cuts = darts.map((d, k) =>
-    crossingParameter(
-      curve,
-      close(d.apex, darts, k),
-      close(turn(along(d.apex, d.up, 100), d.angle / 2, d.apex), darts, k),
-    ),
+    crossingPlace(path, close(d.apex, darts, k), close(turn(along(d.apex, d.up, 100), d.angle / 2, d.apex), darts, k)),
   );
-  return { curve, cuts, sideUp: scale(closedDown, -1) };
+  const arriving = directionAt(path[path.length - 1] as Cubic, 1);
+  const sideUp = scale(closedDown, -1);
+  return { path, cuts, sideUp, offSquare: Math.PI / 2 - angleBetween(arriving, sideUp) };
 }
 
+const at = (path: Path, { index, t }: PathPlace): Point => pointAt(path[index] as Cubic, t);
+
 /** The length of each dart's legs under a closed waist, in mm. */
-export const legsUnder = ({ curve, cuts }: ClosedWaist, darts: readonly FlatDart[]): number[] =>
-  cuts.map((t, k) => distance(close(darts[k]?.apex ?? curve.p0, darts, k), pointAt(curve, t)));
+export const legsUnder = ({ path, cuts }: ClosedWaist, darts: readonly FlatDart[]): number[] =>
+  cuts.map((place, k) => distance(close(darts[k]?.apex ?? at(path, place), darts, k), at(path, place)));
 
 /** True where the darts stand side by side within the waist, none at its very ends. */
-export const standApart = ({ cuts }: ClosedWaist): boolean =>
-  [...cuts, 1].every((t, k) => t - (k === 0 ? 0 : (cuts[k - 1] ?? 0)) >= 0.01);
+export function standApart({ path, cuts }: ClosedWaist): boolean {
+  const last = path[path.length - 1]?.p3;
+  const first = path[0]?.p0;
+  if (!first || !last) return false;
+  const long = distance(first, last);
+  const places = [...cuts.map((cut) => distance(first, at(path, cut))), long];
+  return places.every((here, k) => here - (k === 0 ? 0 : (places[k - 1] ?? 0)) >= 0.01 * long);
+}
 
 /** Opens a closed waist again: sections between the darts, legs of equal length, the mouths peaked. */
-export function openWaist({ curve, cuts }: ClosedWaist, flat: readonly FlatDart[]): OpenWaist {
-  const bounds = [0, ...cuts, 1];
-  const sections = bounds.slice(0, -1).map((t, k): Path => {
-    return mapPath([partOf(curve, t, bounds[k + 1] ?? 1)], (p) => open(p, flat, k));
+export function openWaist({ path, cuts }: ClosedWaist, flat: readonly FlatDart[]): OpenWaist {
+  const start: PathPlace = { index: 0, t: 0 };
+  const end: PathPlace = { index: path.length - 1, t: 1 };
+  const bounds = [start, ...cuts, end];
+  const sections = bounds.slice(0, -1).map((place, k): Path => {
+    return mapPath(pathBetweenPlaces(path, place, bounds[k + 1] ?? end), (p) => open(p, flat, k));
   });
   const darts = flat.map((d, k): Dart => {
-    const at = pointAt(curve, cuts[k] ?? 0);
-    const centreLeg = open(at, flat, k);
-    const sideLeg = open(at, flat, k + 1);
-    const before = sections[k]?.[0];
-    const toCentre = before ? scale(directionAt(before, 1), -1) : unit(subtract(curve.p0, centreLeg));
+    const here = at(path, cuts[k] ?? start);
+    const centreLeg = open(here, flat, k);
+    const sideLeg = open(here, flat, k + 1);
+    const before = sections[k]?.[(sections[k]?.length ?? 1) - 1];
+    const toCentre = before ? scale(directionAt(before, 1), -1) : unit(subtract(at(path, start), centreLeg));
     return {
       apex: d.apex,
       centreLeg,

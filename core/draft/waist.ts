@@ -1,28 +1,17 @@
-import {
-  along,
-  cubicLength,
-  distance,
-  quarterTurn,
-  scale,
-  startDirection,
-  subtract,
-  unit,
-  type Path,
-  type Point,
-} from '../geometry/index.js';
-import type { DartPlace } from '../method/index.js';
-import type { Dart } from './panel.js';
-import type { SideSeam } from './side-seam.js';
-import { closedWaist, legsUnder, openWaist, standApart, type FlatDart } from './waist-over.js';
+import { along, distance, pathLength, quarterTurn, scale, subtract, unit, type Point } from '../geometry/index.js';
+import type { DartPlace, PanelName } from '../method/index.js';
+import { closedWaist, legsUnder, standApart, type ClosedWaist, type FlatDart } from './waist-over.js';
 
 /** What the waist has to meet. Lengths in mm. */
 export interface WaistWish {
+  readonly panel: PanelName;
   readonly centreWaist: Point;
   /** Unit direction of the centre line downward. */
   readonly centreDown: Point;
-  /** Level of the side end (y). */
-  readonly sideLevel: number;
-  readonly waistWidth: number;
+  readonly sideWaist: Point;
+  /** Direction of the side seam downward at the waist. */
+  readonly sideDown: Point;
+  readonly offSquare: number | undefined;
   readonly dartCount: number;
   readonly dartIntake: number;
   readonly dartLength: number;
@@ -30,24 +19,28 @@ export interface WaistWish {
   readonly crease: number;
   /** Half the apex span, where it was measured. */
   readonly halfSpan: number | undefined;
-  /** The side seam that belongs to a waist end. */
-  readonly sideFor: (waistEnd: Point) => SideSeam;
+  /** The darts of the round before. */
+  readonly darts: readonly SettledDart[];
 }
 
-/** The waist as drawn: open for cutting and closed for measuring. */
-export interface WaistLine {
-  readonly sideWaist: Point;
-  readonly side: SideSeam;
-  readonly edge: Path;
-  readonly sections: readonly Path[];
-  readonly closed: Path;
-  readonly closedSideUp: Point;
-  readonly darts: readonly Dart[];
+/** What is settled of a dart from round to round: how deep its apex lies under the slanted waist, and its legs, in mm. */
+export interface SettledDart {
+  readonly depth: number;
+  readonly leg: number;
+}
+
+/** A waist over its closed darts, with the darts that lie under it and how far they are from what was asked. */
+export interface WaistRound {
+  readonly closed: ClosedWaist;
+  readonly flat: readonly FlatDart[];
+  readonly length: number;
+  readonly darts: readonly SettledDart[];
+  readonly apart: boolean;
 }
 
 /** Distances from the centre along the slanted waist at which the darts stand. */
-function dartStations(wish: WaistWish, end: Point): number[] {
-  const { centreWaist: from, dartCount, dartIntake, dartAt, halfSpan } = wish;
+function dartStations(wish: WaistWish): number[] {
+  const { centreWaist: from, sideWaist: end, dartCount, dartIntake, dartAt, halfSpan } = wish;
   const length = distance(from, end);
   if (dartAt === 'midway' || (dartAt === 'apexSpan' && halfSpan === undefined)) {
     return Array.from({ length: dartCount }, (_, k) => (length * (k + 1)) / (dartCount + 1));
@@ -58,53 +51,42 @@ function dartStations(wish: WaistWish, end: Point): number[] {
   return Array.from({ length: dartCount }, (_, k) => held + ((length - held) * k) / dartCount);
 }
 
-/** The darts on the slanted waist; `legs` are their leg lengths as far as they are known, so that the intake comes out. */
-function flatDarts(wish: WaistWish, end: Point, legs: readonly number[]): FlatDart[] {
+/** The darts on the slanted waist, square to it, so that legs and intake come out as asked. */
+function flatDarts(wish: WaistWish): FlatDart[] {
   if (wish.dartCount === 0 || wish.dartIntake <= 0) return [];
-  const e = unit(subtract(end, wish.centreWaist));
+  const e = unit(subtract(wish.sideWaist, wish.centreWaist));
   const down = scale(quarterTurn(e), -1);
-  return dartStations(wish, end).map((s, k) => ({
-    apex: along(along(wish.centreWaist, e, s), down, wish.dartLength),
-    up: scale(down, -1),
-    angle:
-      2 * Math.asin(Math.min(0.9, wish.dartIntake / 2 / (legs[k] ?? Math.hypot(wish.dartLength, wish.dartIntake / 2)))),
-  }));
+  return dartStations(wish).map((s, k) => {
+    const { depth, leg } = wish.darts[k] ?? { depth: wish.dartLength, leg: wish.dartLength };
+    return {
+      apex: along(along(wish.centreWaist, e, s), down, depth),
+      up: scale(down, -1),
+      angle: 2 * Math.asin(Math.min(0.9, wish.dartIntake / 2 / leg)),
+    };
+  });
 }
 
 /**
- * The waist (handbook 2, sections 5 and 7): laid off from the centre along the slanted waist, one smooth line across
- * the closed darts, square to the centre line and square to the side seam (so that it runs level into the
- * neighbouring panel), settled so that closed it is `waistWidth` long; then reopened, with legs of equal length and
- * the dart mouths peaked. Where it cannot be drawn: 'short' if the width does not reach from the centre to the side
- * level, 'darts' if the darts do not stand side by side within it.
+ * One round of the waist (docs/trade/curves.md): the fair line over the closed darts as its ends now lie. The caller moves
+ * the side end by what the line is too long or too short; the darts sink or rise until their legs are as long as listed.
  */
-export function drawWaist(wish: WaistWish): WaistLine | 'short' | 'darts' {
-  const from = wish.centreWaist;
-  const rise = wish.sideLevel - from.y;
-  const total = wish.waistWidth + wish.dartCount * wish.dartIntake;
-  if (total <= Math.abs(rise) + 1) return 'short';
-  let x = from.x - Math.sqrt(total * total - rise * rise);
-  let legs: readonly number[] = [];
-  for (let round = 0; ; round++) {
-    const sideWaist = { x, y: wish.sideLevel };
-    const side = wish.sideFor(sideWaist);
-    const darts = flatDarts(wish, sideWaist, legs);
-    const ends = {
-      centreWaist: from,
+export function waistRound(wish: WaistWish): WaistRound {
+  const flat = flatDarts(wish);
+  const closed = closedWaist(
+    {
+      panel: wish.panel,
+      centreWaist: wish.centreWaist,
       centreDown: wish.centreDown,
-      sideWaist,
-      sideDown: startDirection(side.waistToHip),
-    };
-    const closed = closedWaist(ends, darts);
-    const error = cubicLength(closed.curve) - wish.waistWidth;
-    const found = legsUnder(closed, darts);
-    const settled = found.every((r, k) => Math.abs(r - (legs[k] ?? 0)) < 1e-4);
-    if ((Math.abs(error) > 1e-5 || !settled) && round < 30) {
-      x += error;
-      legs = found;
-      continue;
-    }
-    if (!(Math.abs(error) < 0.01) || !standApart(closed)) return 'darts';
-    return { sideWaist, side, ...openWaist(closed, darts), closed: [closed.curve], closedSideUp: closed.sideUp };
-  }
+      sideWaist: wish.sideWaist,
+      sideDown: wish.sideDown,
+      offSquare: wish.offSquare,
+    },
+    flat,
+  );
+  const legs = legsUnder(closed, flat);
+  const darts = legs.map((leg, k): SettledDart => {
+    const before = wish.darts[k] ?? { depth: wish.dartLength, leg: wish.dartLength };
+    return { depth: Math.max(5, before.depth + wish.dartLength - leg), leg };
+  });
+  return { closed, flat, length: pathLength(closed.path), darts, apart: standApart(closed) };
 }

@@ -19,9 +19,21 @@ export * from './path.js';
 export { meetCubics, meetPaths, type Meeting, type PathMeeting } from './intersect.js';
 export { enclosedArea, isClosed, boxOf, pathBox, selfCrossing, contains, type Box } from './outline.js';
 export { offsetPath } from './offset.js';
-export { splineDown, splineWithSlopes } from './side-spline.js';
 export { evenCurveThrough, hollowCurve, hollowOf, type HollowCurve, type HollowWish } from './hollow-curve.js';
 export { crossLine, type LineCrossing } from './cross-line.js';
+export {
+  axisBetween,
+  axisDown,
+  GraphCurve,
+  graphPath,
+  onAxis,
+  type Axis,
+  type Figure,
+  type SolvedGraph,
+  type Sum,
+} from './graph-curve.js';
+export { FixedPoint } from './numeric/fixed-point.js';
+export { evenBend, type BendGive, type BendLimits, type BendWish, type EvenBend } from './even-bend.js';
 export { displacePath, smoothStep, type Displacement, type Displaced } from './displace.js';
 export { breaksOf, fairPath, fitCubic, jointedAt, type Faired } from './fair-path.js';
 export { splineThrough } from './spline-through.js';

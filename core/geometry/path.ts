@@ -4,6 +4,7 @@ import {
   isStraight,
   mapCubic,
   parameterAtLength,
+  partOf,
   pointAt,
   reverse,
   splitAt,
@@ -21,6 +22,21 @@ export interface Place {
   readonly t: number;
   readonly length: number;
   readonly at: Point;
+}
+
+/** A place on a path by its curve and parameter. */
+export interface PathPlace {
+  readonly index: number;
+  readonly t: number;
+}
+
+/** The part of a path from one place to a later one. */
+export function pathBetweenPlaces(path: Path, from: PathPlace, to: PathPlace): Path {
+  return path.slice(from.index, to.index + 1).flatMap((c, i) => {
+    const first = i === 0 ? from.t : 0;
+    const last = from.index + i === to.index ? to.t : 1;
+    return last - first > 1e-9 ? [first === 0 && last === 1 ? c : partOf(c, first, last)] : [];
+  });
 }
 
 /** The length of a path, in mm. */

@@ -3,7 +3,7 @@ import { isDartPlace, type DartPlace, type ParameterKind } from './panel-paramet
 
 const LIMITS: Record<Exclude<ParameterKind, 'place'>, { least: number; most: number; wayOut: string }> = {
   length: { least: -3000, most: 3000, wayOut: 'Enter a length under 3 m.' },
-  share: { least: 0.05, most: 0.95, wayOut: 'Enter a share between 0.05 and 0.95.' },
+  share: { least: 0, most: 0.95, wayOut: 'Enter a share between 0 and 0.95.' },
   count: { least: 0, most: 3, wayOut: 'Enter 0, 1, 2 or 3.' },
 };
 

@@ -48,8 +48,14 @@ export interface PanelParameters {
   readonly kneeWidth: number;
   /** Panel width at the hem, half on each side of the crease. */
   readonly hemWidth: number;
-  /** How far the inseam bows inward between crotch point and knee. */
-  readonly inseamHollow: number;
+  /** How far the inseam bows inward between crotch point and knee, as a share of that length. */
+  readonly inseamHollowShare: number;
+  /** The same in mm, where a hand or an own sheet states it so: it wins over the share. */
+  readonly inseamHollow?: number;
+  /** Panel width at the thigh line, half on each side of the crease, where a sheet states one. */
+  readonly thighWidth?: number;
+  /** Side seam to crotch point along the crotch line, where a sheet states it: the extension is settled by it. */
+  readonly crotchWidth?: number;
 }
 
 /** The name of a panel parameter. */
@@ -79,8 +85,14 @@ export const PANEL_PARAMETERS: Record<ParameterName, { readonly label: string; r
   creaseShift: { label: 'Crease shift', kind: 'length' },
   kneeWidth: { label: 'Knee width', kind: 'length' },
   hemWidth: { label: 'Hem width', kind: 'length' },
+  inseamHollowShare: { label: 'Inseam hollow, share of its length', kind: 'share' },
   inseamHollow: { label: 'Inseam hollow', kind: 'length' },
+  thighWidth: { label: 'Thigh width', kind: 'length' },
+  crotchWidth: { label: 'Crotch width', kind: 'length' },
 };
+
+/** Parameters that a sheet need not state. */
+export const OPTIONAL_PARAMETERS: ReadonlySet<ParameterName> = new Set(['inseamHollow', 'thighWidth', 'crotchWidth']);
 
 /** All parameter names, in the order of drafting. */
 export const PARAMETER_NAMES = Object.keys(PANEL_PARAMETERS) as readonly ParameterName[];

@@ -6,6 +6,7 @@ import { checkFormula, namesIn } from './formula-value.js';
 import {
   isDartPlace,
   LEVELS,
+  OPTIONAL_PARAMETERS,
   PANEL_NAMES,
   PANEL_PARAMETERS,
   PARAMETER_NAMES,
@@ -61,6 +62,12 @@ export interface Sheet {
   readonly closing?: FormulaText;
   /** True where the side is one straight vertical from which the leg's widths are laid off. */
   readonly straightSide?: boolean;
+  /** Panels whose side stands straight above the hip: what is left of the surplus leaves at the centre. */
+  readonly uprightSide?: readonly PanelName[];
+  /** True where the leg falls plumb from the hip and the crotch point, like a skirt. */
+  readonly plumbLeg?: boolean;
+  /** `own` where the makers place the surplus of hip over waist themselves; by the plan otherwise. */
+  readonly surplus?: FormulaText;
   /** True where its figures hold for children as they stand. */
   readonly forChildren?: boolean;
   /** Lines that are settled so that a measured seam comes out, each within limits in mm. */
@@ -95,7 +102,9 @@ export function formulaFor(text: FormulaText, choices: Readonly<Record<string, s
 /** Every line a complete sheet must have. */
 export const REQUIRED_LINES: readonly string[] = [
   ...LEVELS.map(([name]) => name),
-  ...PANEL_NAMES.flatMap((panel) => PARAMETER_NAMES.map((p) => `${panel}.${p}`)),
+  ...PANEL_NAMES.flatMap((panel) =>
+    PARAMETER_NAMES.filter((p) => !OPTIONAL_PARAMETERS.has(p)).map((p) => `${panel}.${p}`),
+  ),
 ];
 
 interface Variant {

@@ -235,6 +235,7 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     });
   }
   for (const { name, formula, reason, house = false } of sheet.lines) {
+    if (name.endsWith('.hipWidth') && choices[LENGTH] === undefined) choices[LENGTH] = lengthOf(numbers, input);
     const text = formulaFor(formula, choices);
     enter({ name, kind: lineKind(name), text, hand: input.set[name], reason, house, shrinks: name.includes('.') });
   }
@@ -255,6 +256,9 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
       PARAMETER_NAMES.map((p) => [p, ledger.get(`${name}.${p}`)?.value]),
     ) as unknown as PanelParameters;
   const meant = chosenClass ?? fitClassOf(sheet, choices);
+  const levels = Object.fromEntries(LEVELS.map(([name]) => [name, numbers.get(name)])) as unknown as Levels;
+  const full = fullLength(sheet, input, levels);
+  if (full && !full.ok) return full;
   return good({
     sheet,
     choices,
@@ -262,7 +266,8 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     fitClass: meant,
     stretch: fit.stretch,
     ledger,
-    levels: Object.fromEntries(LEVELS.map(([name]) => [name, numbers.get(name)])) as unknown as Levels,
+    levels,
+    full: full?.value,
     front: panel('front'),
     back: panel('back'),
     byHand: new Set(Object.keys(input.set)),
@@ -271,6 +276,35 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     settings,
     warnings: [...rangeWarnings(sheet, body), ...knitWarnings(meant.id, fit)],
   });
+}
+
+/** The name under which the terms of every sheet find whether a leg is short: `short` where its hem lies above the knee. */
+const LENGTH = 'length';
+/** A hem this close to the knee line, in mm, counts as above it. */
+const NO_KNEE = 20;
+
+/** A short leg whose hem was not given by hand hangs straight down from the crotch. */
+function lengthOf(numbers: ReadonlyMap<string, number>, input: MethodInput): string {
+  const short = (numbers.get('hemLevel') ?? 0) < (numbers.get('kneeLevel') ?? 0) + NO_KNEE;
+  return short && input.settings['hemGirth'] === undefined ? 'short' : 'long';
+}
+
+/** What decides how long a leg is: left out, it is as long as the body's. */
+const LENGTH_SETTINGS = ['insideLength'] as const;
+
+/** The same sheet with a leg as long as the body's; nothing where it is so already. */
+function fullLength(sheet: Sheet, input: MethodInput, levels: Levels): Outcome<NonNullable<Worked['full']>> | undefined {
+  const shortened = LENGTH_SETTINGS.some((name) => name in input.settings) || 'hemLevel' in input.set;
+  if (!shortened) return undefined;
+  const settings = Object.fromEntries(
+    Object.entries(input.settings).filter(([name]) => !(LENGTH_SETTINGS as readonly string[]).includes(name)),
+  );
+  const set = Object.fromEntries(Object.entries(input.set).filter(([name]) => name !== 'hemLevel'));
+  const worked = workOut(sheet, { ...input, settings, set });
+  if (!worked.ok) return worked;
+  if (Math.abs(worked.value.levels.hemLevel - levels.hemLevel) < 0.01) return undefined;
+  const { front, back } = worked.value;
+  return good({ levels: worked.value.levels, front, back });
 }
 
 const SOLVED_REASON = 'Moved until the seam is as long as it was measured.';

@@ -1,0 +1,447 @@
+import { cubic } from './cubic.js';
+import { Conditions, solveQuadratic } from './numeric/quadratic-programme.js';
+import { FixedPoint } from './numeric/fixed-point.js';
+import { zeros } from './numeric/zeros.js';
+import type { Path } from './path.js';
+import { add, along, cross, distance, dot, scale, subtract, turn, unit, type Point } from './point.js';
+
+/** Bounds on a bend; radii in mm, shares of its length. */
+export interface BendLimits {
+  /** Nowhere is it tighter than this. */
+  readonly leastRadius: number;
+  /** No tighter than this where it leaves the straight. */
+  readonly startRadius: number;
+  /** What is flatter than this radius counts as flat. */
+  readonly flatRadius: number;
+  /** The longest flat run from its start, and at its end. */
+  readonly flatStart: number;
+  readonly flatEnd: number;
+  /** Half of the turn is spread over at least this. */
+  readonly spread: number;
+  /** Its one peak lies between these shares. */
+  readonly peakFrom: number;
+  readonly peakTo: number;
+}
+
+/** What may give way so that a bend is fair, each with how dear it is (the square of an amount times its weight). */
+export interface BendGive {
+  /** Weight per mm off the point it is to pass through, along the diagonal. */
+  readonly through: number;
+  /** Weight per mm by which it begins up or down the straight, and how far it may. */
+  readonly start: number;
+  readonly startUp: number;
+  readonly startDown: number;
+  /** Most lean of the straight about its pivot, radians; 0 holds it. */
+  readonly lean: number;
+  /** Most the end may move outward, in mm; 0 holds it. */
+  readonly end: number;
+}
+
+/** What a bend has to meet. Lengths in mm, directions of length 1. */
+export interface BendWish {
+  readonly start: Point;
+  readonly leaving: Point;
+  /** The point about which the straight leans, where it may. */
+  readonly pivot: Point;
+  readonly end: Point;
+  readonly arriving: Point;
+  /** The direction in which the end may move. */
+  readonly outward: Point;
+  /** The point it should pass through: at `hollow` mm along `diagonal` from `corner`. */
+  readonly corner: Point;
+  readonly diagonal: Point;
+  readonly hollow: number;
+  readonly limits: BendLimits;
+  readonly give: BendGive;
+}
+
+/** A bend found, with what gave way. */
+export interface EvenBend {
+  readonly path: Path;
+  /** Where it begins, and the direction of the straight there. */
+  readonly start: Point;
+  readonly leaving: Point;
+  readonly end: Point;
+  /** Where it crosses the diagonal, in mm from the corner. */
+  readonly hollow: number;
+  /** How far up the straight (+) it begins, in mm; how far it leans, in radians; how far its end moved, in mm. */
+  readonly startMoved: number;
+  readonly leaned: number;
+  readonly endMoved: number;
+}
+
+const UNIT = 100;
+const SPANS = 8;
+const NODES = SPANS + 1;
+/** Unknowns: bends at the nodes, length, start, lean, end, what the hollow misses. */
+const LENGTH = NODES;
+const START = NODES + 1;
+const LEAN = NODES + 2;
+const END = NODES + 3;
+const MISS = NODES + 4;
+const SIZE = NODES + 5;
+const GAUSS: readonly (readonly [number, number])[] = [
+  [0.1127016653792583, 0.2777777777777778],
+  [0.5, 0.4444444444444444],
+  [0.8872983346207417, 0.2777777777777778],
+];
+const ROUNDS = 14;
+/** Settled where no unknown moves by more than this, in units of 100 mm or 1 per 100 mm. */
+const SETTLED = 1e-4;
+/** How much length and start are held where the round before put them, so that rounds do not swing. */
+const STEADY = 3;
+/** Rows on the bend keep this off their limit: what is drawn is held against the same limits by other means. */
+const ROOM = 1.02;
+const START_ROOM = 1.05;
+
+/** The integral from 0 to `s` (a share of the length) of the hat function of a node. */
+function hatTo(node: number, s: number): number {
+  const x = s * SPANS - node;
+  if (x <= -1) return 0;
+  const rising = Math.min(0, x) + 1;
+  const falling = Math.min(1, Math.max(0, x));
+  const first = node === 0 ? 0 : (rising * rising) / 2;
+  return (first + falling - (falling * falling) / 2) / SPANS;
+}
+
+const TOTAL = Array.from({ length: NODES }, (_, j) => hatTo(j, 1));
+
+/** The share of a hat function at `s`. */
+const hatAt = (node: number, s: number): number => Math.max(0, 1 - Math.abs(s * SPANS - node));
+
+/** It never runs quite straight: a bend of 80 cm in radius, in 1 per 100 mm. */
+const LEAST_BEND = UNIT / 800;
+
+/** Toward its peak and from it the bend changes by this much from node to node at least, in 1 per 100 mm. */
+const PEAKED = 0.02;
+
+const bendRow = (of: (node: number) => number): number[] => {
+  const row = zeros(SIZE);
+  for (let j = 0; j < NODES; j++) row[j] = of(j);
+  return row;
+};
+
+/** Where a share of the length lies, with its derivatives by all unknowns. */
+interface Reach {
+  readonly at: Point;
+  readonly angle: number;
+  readonly dx: number[];
+  readonly dy: number[];
+}
+
+interface Frame {
+  readonly wish: BendWish;
+  /** +1 where it turns clockwise as seen with y down, -1 otherwise. */
+  readonly side: number;
+  readonly first: number;
+  /** The turn from leaving to arriving without any lean, positive. */
+  readonly turn: number;
+}
+
+/** The start of the bend, and its derivatives by start and lean. */
+function startFor({ wish }: Frame, z: number[]): { at: Point; byStart: Point; byLean: Point } {
+  const lean = z[LEAN] as number;
+  const moved = along(wish.start, wish.leaving, -(z[START] as number) * UNIT);
+  const at = turn(moved, lean, wish.pivot);
+  const off = subtract(at, wish.pivot);
+  return {
+    at,
+    byStart: scale(turn(wish.leaving, lean), -UNIT),
+    byLean: { x: -off.y, y: off.x },
+  };
+}
+
+/** Runs along the bend to a share of its length. */
+function reach(frame: Frame, z: number[], to: number): Reach {
+  const { side, first } = frame;
+  const { at: from, byStart, byLean } = startFor(frame, z);
+  const length = z[LENGTH] as number;
+  const dx = zeros(SIZE);
+  const dy = zeros(SIZE);
+  let x = 0;
+  let y = 0;
+  const base = first + (z[LEAN] as number);
+  let [lastTurned, spanFrom] = [0, 0];
+  for (let i = 0; i < SPANS && i < to * SPANS - 1e-12; i++) {
+    const k0 = z[i] as number;
+    const k1 = z[i + 1] as number;
+    const share = Math.min(1, to * SPANS - i);
+    spanFrom = i / SPANS;
+    for (const [g, weight] of GAUSS) {
+      const t = g * share;
+      const turned = lastTurned + (t * k0 + ((k1 - k0) * t * t) / 2) / SPANS;
+      const angle = base + side * length * turned;
+      const w = (weight * share) / SPANS;
+      const c = Math.cos(angle) * w;
+      const s = Math.sin(angle) * w;
+      x += c;
+      y += s;
+      const by = side * length;
+      const here = spanFrom + t / SPANS;
+      for (let j = 0; j <= i + 1; j++) {
+        const h = by * (j < i ? (TOTAL[j] as number) : hatTo(j, here));
+        dx[j] = (dx[j] as number) - s * h;
+        dy[j] = (dy[j] as number) + c * h;
+      }
+      dx[LENGTH] = (dx[LENGTH] as number) - s * side * turned;
+      dy[LENGTH] = (dy[LENGTH] as number) + c * side * turned;
+      dx[LEAN] = (dx[LEAN] as number) - s;
+      dy[LEAN] = (dy[LEAN] as number) + c;
+    }
+    lastTurned += (share * k0 + ((k1 - k0) * share * share) / 2) / SPANS;
+  }
+  const long = length * UNIT;
+  for (let j = 0; j < NODES; j++) {
+    dx[j] = (dx[j] as number) * long;
+    dy[j] = (dy[j] as number) * long;
+  }
+  dx[LENGTH] = UNIT * (x + length * (dx[LENGTH] as number));
+  dy[LENGTH] = UNIT * (y + length * (dy[LENGTH] as number));
+  dx[LEAN] = (dx[LEAN] as number) * long + byLean.x;
+  dy[LEAN] = (dy[LEAN] as number) * long + byLean.y;
+  dx[START] = byStart.x;
+  dy[START] = byStart.y;
+  return {
+    at: { x: from.x + long * x, y: from.y + long * y },
+    angle: base + side * length * lastTurned,
+    dx,
+    dy,
+  };
+}
+
+/** The share of the length at which the bend crosses the diagonal, nearest to the middle. */
+function crossing(frame: Frame, z: number[]): number {
+  const { corner, diagonal } = frame.wish;
+  let x = 0;
+  let y = 0;
+  const { at: from } = startFor(frame, z);
+  const long = (z[LENGTH] as number) * UNIT;
+  let turned = 0;
+  let before = cross(diagonal, subtract(from, corner));
+  for (let i = 0; i < SPANS * 4; i++) {
+    const node = Math.floor(i / 4);
+    const t = (i % 4) / 4 + 1 / 8;
+    const k = (z[node] as number) * (1 - t) + (z[node + 1] as number) * t;
+    const angle = frame.first + (z[LEAN] as number) + frame.side * (z[LENGTH] as number) * (turned + k / 8 / SPANS);
+    turned += k / 4 / SPANS;
+    x += (Math.cos(angle) * long) / (SPANS * 4);
+    y += (Math.sin(angle) * long) / (SPANS * 4);
+    const now = cross(diagonal, subtract({ x: from.x + x, y: from.y + y }, corner));
+    if (before * now <= 0) return (i + before / (before - now || 1)) / (SPANS * 4);
+    before = now;
+  }
+  return 0.6;
+}
+
+/** One linear condition: `coefficients · unknowns` against `bound`. */
+interface Row {
+  readonly coefficients: number[];
+  readonly bound: number;
+}
+
+/** A row that says what a function of the unknowns is after a step, by its derivative now. */
+function linear(derivative: number[], now: number, wanted: number, z: number[]): Row {
+  let at = 0;
+  for (let i = 0; i < SIZE; i++) at += (derivative[i] as number) * (z[i] as number);
+  return { coefficients: derivative, bound: wanted - now + at };
+}
+
+const only = (index: number, value = 1): number[] => {
+  const row = zeros(SIZE);
+  row[index] = value;
+  return row;
+};
+
+function put(conditions: Conditions, coefficients: readonly number[], bound: number, equal: boolean): void {
+  const at = conditions.add(bound, equal);
+  for (let i = 0; i < SIZE; i++) conditions.coefficients[at + i] = coefficients[i] as number;
+}
+
+/** The rows that do not change from round to round; `peak` is the node of greatest bend, where it has been chosen. */
+function shapeRows({ limits, give }: BendWish, peak: number | undefined): Row[] {
+  const rows: Row[] = [];
+  const sharpest = UNIT / (limits.leastRadius * ROOM);
+  for (let j = 0; j < NODES; j++) {
+    rows.push({ coefficients: only(j), bound: LEAST_BEND });
+    rows.push({ coefficients: only(j, -1), bound: -sharpest });
+  }
+  for (const s of [0, 0.03]) {
+    rows.push({ coefficients: bendRow((j) => -hatAt(j, s)), bound: -UNIT / (limits.startRadius * START_ROOM) });
+  }
+  const flat = (UNIT / limits.flatRadius) * ROOM;
+  for (const s of [limits.flatStart - 0.01, 1 - limits.flatEnd + 0.01]) {
+    rows.push({ coefficients: bendRow((j) => hatAt(j, s)), bound: flat });
+  }
+  const windows = 2 * SPANS;
+  const wide = limits.spread * ROOM;
+  for (let i = 0; i <= windows; i++) {
+    const from = (i / windows) * (1 - wide);
+    rows.push({
+      coefficients: bendRow((j) => (TOTAL[j] as number) / 2 - hatTo(j, from + wide) + hatTo(j, from)),
+      bound: 0,
+    });
+  }
+  if (peak !== undefined) {
+    for (let j = 0; j < SPANS; j++) {
+      const way = j < peak ? 1 : -1;
+      rows.push({ coefficients: bendRow((k) => (k === j + 1 ? way : k === j ? -way : 0)), bound: PEAKED });
+    }
+  }
+  rows.push({ coefficients: only(START), bound: -give.startDown / UNIT });
+  rows.push({ coefficients: only(START, -1), bound: -give.startUp / UNIT });
+  for (const [index, most] of [
+    [LEAN, give.lean],
+    [END, give.end / UNIT],
+  ] as const) {
+    rows.push({ coefficients: only(index), bound: -most });
+    rows.push({ coefficients: only(index, -1), bound: -most });
+  }
+  return rows;
+}
+
+/** How dear lean and a moved end are beside the rest, per degree and per mm. */
+const LEAN_DEAR = 400;
+const END_DEAR = 120;
+
+function weights({ give }: BendWish): { hessian: number[]; gradient: number[] } {
+  const hessian = zeros(SIZE * SIZE);
+  const on = (i: number, w: number): void => {
+    hessian[i * SIZE + i] = (hessian[i * SIZE + i] as number) + w;
+  };
+  for (let i = 0; i < NODES; i++) on(i, 1e-4);
+  for (let i = 0; i < SPANS; i++) {
+    on(i, SPANS);
+    on(i + 1, SPANS);
+    hessian[i * SIZE + i + 1] = -SPANS;
+    hessian[(i + 1) * SIZE + i] = -SPANS;
+  }
+  on(LENGTH, STEADY);
+  on(START, give.start * UNIT * UNIT + STEADY);
+  on(LEAN, LEAN_DEAR * (180 / Math.PI) ** 2);
+  on(END, END_DEAR * UNIT * UNIT);
+  on(MISS, give.through * UNIT * UNIT);
+  return { hessian, gradient: zeros(SIZE) };
+}
+
+/** A first guess: a bend that swells to the middle, as long as its chord and a little more. */
+function firstGuess({ wish, turn: whole }: Frame): number[] {
+  const z = zeros(SIZE);
+  const length = (distance(wish.start, wish.end) / UNIT) * (1 + 0.055 * whole * whole);
+  const shape = Array.from({ length: NODES }, (_, j) => 0.35 + Math.sin((Math.PI * j) / SPANS));
+  const area = shape.reduce((sum, s, j) => sum + s * (TOTAL[j] as number), 0);
+  for (let j = 0; j < NODES; j++) z[j] = ((shape[j] as number) * whole) / area / length;
+  z[LENGTH] = length;
+  return z;
+}
+
+function settle(frame: Frame, first: number[], peak: number | undefined, rounds: number): number[] | undefined {
+  const { wish, side, turn: whole } = frame;
+  const shape = shapeRows(wish, peak);
+  const { hessian, gradient } = weights(wish);
+  const held = wish.give.lean === 0 ? only(LEAN) : undefined;
+  const fixed = wish.give.end === 0 ? only(END) : undefined;
+  let z = first;
+  const steps = new FixedPoint();
+  for (let round = 0; ; round++) {
+    const tip = reach(frame, z, 1);
+    const endX = tip.dx.slice();
+    const endY = tip.dy.slice();
+    endX[END] = -wish.outward.x * UNIT;
+    endY[END] = -wish.outward.y * UNIT;
+    const goal = along(wish.end, wish.outward, (z[END] as number) * UNIT);
+    // The whole turn, L times the integral of the bend, is what lies between the two directions.
+    const turned = bendRow((j) => (z[LENGTH] as number) * (TOTAL[j] as number));
+    let sum = 0;
+    for (let j = 0; j < NODES; j++) sum += (z[j] as number) * (TOTAL[j] as number);
+    turned[LENGTH] = sum;
+    turned[LEAN] = side;
+    const s = crossing(frame, z);
+    const there = reach(frame, z, s);
+    const normal = { x: -Math.sin(there.angle), y: Math.cos(there.angle) };
+    const pass = zeros(SIZE);
+    for (let i = 0; i < SIZE; i++) pass[i] = normal.x * (there.dx[i] as number) + normal.y * (there.dy[i] as number);
+    pass[MISS] = -dot(normal, wish.diagonal) * UNIT;
+    const target = along(wish.corner, wish.diagonal, wish.hollow + (z[MISS] as number) * UNIT);
+    const equal: Row[] = [
+      linear(endX, tip.at.x - goal.x, 0, z),
+      linear(endY, tip.at.y - goal.y, 0, z),
+      linear(turned, (z[LENGTH] as number) * sum + side * (z[LEAN] as number), whole, z),
+      linear(pass, dot(normal, subtract(there.at, target)), 0, z),
+    ];
+    if (held) equal.push({ coefficients: held, bound: 0 });
+    if (fixed) equal.push({ coefficients: fixed, bound: 0 });
+    for (const i of [START, LENGTH]) gradient[i] = -STEADY * (z[i] as number);
+    const conditions = new Conditions(SIZE, 72);
+    for (const { coefficients, bound } of equal) put(conditions, coefficients, bound, true);
+    const most = wish.give.lean === 0 && wish.give.end === 0 ? shape.length - 4 : shape.length;
+    for (let i = 0; i < most; i++) {
+      const { coefficients, bound } = shape[i] as Row;
+      put(conditions, coefficients, bound, false);
+    }
+    const next = solveQuadratic(hessian, gradient, conditions);
+    if (!next || !((next[LENGTH] as number) > 0.05)) return undefined;
+    let moved = 0;
+    for (let i = 0; i < SIZE; i++) moved = Math.max(moved, Math.abs((next[i] as number) - (z[i] as number)));
+    if (moved < SETTLED || round === rounds - 1) return next;
+    z = steps.next(z, next);
+  }
+}
+
+function drawn(frame: Frame, z: number[]): EvenBend {
+  const { wish } = frame;
+  const third = ((z[LENGTH] as number) * UNIT) / SPANS / 3;
+  const places = Array.from({ length: NODES }, (_, i) => reach(frame, z, i / SPANS));
+  const end = along(wish.end, wish.outward, (z[END] as number) * UNIT);
+  const off = subtract(end, (places[SPANS] as Reach).at);
+  const last = unit(wish.arriving);
+  const path = Array.from({ length: SPANS }, (_, i) => {
+    const [a, b] = [places[i] as Reach, places[i + 1] as Reach];
+    // What the last round left open, a few hundredths of a millimetre at most, is spread along the bend.
+    const from = add(a.at, scale(off, i / SPANS));
+    const to = i === SPANS - 1 ? end : add(b.at, scale(off, (i + 1) / SPANS));
+    const arriving = i === SPANS - 1 ? last : { x: Math.cos(b.angle), y: Math.sin(b.angle) };
+    // Handles of a third of the span's length: the cubic then runs at even speed, as the curve it stands for.
+    const leaving = { x: Math.cos(a.angle), y: Math.sin(a.angle) };
+    return cubic(from, along(from, leaving, third), along(to, arriving, -third), to);
+  });
+  const there = reach(frame, z, crossing(frame, z));
+  return {
+    path,
+    start: path[0]?.p0 ?? wish.start,
+    leaving: turn(wish.leaving, z[LEAN] as number),
+    end,
+    hollow: dot(subtract(there.at, wish.corner), wish.diagonal),
+    startMoved: (z[START] as number) * UNIT,
+    leaned: wish.give.lean === 0 ? 0 : (z[LEAN] as number),
+    endMoved: wish.give.end === 0 ? 0 : (z[END] as number) * UNIT,
+  };
+}
+
+/**
+ * The fair bend from a straight line to a point: curvature runs straight over equal spans of its length, turns one way,
+ * has one peak, and varies as little as the limits allow. A sequence of quadratic programmes over the curvatures, the
+ * length and what may give way (docs/trade/curves.md). Nothing where the limits admit none.
+ */
+export function evenBend(wish: BendWish): EvenBend | undefined {
+  const side = Math.sign(cross(wish.leaving, wish.arriving)) || -1;
+  const first = Math.atan2(wish.leaving.y, wish.leaving.x);
+  const whole = Math.abs(Math.atan2(cross(wish.leaving, wish.arriving), dot(wish.leaving, wish.arriving)));
+  const frame: Frame = { wish, side, first, turn: whole };
+  const guess = settle(frame, firstGuess(frame), undefined, 3);
+  const rough = guess ?? firstGuess(frame);
+  const nodes = Array.from({ length: NODES }, (_, j) => j).filter(
+    (j) => j / SPANS > wish.limits.peakFrom + 0.01 && j / SPANS < wish.limits.peakTo - 0.01,
+  );
+  const order = nodes.sort((a, b) => (rough[b] as number) - (rough[a] as number));
+  for (const peak of order.slice(0, guess ? 3 : order.length)) {
+    const z = settle(frame, rough, peak, ROUNDS);
+    if (z && sound(frame, z)) return drawn(frame, z);
+  }
+  return undefined;
+}
+
+/** A bend is sound where its rounds came to rest: its end lies where it should. */
+function sound(frame: Frame, z: number[]): boolean {
+  const goal = along(frame.wish.end, frame.wish.outward, (z[END] as number) * UNIT);
+  return distance(reach(frame, z, 1).at, goal) < 0.05;
+}

@@ -1,0 +1,228 @@
+import { zeros } from './zeros.js';
+
+/** Linear conditions, row by row in one array: `row · x = bound` for the first `equalities`, `>= bound` for the rest. */
+export class Conditions {
+  count = 0;
+  equalities = 0;
+  /** All rows, one after the other; each is nought but between its first and its last column. */
+  readonly coefficients: number[];
+  readonly bounds: number[];
+  readonly first: number[];
+  readonly last: number[];
+
+  constructor(
+    readonly size: number,
+    room: number,
+  ) {
+    this.coefficients = zeros(room * size);
+    this.bounds = zeros(room);
+    this.first = zeros(room);
+    this.last = zeros(room);
+  }
+
+  /** Adds a row, all nought, and gives where it begins in `coefficients`. Equalities come before all others. */
+  add(bound: number, equal = false): number {
+    if (equal && this.equalities < this.count) throw new Error('Equalities come first');
+    const row = this.count;
+    if (row >= this.bounds.length) throw new Error('More conditions than there is room for');
+    this.bounds[row] = bound;
+    this.count += 1;
+    if (equal) this.equalities = this.count;
+    return row * this.size;
+  }
+}
+
+/** Working memory: written before it is read in every call, so that many small programmes cost no memory of their own. */
+const MOST = 40;
+const SCRATCH = {
+  lower: new Float64Array(MOST * MOST),
+  space: new Float64Array(MOST * MOST),
+  triangle: new Float64Array(MOST * MOST),
+  d: new Float64Array(MOST),
+  z: new Float64Array(MOST),
+  r: new Float64Array(MOST),
+  set: new Int32Array(MOST + 1),
+  multipliers: new Float64Array(MOST + 1),
+};
+
+/** A condition counts as met within this, after its row is scaled to length one. */
+const MET = 1e-9;
+const MOST_ROUNDS = 400;
+
+/** Lower Cholesky factor in place; false where the matrix is not positive definite. */
+function factor(m: Float64Array, n: number): boolean {
+  for (let j = 0; j < n; j++) {
+    let d = m[j * n + j] as number;
+    for (let k = 0; k < j; k++) {
+      const x = m[j * n + k] as number;
+      d -= x * x;
+    }
+    if (!(d > 0)) return false;
+    const root = Math.sqrt(d);
+    m[j * n + j] = root;
+    for (let i = j + 1; i < n; i++) {
+      let s = m[i * n + j] as number;
+      for (let k = 0; k < j; k++) s -= (m[i * n + k] as number) * (m[j * n + k] as number);
+      m[i * n + j] = s / root;
+    }
+  }
+  return true;
+}
+
+/** The inverse transpose of a lower factor, stored so that each of its columns is a run of `n`: the space of steps. */
+function stepSpace(lower: Float64Array, n: number): Float64Array {
+  const { space } = SCRATCH;
+  space.fill(0, 0, n * n);
+  // Column k of the inverse transpose is row k of the inverse.
+  for (let j = 0; j < n; j++) {
+    space[j * n + j] = 1 / (lower[j * n + j] as number);
+    for (let i = j + 1; i < n; i++) {
+      let s = 0;
+      for (let k = j; k < i; k++) s -= (lower[i * n + k] as number) * (space[k * n + j] as number);
+      space[i * n + j] = s / (lower[i * n + i] as number);
+    }
+  }
+  return space;
+}
+
+/** Turns two columns of a step space, or two rows of a triangle, by a plane rotation. */
+function rotate(m: Float64Array, a: number, b: number, count: number, c: number, s: number): void {
+  for (let k = 0; k < count; k++) {
+    const x = m[a + k] as number;
+    const y = m[b + k] as number;
+    m[a + k] = c * x + s * y;
+    m[b + k] = c * y - s * x;
+  }
+}
+
+/**
+ * The least of ½ xᵀHx + gᵀx under linear conditions, by the dual active set method of Goldfarb and Idnani (1983).
+ * `hessian` is row-major, symmetric and positive definite. Nothing where no point meets all conditions, or where the
+ * Hessian is not positive definite.
+ */
+export function solveQuadratic(
+  hessian: readonly number[],
+  gradient: readonly number[],
+  conditions: Conditions,
+): number[] | undefined {
+  const { size: n, coefficients: rows, bounds, count, equalities, first, last } = conditions;
+  if (n > MOST) throw new Error('A quadratic programme has at most 40 unknowns');
+  const { lower, triangle, d, z, r, set, multipliers } = SCRATCH;
+  for (let i = 0; i < n * n; i++) lower[i] = hessian[i] as number;
+  if (!factor(lower, n)) return undefined;
+  const space = stepSpace(lower, n);
+  const x = zeros(n);
+  for (let k = 0; k < n; k++) {
+    let w = 0;
+    for (let j = 0; j < n; j++) w += (space[k * n + j] as number) * (gradient[j] as number);
+    for (let i = 0; i < n; i++) x[i] = (x[i] as number) - (space[k * n + i] as number) * w;
+  }
+  const norms = zeros(count);
+  for (let i = 0; i < count; i++) {
+    let s = 0;
+    let [from, to] = [n, -1];
+    for (let j = 0; j < n; j++) {
+      const c = rows[i * n + j] as number;
+      if (c === 0) continue;
+      s += c * c;
+      if (from === n) from = j;
+      to = j;
+    }
+    first[i] = from;
+    last[i] = to;
+    norms[i] = Math.sqrt(s) || 1;
+  }
+  // The working set: which rows, their multipliers, and the triangle of their coordinates, stored by rows.
+  const inSet = zeros(count);
+  let q = 0;
+  const off = (row: number): number => {
+    let s = 0;
+    const to = last[row] as number;
+    for (let j = first[row] as number; j <= to; j++) s += (rows[row * n + j] as number) * (x[j] as number);
+    return (s - (bounds[row] as number)) / (norms[row] as number);
+  };
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    let p = -1;
+    let worst = -MET;
+    for (let i = 0; i < count; i++) {
+      if (inSet[i] === 1) continue;
+      if (i < equalities) {
+        p = i;
+        break;
+      }
+      const over = off(i);
+      if (over < worst) [worst, p] = [over, i];
+    }
+    if (p === -1) return x;
+    const scale = norms[p] as number;
+    const sign = p < equalities && off(p) > 0 ? -1 : 1;
+    let multiplier = 0;
+    const from = first[p] as number;
+    const to = last[p] as number;
+    for (;;) {
+      for (let k = 0; k < n; k++) {
+        let s = 0;
+        for (let j = from; j <= to; j++) s += (space[k * n + j] as number) * (rows[p * n + j] as number);
+        d[k] = (sign * s) / scale;
+      }
+      for (let i = 0; i < n; i++) z[i] = 0;
+      let toward = 0;
+      for (let k = q; k < n; k++) {
+        const dk = d[k] as number;
+        toward += dk * dk;
+        for (let i = 0; i < n; i++) z[i] = (z[i] as number) + (space[k * n + i] as number) * dk;
+      }
+      let partial = Infinity;
+      let leaving = -1;
+      for (let i = q - 1; i >= 0; i--) {
+        let s = d[i] as number;
+        for (let j = i + 1; j < q; j++) s -= (triangle[i * n + j] as number) * (r[j] as number);
+        r[i] = s / (triangle[i * n + i] as number);
+      }
+      for (let i = 0; i < q; i++) {
+        if ((set[i] as number) < equalities || !((r[i] as number) > 1e-14)) continue;
+        const step = (multipliers[i] as number) / (r[i] as number);
+        if (step < partial) [partial, leaving] = [step, i];
+      }
+      const full = toward > 1e-14 ? (-sign * off(p)) / toward : Infinity;
+      const step = Math.min(partial, full);
+      if (step === Infinity) return undefined;
+      for (let i = 0; i < q; i++) multipliers[i] = (multipliers[i] as number) - step * (r[i] as number);
+      multiplier += step;
+      if (full !== Infinity) for (let i = 0; i < n; i++) x[i] = (x[i] as number) + step * (z[i] as number);
+      if (step === full) {
+        for (let j = n - 1; j > q; j--) {
+          const b = d[j] as number;
+          if (b === 0) continue;
+          const a = d[j - 1] as number;
+          const h = Math.sqrt(a * a + b * b);
+          d[j - 1] = h;
+          rotate(space, (j - 1) * n, j * n, n, a / h, b / h);
+        }
+        if (Math.abs(d[q] as number) < 1e-13) return undefined;
+        for (let i = 0; i <= q; i++) triangle[i * n + q] = d[i] as number;
+        set[q] = p;
+        multipliers[q] = multiplier;
+        inSet[p] = 1;
+        q += 1;
+        break;
+      }
+      inSet[set[leaving] as number] = 0;
+      for (let i = leaving; i < q - 1; i++) {
+        set[i] = set[i + 1] as number;
+        multipliers[i] = multipliers[i + 1] as number;
+        for (let k = 0; k <= i + 1; k++) triangle[k * n + i] = triangle[k * n + i + 1] as number;
+      }
+      q -= 1;
+      for (let j = leaving; j < q; j++) {
+        const a = triangle[j * n + j] as number;
+        const b = triangle[(j + 1) * n + j] as number;
+        if (b === 0) continue;
+        const h = Math.sqrt(a * a + b * b);
+        rotate(triangle, j * n + j, (j + 1) * n + j, q - j, a / h, b / h);
+        rotate(space, j * n, (j + 1) * n, n, a / h, b / h);
+      }
+    }
+  }
+  return undefined;
+}
