@@ -8,6 +8,7 @@ const stages = [
   'shipped',
   'draft',
   'alter',
+  'measured',
   'trace',
   'check',
   'chain',

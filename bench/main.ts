@@ -35,7 +35,7 @@ function recompute(name: string, alterations: readonly Alteration[]): void {
 
 function bodies(): void {
   const random = seeded(1);
-  const told = { drafted: 0, refused: 0, checksOut: 0, checksNear: 0, hollowLimited: 0 };
+  const told = { drafted: 0, refused: 0, checksOut: 0, checksNear: 0, hollowMoved: 0 };
   for (let i = 0; i < 10000; i++) {
     const outcome = computeDraft({ ...EMPTY_INPUT, measured: plausibleBody(random) });
     if (!outcome.ok) {
@@ -46,7 +46,7 @@ function bodies(): void {
     const { block, checks } = outcome.value;
     if (checks.some((c) => c.verdict === 'out')) told.checksOut++;
     else if (checks.some((c) => c.verdict === 'near')) told.checksNear++;
-    if (block.front.hollowLimitedBy !== 'none' || block.back.hollowLimitedBy !== 'none') told.hollowLimited++;
+    if ([block.front, block.back].some((p) => Math.abs(p.settled.hollow) > 5)) told.hollowMoved++;
   }
   console.log('10,000 plausible bodies:', told);
   const odd = { drafted: 0, refused: 0, silent: 0 };
@@ -96,7 +96,7 @@ function everyMethod(): void {
   for (const sheet of SHEETS) {
     const random = seeded(3);
     const ways = waysOf(sheet);
-    const told: Record<string, number> = { refused: 0, warned: 0, hollowLimited: 0 };
+    const told: Record<string, number> = { refused: 0, warned: 0, hollowMoved: 0 };
     for (let i = 0; i < 10000;) {
       const body = wideBody(random);
       if (!isMeantFor(sheet, body)) continue;
@@ -112,8 +112,8 @@ function everyMethod(): void {
       }
       const { block, checks, worked } = outcome.value;
       if (worked.warnings.length > 0) told['warned'] = (told['warned'] ?? 0) + 1;
-      if (block.front.hollowLimitedBy !== 'none' || block.back.hollowLimitedBy !== 'none') {
-        told['hollowLimited'] = (told['hollowLimited'] ?? 0) + 1;
+      if ([block.front, block.back].some((p) => Math.abs(p.settled.hollow) > 5)) {
+        told['hollowMoved'] = (told['hollowMoved'] ?? 0) + 1;
       }
       for (const c of checks) if (c.verdict === 'out') told[c.id] = (told[c.id] ?? 0) + 1;
     }

@@ -1,7 +1,8 @@
 import type { Draft } from '../core/chain/index.js';
 import { draftNotes, edgeLengths, outlineOf, type Panel } from '../core/draft/index.js';
-import { flatten } from '../core/geometry/index.js';
+import { flatten, type Path, type Point } from '../core/geometry/index.js';
 import { findDoubts, type Measured } from '../core/measure/index.js';
+import { drawnOtherwise, drawnParameters } from '../core/measured/index.js';
 import { showSum } from '../core/method/index.js';
 import type { Unit } from '../core/units/index.js';
 
@@ -10,11 +11,39 @@ const FLATNESS = 0.05;
 
 const outline = (panel: Panel): [number, number][] => flatten(outlineOf(panel), FLATNESS).map((p) => [p.x, p.y]);
 
+/** Cubic spans as rows of eight: x0, y0, x1, y1, x2, y2, x3, y3. */
+const spans = (path: Path): number[][] =>
+  path.map(({ p0, p1, p2, p3 }) => [p0, p1, p2, p3].flatMap((p: Point) => [p.x, p.y]));
+
+const seamsOf = ({ edges, closedWaist }: Panel): Record<string, number[][]> => ({
+  waist: spans(edges.waist),
+  side: spans(edges.side),
+  hem: spans(edges.hem),
+  inseam: spans(edges.inseam),
+  rise: spans(edges.rise),
+  closedWaist: spans(closedWaist),
+});
+
+const pointsOf = (panel: Panel): Record<string, [number, number]> =>
+  Object.fromEntries(
+    Object.entries(panel.points as unknown as Record<string, Point>).map(([name, p]) => [name, [p.x, p.y]]),
+  );
+
+const dartsOf = (panel: Panel): object[] =>
+  panel.darts.map(({ intake, length, apex }) => ({ intake, length, apex: [apex.x, apex.y] }));
+
 const finite = (x: number | undefined): number | null => (x !== undefined && Number.isFinite(x) ? x : null);
 
 /** The answer to an order: plain data for JSON, all lengths in mm; open ends of bands are null. */
 export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<string, unknown> {
-  const { worked, block, checks, altered } = draft;
+  const { worked, block, checks, altered, drafted } = draft;
+  const both = <T>(of: (panel: Panel) => T): { front: T; back: T } => ({
+    front: of(block.front),
+    back: of(block.back),
+  });
+  const otherwise = drawnOtherwise(worked, block, drafted);
+  const why = (name: string): Record<string, string> =>
+    Object.fromEntries(otherwise.filter((o) => o.panel === name).map((o) => [o.parameter, o.why]));
   return {
     method: worked.sheet.id,
     choices: worked.choices,
@@ -42,6 +71,11 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
         },
       ]),
     ),
+    seams: both(seamsOf),
+    points: both(pointsOf),
+    darts: both(dartsOf),
+    drawn: both(drawnParameters),
+    drawnWhy: { front: why('front'), back: why('back') },
     edges: { front: edgeLengths(block.front), back: edgeLengths(block.back) },
     alterations: altered.told.map(({ id, done, refusal }) => ({ id, done, ...(refusal && { refusal }) })),
     outline: { front: outline(block.front), back: outline(block.back) },

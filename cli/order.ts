@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EMPTY_INPUT, type DraftInput } from '../core/chain/index.js';
-import { HOUSE_RULES, WAIST_SCHOOLS, type DraftRules } from '../core/draft/index.js';
+import { HOUSE_RULES, WAIST_SCHOOLS, type DraftRules, type WaistSchool } from '../core/draft/index.js';
 import { isMeasurementId, MEASUREMENT_IDS, measurementLabel, type MeasurementId } from '../core/measure/index.js';
 import {
   FIT_CLASSES,
@@ -83,6 +83,13 @@ interface Settings {
   rules: DraftRules;
 }
 
+/** A school of the waist by its name; true and `darts` are older names of the plan. */
+function schoolOf(value: number | string | boolean): WaistSchool | undefined {
+  if (value === true || value === 'darts') return 'plan';
+  if (value === false) return 'off';
+  return WAIST_SCHOOLS.find((s) => s === value);
+}
+
 function readSettings(
   sheet: Sheet,
   given: Readonly<Record<string, number | string | boolean>>,
@@ -94,7 +101,7 @@ function readSettings(
   const choices = [...sheet.choices, ...COMMON.choices];
   for (const [name, value] of Object.entries(given)) {
     if (name === 'waistPlan') {
-      const school = typeof value === 'boolean' ? (value ? 'darts' : 'off') : WAIST_SCHOOLS.find((s) => s === value);
+      const school = schoolOf(value);
       if (school) found.rules = { ...found.rules, waistPlan: school };
       else {
         const known = WAIST_SCHOOLS.join(', ');
@@ -113,7 +120,7 @@ function readSettings(
       if (stretch >= 0 && stretch <= 3) found.fit = { ...found.fit, stretch };
       else refusals.push(wrong(name, value, 'The stretch is a share of 0 to 3.', 'Write 0.4 for 40 %.'));
     } else if (choices.some((c) => c.id === name)) {
-      found.choices[name] = String(value);
+      found.choices[name] = typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
     } else if (typeof value === 'boolean') {
       refusals.push(wrong(name, value, `“${name}” needs a length.`, 'Give a figure.'));
     } else if (!settings.some((s) => s.name === name)) {

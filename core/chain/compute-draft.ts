@@ -19,6 +19,7 @@ import {
 import {
   checkSheet,
   DEFAULT_SHEET,
+  PANEL_NAMES,
   SHEETS_OWN_FIT,
   workOut,
   type DartPlace,
@@ -140,6 +141,24 @@ function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: 
   }
 }
 
+/** A sheet that states a crotch width has its extension settled on the piece as drawn: the ledger says so. */
+function withSettledExtensions(worked: Worked, block: Block): Worked {
+  let next = worked;
+  for (const name of PANEL_NAMES) {
+    const line = worked.ledger.get(`${name}.extension`);
+    const { crotchWidth } = worked[name];
+    if (!line || crotchWidth === undefined || line.source === 'hand' || typeof line.value !== 'number') continue;
+    const to = block[name].points.crotchPoint.x - block[name].points.corner.x;
+    const term = { label: 'To the crotch width', node: undefined, from: line.value, to, reason: CROTCH_WIDTH_REASON };
+    const ledger = new Map(next.ledger);
+    ledger.set(line.name, { ...line, value: to, sheetValue: to, terms: [...line.terms, term] });
+    next = { ...next, ledger, [name]: { ...next[name], extension: to } };
+  }
+  return next;
+}
+
+const CROTCH_WIDTH_REASON = 'Settled on the piece, so that side seam to crotch point is what the sheet states.';
+
 /**
  * The whole chain, one way down (handbook 5, section 1): measurements to sheet to panels to alterations to checks. Pure; every
  * figure it cannot use comes back as a refusal with field, reason and way out in the reader's unit.
@@ -151,7 +170,8 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
   if (!body.ok) return body;
   const done = drawn(input, body.value);
   if (!done.ok) return done;
-  const { worked, block: drafted } = done.value;
+  const { block: drafted } = done.value;
+  const worked = withSettledExtensions(done.value.worked, drafted);
   const { block, told, marks } = alterBlock(drafted, input.alterations);
   return good({
     worked,

@@ -112,6 +112,7 @@ export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
     evenBend({ ...common, give }) ??
     (lean > 0 ? evenBend({ ...common, give: { ...give, lean } }) : undefined) ??
     (end > 0 ? evenBend({ ...common, give: { ...give, lean, end } }) : undefined) ??
+    evenBend({ ...common, give: { ...give, lean, end }, limits: flatter(limits) }) ??
     evenBend({ ...common, give: { ...give, startDown: 2 * give.startDown, lean, end }, limits: loosened(limits) }) ??
     plainBend(common);
   return bend && { bend, diagonal, asked };
@@ -141,6 +142,17 @@ interface PlainWish {
   readonly arriving: Point;
   readonly corner: Point;
 }
+
+/** The limits for a rise that has to run flat for long: what it keeps are its radii. */
+const flatter = (limits: BendLimits): BendLimits => ({
+  ...limits,
+  flatRadius: limits.flatRadius * 4,
+  flatStart: 0.5,
+  flatEnd: 0.55,
+  spread: 0.15,
+  peakFrom: 0.1,
+  peakTo: 0.9,
+});
 
 /** The limits for a figure that no fair rise can meet: it is drawn as near to one as may be, and the checks say so. */
 const loosened = (limits: BendLimits): BendLimits => ({

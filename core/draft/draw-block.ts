@@ -106,7 +106,8 @@ function layOut(state: State): { seat: SeatLine; sideHip: Point } {
     lift: moved < 0 && plan.centreIn < 0 ? STOMACH_LIFT * -plan.centreIn : 0,
   });
   const hipY = levels.hipLevel + shift.sideHip;
-  const kept = setting.hipKept && !setting.straightSide;
+  // A side that a way moves out by name is not undone.
+  const kept = setting.hipKept && !setting.straightSide && p.sideOut === 0;
   // A centre that is leaned out hinges at the corner; the hip stays where it is.
   const forHip = plan.centreIn < 0 ? seatLine(p, levels, { in: 0, lift: 0 }) : seat;
   return { seat, sideHip: point(kept ? squareOffCentre(forHip, p.hipWidth, hipY) : -p.sideOut, hipY) };
@@ -258,12 +259,13 @@ function replan(front: State, back: State, rules: DraftRules): void {
     }
     state.plan = plan;
   };
-  if (school === 'off') {
+  const whole = panels[0].surplus + panels[1].surplus;
+  if (school === 'off' && !(whole < 0 && front.setting.leansOut)) {
     for (const [i, state] of [front, back].entries()) {
       const sheets = asTheSheet(panels[i] as PlanPanel);
       apply(state, upright(state) ? sheets : withinLean(sheets, panels[i] as PlanPanel, leanTaper(state)));
     }
-  } else if (school === 'plan') {
+  } else if (school === 'plan' || school === 'off') {
     const { waistLimits: limits } = front.setting;
     const plan = planWaist(...panels, {
       ...limits,
@@ -447,12 +449,16 @@ function replanned(states: readonly [State, State], drawn: readonly Drawn[], rul
   return changed;
 }
 
+/** Each may be off square by this and what is left for the pair, radians. */
+const MOST_LEVELLED = (2.8 * Math.PI) / 180;
+
 /** Lets front and back waist run level into one another at the side: each is as far off square as the other the other way. */
 function level(states: readonly [State, State], drawn: readonly [Drawn, Drawn]): boolean {
   const [front, back] = states;
   const apart = (drawn[0].waist.closed.offSquare - drawn[1].waist.closed.offSquare) / 2;
-  front.offSquare = apart;
-  back.offSquare = -apart;
+  const most = MOST_LEVELLED;
+  front.offSquare = Math.max(-most, Math.min(most, apart));
+  back.offSquare = -front.offSquare;
   return true;
 }
 

@@ -33,7 +33,7 @@ export interface LegEnd {
 /** A leg whose hem comes closer to the knee line than this, in mm, has no knee of its own. */
 const LEAST_LOWER_LEG = 20;
 /** The bend about the knee: how far above and below the knee line it runs at most, in mm (docs/trade/curves.md). */
-const BEND_ABOVE = 122;
+const BEND_ABOVE = 128;
 const BEND_BELOW = 80;
 /** Along a slanting inseam the same 80 mm down are less. */
 const BEND_BELOW_ALONG = 72;
@@ -52,7 +52,7 @@ const LOWER_THIRD = 0.65;
 const HOLLOW_DEAR = 0.3;
 /** How dear it is for a short leg to begin with another bend than the full leg has. */
 const GOES_ON = 4;
-const THIGH_DEAR = 0.5;
+const THIGH_DEAR = 0.15;
 
 /** True where a leg has a knee of its own. */
 export const hasKnee = (levels: Levels): boolean => levels.hemLevel >= levels.kneeLevel + LEAST_LOWER_LEG;
@@ -158,7 +158,7 @@ export function evenBendInto(curve: GraphCurve, { from, end, nodes, bend, signed
         [curve.bend(i), -bend],
         [slack, GIVES],
       ],
-      -0.002,
+      -0.0002,
     );
   }
 }

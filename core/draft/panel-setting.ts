@@ -14,6 +14,8 @@ export interface PanelSetting {
   readonly waistLimits: Omit<PlanLimits, 'leanTaper' | 'waistHeld'>;
   /** The makers of the method place the surplus of hip over waist themselves. */
   readonly ownSurplus: boolean;
+  /** A waist larger than the hip leans the centre out, whoever places the surplus; a pull-on swings out as it is taught. */
+  readonly leansOut: boolean;
   /** The side is one straight vertical from which the leg's widths are laid off. */
   readonly straightSide: boolean;
   /** The side stands straight above the hip: the waist's length is settled at the centre. */
@@ -105,7 +107,7 @@ export function refuseLevels(levels: Levels, isByHand: (name: string) => boolean
     ['hipLevel', undefined, 30, 'The hip line must lie at least 3 cm below the waist line.'],
     ['crotchLevel', 'hipLevel', 5, 'The crotch line must lie below the hip line.'],
     ['kneeLevel', 'crotchLevel', 40, 'The knee line must lie at least 4 cm below the crotch line.'],
-    ['hemLevel', 'crotchLevel', 40, 'The hem line must lie at least 4 cm below the crotch line.'],
+    ['hemLevel', 'crotchLevel', 3, 'The hem line must lie below the crotch line.'],
   ];
   for (const [name, above, gap, reason] of order) {
     const upper = above === undefined ? 0 : levels[above];

@@ -34,7 +34,7 @@ const OFF_PLUMB = Math.tan((1.6 * Math.PI) / 180);
 const PLUMB_DEAR = 1500;
 /** The side may lie this far outside the straight from hip to knee from a quarter of the way on, and this far inside. */
 const OUTSIDE = 0.7;
-const INSIDE = 7.2;
+const INSIDE = 6.7;
 /** An inset keeps at least this share. */
 const LEAST_INSET = 0.62;
 /** How dear it is to pass a limit that cannot be kept, and to miss an inset or a thigh, per square millimetre. */
@@ -45,7 +45,7 @@ const INSET_GIVES = 4;
 /** Where it tapers by more than this, in mm, it is fullest within this of the hip line, in units of 100 mm. */
 const TAPERS = 4;
 const FULLEST = 0.11;
-const THIGH_DEAR = 0.5;
+const THIGH_DEAR = 0.15;
 
 /** A straight side: one vertical from which the leg is laid off. */
 export function straightSide(wish: SideWish): SideSeam {

@@ -130,7 +130,9 @@ const END_TURN_PLAIN = Math.tan((13 * Math.PI) / 180);
 /** How far off square a waist may be at the side, and how dear that is; radians. */
 const MOST_OFF_SQUARE = (3.6 * Math.PI) / 180;
 const OFF_SQUARE_DEAR = 3;
-const PASSED = 200;
+/** Front and back together may be off level at the side by twice this. */
+const PAIR_OFF = (0.85 * Math.PI) / 180;
+const PASSED = 1000;
 /** A waist that passes a limit by less than this, in mm, is not tried the other way. */
 const PASSES = 0.05;
 /** A waist rises square from a chord no more steeply than this. */
@@ -173,7 +175,6 @@ function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
     ],
     last,
   );
-  if (ends.offSquare !== undefined) curve.exactly([[offSquare, 1]], ends.offSquare);
   curve.atLeast([[slack, 1]], 0);
   curve.dear(slack, 0, PASSED);
   const given = (figure: Figure, by: number, from: Figure | undefined, most: number): void => {
@@ -189,10 +190,11 @@ function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
         ];
     curve.atLeast(sum, -most);
   };
-  if (ends.offSquare === undefined) {
-    curve.dear(offSquare, 0, OFF_SQUARE_DEAR);
-    for (const way of [100, -100]) given(offSquare, way, undefined, 100 * MOST_OFF_SQUARE);
-  }
+  const pairs = ends.offSquare ?? 0;
+  const room = ends.offSquare === undefined ? MOST_OFF_SQUARE : PAIR_OFF;
+  curve.dear(offSquare, pairs, OFF_SQUARE_DEAR);
+  curve.atLeast([[offSquare, 1]], pairs - room);
+  curve.atMost([[offSquare, 1]], pairs + room);
   for (let i = 2; i <= count - 2; i++) curve.atLeast([[curve.bend(i), way]], 0);
   // What an end turns the other way, slope against slope.
   const most = 100 * (darted ? END_TURN : END_TURN_PLAIN);

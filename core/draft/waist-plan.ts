@@ -60,7 +60,7 @@ const FRONT_DART = 20;
 const CENTRE_PLAIN = { front: 15, back: 30 } as const;
 /** Waist width that may move between the panels, and the difference of tapers that may stay. */
 const MOST_MOVED = 25;
-const TAPERS_APART = 3;
+const TAPERS_APART = 2;
 /** A waist larger than the hip: what the centre front and the sides take. */
 const STOMACH = 40;
 const SIDE_OUT = 15;
@@ -96,7 +96,13 @@ export function planWaist(front: PlanPanel, back: PlanPanel, limits: PlanLimits)
   const backIn = centreOf(back, 'back');
   const frontIn = centreOf(front, 'front');
   const left = Math.max(0, rest);
-  return shared(front, back, { ...darts, frontIn, backIn, left }, limits.waistHeld ? 0 : MOST_MOVED);
+  return shared(
+    front,
+    back,
+    { ...darts, frontIn, backIn, left },
+    limits.waistHeld ? 0 : MOST_MOVED,
+    limits.narrowestDart,
+  );
 }
 
 interface Darts {
@@ -155,12 +161,29 @@ function shared(
   back: PlanPanel,
   placed: Darts & { frontIn: number; backIn: number; left: number },
   mostMoved: number,
+  narrowest: number,
 ): WaistPlan {
   const frontTaper = front.surplus - placed.front - placed.frontIn - placed.left / 2;
   const backTaper = back.surplus - placed.back - placed.backIn - placed.left / 2;
   const apart = backTaper - frontTaper;
   const toMove = Math.abs(apart) <= TAPERS_APART ? 0 : (apart - Math.sign(apart) * TAPERS_APART) / 2;
   const moved = Math.max(-mostMoved, Math.min(mostMoved, toMove));
+  // Where no more waist may move, the side that tapers less gives up dart until both taper alike.
+  const still = apart - 2 * moved;
+  const most = Math.abs(still) - TAPERS_APART;
+  if (most > 0.5 && narrowest < Infinity) {
+    const [name, panel] = still < 0 ? (['back', back] as const) : (['front', front] as const);
+    const cut = panel.dartsHeld ? 0 : Math.min(most, placed[name]);
+    if (cut > 0) {
+      const total = placed[name] - cut;
+      const dropped = total < narrowest ? placed[name] : cut;
+      const next = { ...placed, [name]: placed[name] - dropped };
+      if (next.back < next.front && !front.dartsHeld) next.front = next.back;
+      next.frontCount = next.front > 0 ? placed.frontCount : 0;
+      next.backCount = next.back > 0 ? placed.backCount : 0;
+      return shared(front, back, next, mostMoved, Infinity);
+    }
+  }
   const each = (total: number, count: number): number => (count > 0 ? total / count : 0);
   return {
     front: {
@@ -187,7 +210,7 @@ function planStomach(front: PlanPanel, back: PlanPanel, limits: PlanLimits): Wai
   const backOut = back.centreHeld ? 0 : rest - 2 * side;
   const darts: Darts = { front: 0, back: 0, frontCount: 0, backCount: 0 };
   const placed = { ...darts, frontIn: -frontOut, backIn: -backOut, left: 0 };
-  return shared(front, back, placed, limits.waistHeld ? 0 : STOMACH);
+  return shared(front, back, placed, limits.waistHeld ? 0 : STOMACH, limits.narrowestDart);
 }
 
 /** What leaves a panel by the schools without darts: a share of its own surplus at the centre, as far as it may lean. */

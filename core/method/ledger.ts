@@ -74,7 +74,8 @@ export interface Worked {
   readonly front: PanelParameters;
   readonly back: PanelParameters;
   /** The same with a leg as long as the body's, where the piece's is not: nothing above the crotch depends on the length. */
-  readonly full: { readonly levels: Levels; readonly front: PanelParameters; readonly back: PanelParameters } | undefined;
+  readonly full:
+    { readonly levels: Levels; readonly front: PanelParameters; readonly back: PanelParameters } | undefined;
   /** Names of the lines set by hand. */
   readonly byHand: ReadonlySet<string>;
   /** True where the waist passes over the hip without an opening. */

@@ -12,6 +12,7 @@ import {
   PARAMETER_NAMES,
   type PanelName,
   type ParameterKind,
+  type ParameterName,
 } from './panel-parameters.js';
 
 /** One line of a sheet: a level or a panel parameter, with its formula and the reason for it. */
@@ -62,8 +63,8 @@ export interface Sheet {
   readonly closing?: FormulaText;
   /** True where the side is one straight vertical from which the leg's widths are laid off. */
   readonly straightSide?: boolean;
-  /** Panels whose side stands straight above the hip: what is left of the surplus leaves at the centre. */
-  readonly uprightSide?: readonly PanelName[];
+  /** The panel whose side stands straight above the hip: what is left of the surplus leaves at the centre. */
+  readonly uprightSide?: FormulaText;
   /** True where the leg falls plumb from the hip and the crotch point, like a skirt. */
   readonly plumbLeg?: boolean;
   /** `own` where the makers place the surplus of hip over waist themselves; by the plan otherwise. */
@@ -146,15 +147,17 @@ function checkText(
   if (!Array.isArray(variants)) return [variants];
   return variants.flatMap(({ values, formula }): SheetFault[] => {
     const where = values.length === 0 ? `“${name}”` : `“${name}” (${values.join(', ')})`;
+    if (formula === undefined && OPTIONAL_PARAMETERS.has((name.split('.')[1] ?? '') as ParameterName)) return [];
     if (formula === undefined) return [{ line: name, at: 0, sentence: `${where} has no formula.` }];
     const kind = lineKind(name);
-    if (kind === 'place') {
-      if (isDartPlace(formula)) return [];
-      return [{ line: name, at: 0, sentence: `${where} must be crease, midway or apexSpan, not “${formula}”.` }];
-    }
+    if (kind === 'place' && isDartPlace(formula)) return [];
     const parsed = parseFormula(formula);
     if (!parsed.ok) return [{ line: name, at: parsed.error.at, sentence: `${where}: ${parsed.error.sentence}` }];
     const checked = checkFormula(parsed.node, (n) => kinds.get(n));
+    if (kind === 'place' && !(checked.ok && checked.kind === 'length')) {
+      const sentence = `${where} must be crease, midway or apexSpan, or a distance from the centre, not “${formula}”.`;
+      return [{ line: name, at: 0, sentence }];
+    }
     if (!checked.ok) {
       const unknown = /“([\w.]+)” is not known here/.exec(checked.error.sentence)?.[1];
       const later = unknown !== undefined && (sheet.lines.some((l) => l.name === unknown) || unknown === name);

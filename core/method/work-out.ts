@@ -9,12 +9,14 @@ import { refuseHand } from './hand-value.js';
 import {
   isDartPlace,
   LEVELS,
+  OPTIONAL_PARAMETERS,
   PARAMETER_NAMES,
   type DartPlace,
   type Levels,
   type PanelName,
   type PanelParameters,
   type ParameterKind,
+  type ParameterName,
 } from './panel-parameters.js';
 import type { Setting } from './setting.js';
 import { formulaFor, lineKind, REDUCTION, settingsOf, type Sheet } from './sheet.js';
@@ -172,7 +174,7 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   };
 
   const enter = ({ name, kind, text, hand, reason, house, shrinks }: Entry): void => {
-    const node = text === undefined || kind === 'place' ? undefined : nodeOf(text);
+    const node = text === undefined || isDartPlace(text) ? undefined : nodeOf(text);
     const times = shrinks && node && hasLength(node) ? scale : 1;
     let sheetValue: number | DartPlace = isDartPlace(text) ? text : NaN;
     let terms: readonly AddedTerm[] = [];
@@ -224,6 +226,14 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     const reason = ofClass?.reason ?? setting.reason;
     enter({ name: setting.name, kind, text, hand, reason, house: false, shrinks: setting.shrinks ?? false });
   }
+  if (input.settings['waistToHem'] !== undefined && input.settings['insideLength'] !== undefined) {
+    refusals.push({
+      field: 'waistToHem',
+      value: String(input.settings['waistToHem']),
+      reason: 'The length is given twice, from waist to hem and inside the leg.',
+      wayOut: 'Give one of the two.',
+    });
+  }
   const everySetting = new Set(settingsOf(sheet).map((s) => s.name));
   for (const name of Object.keys(input.settings)) {
     if (everySetting.has(name)) continue;
@@ -236,11 +246,14 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   }
   for (const { name, formula, reason, house = false } of sheet.lines) {
     if (name.endsWith('.hipWidth') && choices[LENGTH] === undefined) choices[LENGTH] = lengthOf(numbers, input);
-    const text = formulaFor(formula, choices);
+    const text = name === 'hemLevel' && numbers.has('waistToHem') ? 'waistToHem' : formulaFor(formula, choices);
+    if (text === undefined && isOptional(name)) continue;
     enter({ name, kind: lineKind(name), text, hand: input.set[name], reason, house, shrinks: name.includes('.') });
   }
-  for (const name of Object.keys(input.set)) {
-    if (!sheet.lines.some((l) => l.name === name)) {
+  for (const [name, value] of Object.entries(input.set)) {
+    if (isOptional(name) && !sheet.lines.some((l) => l.name === name)) {
+      enter({ name, kind: lineKind(name), text: undefined, hand: value, reason: '', house: false, shrinks: false });
+    } else if (!sheet.lines.some((l) => l.name === name)) {
       refusals.push({
         field: name,
         value: '',
@@ -290,10 +303,14 @@ function lengthOf(numbers: ReadonlyMap<string, number>, input: MethodInput): str
 }
 
 /** What decides how long a leg is: left out, it is as long as the body's. */
-const LENGTH_SETTINGS = ['insideLength'] as const;
+const LENGTH_SETTINGS = ['insideLength', 'waistToHem'] as const;
 
 /** The same sheet with a leg as long as the body's; nothing where it is so already. */
-function fullLength(sheet: Sheet, input: MethodInput, levels: Levels): Outcome<NonNullable<Worked['full']>> | undefined {
+function fullLength(
+  sheet: Sheet,
+  input: MethodInput,
+  levels: Levels,
+): Outcome<NonNullable<Worked['full']>> | undefined {
   const shortened = LENGTH_SETTINGS.some((name) => name in input.settings) || 'hemLevel' in input.set;
   if (!shortened) return undefined;
   const settings = Object.fromEntries(
@@ -306,5 +323,8 @@ function fullLength(sheet: Sheet, input: MethodInput, levels: Levels): Outcome<N
   const { front, back } = worked.value;
   return good({ levels: worked.value.levels, front, back });
 }
+
+/** True for a panel line that a sheet states only in some of its ways. */
+const isOptional = (name: string): boolean => OPTIONAL_PARAMETERS.has((name.split('.')[1] ?? '') as ParameterName);
 
 const SOLVED_REASON = 'Moved until the seam is as long as it was measured.';

@@ -1,0 +1,1 @@
+export { drawnOtherwise, drawnParameters, type DrawnOtherwise, type DrawnParameters } from './drawn.js';
