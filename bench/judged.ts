@@ -22,11 +22,10 @@ export const asJudged = (panel: Panel): JudgedPanel => ({
 
 /** What a draft's lines miss, front and back each and as a pair. */
 export function judgeDraft({ worked, block }: Draft): { front: Missed[]; back: Missed[]; pair: Missed[] } {
-  const { sheet, choices, body } = worked;
-  const hip = body.get('hip')?.mm ?? 1000;
+  const { sheet } = worked;
   const as = (panel: Panel): JudgedAs => ({
     name: panel.name,
-    size: choices['age'] === 'child' ? Math.min(1, Math.max(0.5, hip / 900)) : 1,
+    size: worked.size,
     straightSide: sheet.straightSide ?? false,
     plumbLeg: sheet.plumbLeg ?? false,
     crotchLevel: block.levels.crotchLevel,

@@ -1,6 +1,14 @@
 import { alterBlock, type Alteration, type AlteredBlock } from '../alter/index.js';
 import type { BodyTrace } from '../trace/index.js';
-import { checkAgainstBody, checkAgainstItself, checkGirths, checkRiseShape, type Check } from '../check/index.js';
+import {
+  checkAgainstBody,
+  checkAgainstItself,
+  checkGirths,
+  checkLines,
+  checkRiseShape,
+  type Check,
+  type LineRules,
+} from '../check/index.js';
 import { drawBlock, edgeLengths, HOUSE_RULES, type Block, type DraftRules } from '../draft/index.js';
 import {
   measurementLabel,
@@ -19,6 +27,7 @@ import {
 import {
   checkSheet,
   DEFAULT_SHEET,
+  formulaFor,
   PANEL_NAMES,
   SHEETS_OWN_FIT,
   workOut,
@@ -141,6 +150,13 @@ function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: 
   }
 }
 
+/** What the lines of a draft are held to: a method or a rule that does not pair the sides leaves them apart. */
+function lineRulesOf({ sheet, choices, size }: Worked, { waistPlan, hipKept }: DraftRules): LineRules {
+  const own = waistPlan === 'method' && sheet.surplus !== undefined && formulaFor(sheet.surplus, choices) === 'own';
+  const planned = waistPlan === 'plan' || (waistPlan === 'method' && !own);
+  return { size, sidesApart: !planned || !hipKept, straightSide: sheet.straightSide ?? false };
+}
+
 /** A sheet that states a crotch width has its extension settled on the piece as drawn: the ledger says so. */
 function withSettledExtensions(worked: Worked, block: Block): Worked {
   let next = worked;
@@ -182,7 +198,8 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
       ...checkAgainstBody(worked, block, unit),
       ...checkGirths(worked, block, input.heights, unit),
       ...checkRiseShape(block, input.trace, unit),
-      ...checkAgainstItself(block, worked.fitClass.byShare),
+      ...checkAgainstItself(block, worked.fitClass.byShare, worked.back.crotchDrop !== 0),
+      ...checkLines(block, lineRulesOf(worked, input.rules), unit),
     ],
   });
 }

@@ -4,7 +4,8 @@ import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { FitClass, Worked } from '../method/index.js';
 import type { Unit } from '../units/index.js';
 import { riseCharacter } from './rise-character.js';
-import { verdictOf, type About, type Check, type CheckId, type Verdict } from './check.js';
+import { verdictOf, type About, type Check, type CheckId, type Measure, type Verdict } from './check.js';
+import { legGirthAt } from './girths.js';
 import { beside, classByExtensions, classesByThigh, sameClass, type ExtensionClass } from './fit-class.js';
 
 const WAIST_OVER = 6;
@@ -69,7 +70,14 @@ function easeBand(
   return bySheet === undefined ? [low, high] : [Math.min(low, bySheet), Math.max(high, bySheet)];
 }
 
-function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', value: number): Check {
+/** The depth of a band that is cut separately and counts in the body's figures, in mm. */
+function bandOf({ choices, ledger }: Worked): number {
+  return choices['bandCounts'] === 'yes' ? Number(ledger.get('bandDepth')?.value ?? 0) : 0;
+}
+
+function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', net: number): Check {
+  const bands = bandOf(worked) * (id === 'wholeRise' ? 2 : 1);
+  const value = net + bands;
   const measure: MeasurementId = id === 'wholeRise' ? 'crotchLength' : id;
   const label = id === 'wholeRise' ? 'Whole rise' : measurementLabel(measure);
   const known = worked.body.get(measure);
@@ -78,7 +86,10 @@ function riseCheck(worked: Worked, id: 'frontRise' | 'backRise' | 'wholeRise', v
     edges: id === 'wholeRise' ? both('rise') : [[id === 'frontRise' ? 'front' : 'back', 'rise']],
   };
   const wants = measurementLabel(measure).toLowerCase();
-  const compares = `The seam along the rise with the ${wants} of the body.`;
+  const compares =
+    bands > 0
+      ? `The seam along the rise and the depth of the band with the ${wants} of the body.`
+      : `The seam along the rise with the ${wants} of the body.`;
   if (known?.source !== 'measured') {
     return {
       id,
@@ -122,15 +133,24 @@ function openingCheck(block: Block, waist: number, hip: number): Check {
   });
 }
 
-/** In where extensions and thigh name the class meant, or one does and the other its neighbour; out where neither does. */
-function classVerdict(by: ExtensionClass, byThigh: readonly FitClass[], chosen: FitClass, pullOn: boolean): Verdict {
-  const fits = sameClass(by, chosen.id);
-  const thighFits = chosen.byShare || byThigh.some((c) => c.id === chosen.id);
-  // A pull-on has short extensions whatever its room: its thigh tells.
-  if (thighFits && (fits || pullOn)) return 'in';
-  if (fits) return byThigh.some((c) => sameClass(by, c.id) || beside(c.id, chosen.id)) ? 'in' : 'near';
-  if (!thighFits) return 'out';
-  return beside(by, chosen.id) ? 'in' : 'near';
+/** In where the draft is of the class meant, near where it is of the one beside it; a pull-on goes by its thigh. */
+function classVerdict(
+  by: ExtensionClass,
+  byThigh: readonly FitClass[],
+  chosen: FitClass,
+  pullOn: boolean,
+  thighShare: number,
+): Verdict {
+  // A knit's extensions say nothing of how it fits: its thigh does.
+  if (chosen.byShare) {
+    return thighShare >= (chosen.thighLeast ?? 0) && thighShare <= chosen.thighEase[1] ? 'in' : 'near';
+  }
+  if (pullOn) {
+    if (byThigh.some((c) => c.id === chosen.id)) return 'in';
+    return byThigh.some((c) => beside(c.id, chosen.id)) ? 'near' : 'out';
+  }
+  if (sameClass(by, chosen.id)) return 'in';
+  return beside(by, chosen.id) ? 'near' : 'out';
 }
 
 function classCheck(
@@ -159,11 +179,103 @@ function classCheck(
     value: agree ? byLabel : `${byLabel}; by the thigh ${thighWords}`,
     low: undefined,
     high: undefined,
-    verdict: classVerdict(by, byThigh, chosen, worked.pullOn),
+    verdict: classVerdict(by, byThigh, chosen, worked.pullOn, thighShare),
     compares: `The fit that the extensions and the thigh ease give with the one meant: ${chosen.label.toLowerCase()}.`,
     restsOnEstimate: thighEstimated,
     about: { edges: [], level: 'crotchLevel' },
   };
+}
+
+/** A thigh estimated from a pair's hip is no ground for a verdict: the pair's own is checked instead. */
+function thighCheck(worked: Worked, f: Figured): Check {
+  const check = figured(f);
+  if (worked.sheet.id !== FINISHED_PAIR || worked.body.get('thigh')?.source === 'measured') return check;
+  return { ...check, low: undefined, high: undefined, verdict: 'unknown', wants: 'thigh', restsOnEstimate: false };
+}
+
+/** The sheet by which a finished pair is copied. */
+const FINISHED_PAIR = 'finished-pair';
+/** How far a copy may be from its pair, in mm. */
+const PAIR_BAND = 5;
+
+/** A copy held against the pair that it was taken from, as far as the pair was measured. */
+function pairCheck(worked: Worked, { front, back }: Block): Check[] {
+  if (worked.sheet.id !== FINISHED_PAIR) return [];
+  const measured = (id: MeasurementId): number | undefined => {
+    const known = worked.body.get(id);
+    return known?.source === 'measured' ? known.mm : undefined;
+  };
+  const setting = (name: string): number => Number(worked.ledger.get(name)?.value ?? 0);
+  const rows: readonly (readonly [string, number | undefined, number])[] = [
+    ['frontThigh', measured('pairFrontThigh'), front.crotchWidth],
+    ['thigh', measured('pairThigh'), front.crotchWidth + back.crotchWidth],
+    ['hip', measured('hip'), 2 * (front.parameters.hipWidth + back.parameters.hipWidth) - setting('hipEase')],
+    [
+      'waist',
+      measured('waist'),
+      2 * (pathLength(front.closedWaist) + pathLength(back.closedWaist)) - setting('waistEase'),
+    ],
+  ];
+  const measures = rows.flatMap(([id, wanted, value]): Measure[] =>
+    wanted === undefined
+      ? []
+      : [{ id, panel: undefined, value, low: wanted - PAIR_BAND, high: wanted + PAIR_BAND, unit: 'mm' }],
+  );
+  const off = ({ value, low = value, high = value }: Measure): number => value - (low + high) / 2;
+  const worst = [...measures].sort((a, b) => Math.abs(off(b)) - Math.abs(off(a)))[0];
+  if (!worst) return [];
+  return [
+    {
+      ...figured({
+        id: 'pair',
+        label: 'The pair',
+        value: off(worst),
+        low: -PAIR_BAND,
+        high: PAIR_BAND,
+        compares: 'Front thigh, thigh, hip and waist with those of the pair; the largest difference.',
+        about: { edges: [], level: 'crotchLevel' },
+      }),
+      measures,
+    },
+  ];
+}
+
+/** How much over the leg a short hem is, in mm. */
+const HEM_OVER_LEG = 20;
+
+/** The hem with what it passes over and sits on: the heel below the knee, the leg itself above it. */
+function hemCheck(worked: Worked, { levels, front }: Block, value: number): Check {
+  const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
+  const estimated = (id: MeasurementId): boolean => worked.body.get(id)?.source === 'estimate';
+  const knit = worked.fitClass.byShare;
+  const stretch = knit ? 1 + worked.stretch : 1;
+  const about: About = { edges: both('hem') };
+  if (front.kneeOnPiece) {
+    const compares = knit
+      ? 'The hem, stretched as the cloth will, with what it must pass over: the heel and 1 cm.'
+      : 'The hem with what it must pass over: the heel and 1 cm.';
+    const low = (mm('heel') + HEM_OVER_HEEL) / stretch;
+    return figured({
+      id: 'hem',
+      label: 'Hem',
+      value,
+      low,
+      high: Infinity,
+      compares,
+      restsOnEstimate: estimated('heel'),
+      about,
+    });
+  }
+  return figured({
+    id: 'hem',
+    label: 'Hem',
+    value,
+    low: (legGirthAt(worked, levels, levels.hemLevel) + HEM_OVER_LEG) / stretch,
+    high: Infinity,
+    compares: 'The hem with the leg that it sits on, and 2 cm.',
+    restsOnEstimate: estimated('thigh') || estimated('knee'),
+    about,
+  });
 }
 
 /** The checks of a draft against the body it is for (handbook 3, section 1), as far as four measurements go and beyond. */
@@ -181,8 +293,6 @@ export function checkAgainstBody(worked: Worked, block: Block, unit: Unit = 'cm'
   const chosen = worked.fitClass;
   const { front, back } = block;
   const waist = 2 * (pathLength(front.closedWaist) + pathLength(back.closedWaist));
-  // A knit hem is stretched over the heel.
-  const hemStretch = chosen.byShare ? 1 + worked.stretch : 1;
   const waistWanted = mm('waist') + (ofSheet('waistEase') ?? 0);
   const [least, most] = chosen.hipEase;
   const hipShare = chosen.byShare ? mm('hip') : 1;
@@ -191,7 +301,7 @@ export function checkAgainstBody(worked: Worked, block: Block, unit: Unit = 'cm'
   const thighEase = easeBand(
     [(chosen.thighLeast ?? chosen.thighEase[0]) * thigh, chosen.thighEase[1] * thigh],
     byHand('thighEase'),
-    undefined,
+    ofSheet('thighEase'),
   );
   const crotchWidths = front.crotchWidth + back.crotchWidth;
   const [f, b] = [edgeLengths(front), edgeLengths(back)];
@@ -224,7 +334,7 @@ export function checkAgainstBody(worked: Worked, block: Block, unit: Unit = 'cm'
       compares: 'The finished girth on the hip line, square to the centre lines, with the hip and its ease.',
       about: { edges: [], level: 'hipLevel' },
     }),
-    figured({
+    thighCheck(worked, {
       id: 'thigh',
       label: 'Thigh',
       value: crotchWidths,
@@ -237,18 +347,8 @@ export function checkAgainstBody(worked: Worked, block: Block, unit: Unit = 'cm'
     riseCheck(worked, 'frontRise', f.rise),
     riseCheck(worked, 'backRise', b.rise),
     riseCheck(worked, 'wholeRise', f.rise + b.rise),
-    figured({
-      id: 'hem',
-      label: 'Hem',
-      value: f.hem + b.hem,
-      low: (mm('heel') + HEM_OVER_HEEL) / hemStretch,
-      high: Infinity,
-      compares: chosen.byShare
-        ? 'The hem, stretched as the cloth will, with what it must pass over: the heel and 1 cm.'
-        : 'The hem with what it must pass over: the heel and 1 cm.',
-      restsOnEstimate: estimated('heel'),
-      about: { edges: both('hem') },
-    }),
+    hemCheck(worked, block, f.hem + b.hem),
+    ...pairCheck(worked, block),
     ...(worked.pullOn ? [] : [openingCheck(block, waist, mm('hip'))]),
     classCheck(worked, block, chosen, crotchWidths / thigh - 1, estimated('thigh')),
     riseCharacter(block, unit),

@@ -13,16 +13,10 @@ import {
   type Point,
 } from '../geometry/index.js';
 import { edgeLengths, isSound, type Block, type Panel } from '../draft/index.js';
-import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { verdictOf, type About, type Check, type CheckId } from './check.js';
 
 const DEGREES = 180 / Math.PI;
 const CURVE_SAMPLES = 48;
-const KINK = 0.5;
-/** Bends of a larger radius than this, in mm, do not make a crotch curve turn back. */
-const GENTLE = 400;
-/** The centre line above the curve may be bent no more sharply than this, in mm. */
-const GENTLE_CENTRE = 120;
 const MOST_INTAKE = 40;
 
 /** The three stretches of a panel's side seam, in mm. */
@@ -134,54 +128,6 @@ const pairOf = (edge: 'waist' | 'side' | 'inseam' | 'rise'): About => ({
   ],
 });
 
-type Bend = ReturnType<typeof bendOf>;
-
-/** How a rise bends: its crotch curve, and the centre seam above it. */
-interface RiseBends {
-  readonly curve: Bend;
-  readonly centre: Bend;
-}
-
-const riseBends = ({ edges: { rise }, joints }: Panel): RiseBends => ({
-  curve: bendOf(rise.slice(0, joints.curveStart), GENTLE),
-  centre: bendOf(rise.slice(joints.curveStart)),
-});
-
-/** An opened wedge or a turned seat line leaves a gentle bend the other way above the curve: a seat has one as well. */
-const turnsBack = ({ curve, centre }: RiseBends): boolean => curve.changesSign || centre.leastRadius <= GENTLE_CENTRE;
-
-/** The nearest hollow that a curve can have may touch the least radius exactly. */
-const LEAST = 12 * 0.999;
-
-/** The panels whose rise turns back or bends too sharply: it wants to be drawn anew. */
-export const unfairRises = (block: Block): PanelName[] =>
-  PANEL_NAMES.filter((name) => {
-    const bends = riseBends(block[name]);
-    return turnsBack(bends) || Math.min(bends.curve.leastRadius, bends.centre.leastRadius) < LEAST;
-  });
-
-function curveCheck(block: Block): Check {
-  const rises = [block.front, block.back].map(riseBends);
-  const bends = rises.flatMap(({ curve, centre }) => [curve, centre]);
-  const least = Math.min(...bends.map((b) => b.leastRadius));
-  const smooth = [block.front, block.back].every((panel) => {
-    const runs = [panel.edges.rise, panel.edges.inseam, panel.edges.side];
-    return runs.every((run) => sharpestCorner(run) < KINK);
-  });
-  const sound = smooth && !rises.some(turnsBack);
-  const check = figured({
-    id: 'curve',
-    label: 'Crotch curve',
-    kind: 'length',
-    value: least,
-    low: 12,
-    high: Infinity,
-    compares: 'The least radius of the rises; no kink and no turn back anywhere along the seams.',
-    about: pairOf('rise'),
-  });
-  return { ...check, verdict: !sound ? 'out' : least >= LEAST ? 'in' : check.verdict };
-}
-
 /** How far, in mm, the crease lies off the middle of knee and hem, the larger of the two. */
 function offHalf({ crease, points: p }: Panel): number {
   const off = (side: Point, inseam: Point): number => (side.x + inseam.x) / 2 - crease;
@@ -251,8 +197,12 @@ function dartCheck(block: Block): Check {
   return deep ? { ...check, verdict: 'near' } : check;
 }
 
+/** How much of the back inseam is stretched on above the knee, in mm; and where a method states its crotch drop. */
+const STRETCH = 6;
+const STATED_STRETCH = 13;
+
 /** The checks of a draft against itself (handbook 3, section 2). A knit is stretched on, so its walk has more room below the knee. */
-export function checkAgainstItself(block: Block, knit = false): Check[] {
+export function checkAgainstItself(block: Block, knit = false, statedDrop = false): Check[] {
   const [front, back] = [edgeLengths(block.front), edgeLengths(block.back)];
   const [frontSide, backSide] = [sideStretches(block.front), sideStretches(block.back)];
   const below = (e: typeof front): number => e.inseam - e.inseamAboveKnee;
@@ -265,8 +215,10 @@ export function checkAgainstItself(block: Block, knit = false): Check[] {
       kind: 'length',
       value: front.inseamAboveKnee - back.inseamAboveKnee,
       low: 0,
-      high: 6,
-      compares: 'How much shorter the back inseam is than the front, crotch point to knee: it is stretched on.',
+      high: statedDrop ? STATED_STRETCH : STRETCH,
+      compares: statedDrop
+        ? 'How much shorter the back inseam is than the front, crotch point to knee: the drop that the method states is stretched on.'
+        : 'How much shorter the back inseam is than the front, crotch point to knee: it is stretched on.',
       about: pairOf('inseam'),
     }),
     figured({
@@ -309,7 +261,6 @@ export function checkAgainstItself(block: Block, knit = false): Check[] {
       compares: 'Front and back rise run into one another at the inseam.',
       about: pairOf('rise'),
     }),
-    curveCheck(block),
     dartCheck(block),
     creaseCheck(block),
     outlineCheck(block),

@@ -30,7 +30,13 @@ export type CheckId =
   | 'sideWalk'
   | 'waistRun'
   | 'crotchJoin'
-  | 'curve'
+  | 'frontRiseLine'
+  | 'backRiseLine'
+  | 'sideLine'
+  | 'kneeLine'
+  | 'waistLine'
+  | 'thighLine'
+  | 'pair'
   | 'darts'
   | 'outline'
   | 'fitClass'
@@ -39,6 +45,17 @@ export type CheckId =
   | 'riseShape'
   | 'crease'
   | `height.${number}`;
+
+/** One of several measures that a check rests on; an open end is left out. */
+export interface Measure {
+  readonly id: string;
+  /** The panel it is about; nothing where it is about both together. */
+  readonly panel: PanelName | undefined;
+  readonly value: number;
+  readonly low: number | undefined;
+  readonly high: number | undefined;
+  readonly unit: 'mm' | 'deg' | 'share';
+}
 
 /** A draft held against the body or against itself. Lengths in mm, angles in degrees; an open end is infinite. */
 export interface Check {
@@ -56,6 +73,8 @@ export interface Check {
   readonly wants?: string;
   readonly restsOnEstimate: boolean;
   readonly about: About;
+  /** What it rests on, where that is more than one figure. */
+  readonly measures?: readonly Measure[];
 }
 
 /** A figure may lie this share of its band beyond the band, and at most this much, and still be near. */

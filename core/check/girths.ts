@@ -1,6 +1,6 @@
 import { girthLevels, levelSpan, type Block, type Panel } from '../draft/index.js';
 import { measurementLabel, type GirthAtHeight, type MeasurementId } from '../measure/index.js';
-import { LEVELS, type FitClass, type Worked } from '../method/index.js';
+import { LEVELS, type FitClass, type Levels, type Worked } from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import { verdictOf, type Check } from './check.js';
 
@@ -12,6 +12,25 @@ const FULL_HIP = 900;
 /** How far below the waist line the high hip is taken, in mm, and at most how much of the hip's depth that is. */
 const HIGH_HIP_DEPTH = 90;
 const HIGH_HIP_SHARE = 0.5;
+
+/**
+ * The leg's girth at a level, in mm: between thigh at the crotch line, mid-thigh where it was measured, and knee, in
+ * proportion to the way down.
+ */
+export function legGirthAt({ body }: Worked, { crotchLevel, kneeLevel }: Levels, y: number): number {
+  const mm = (id: MeasurementId): number => body.get(id)?.mm ?? NaN;
+  const middle = (crotchLevel + kneeLevel) / 2;
+  const known = body.get('midThigh')?.mm;
+  const rungs: [number, number][] = [
+    [crotchLevel, mm('thigh')],
+    ...(known === undefined ? [] : [[middle, known] as [number, number]]),
+    [kneeLevel, mm('knee')],
+  ];
+  const below = rungs.findIndex(([level]) => level >= y);
+  const [to, from] = [rungs[below === -1 ? rungs.length - 1 : below], rungs[Math.max(0, below - 1)]];
+  if (!to || !from || to === from) return to?.[1] ?? NaN;
+  return from[1] + ((to[1] - from[1]) * (y - from[0])) / (to[0] - from[0]);
+}
 
 interface GirthCheck {
   readonly id: 'midThigh' | 'knee' | 'calf' | 'highHip';
@@ -95,6 +114,33 @@ export function checkGirths(
       }),
     ];
   });
+  const thighAt = block.levels.thighLevel;
+  const thighLine = ((): Check[] => {
+    if (thighAt > block.levels.hemLevel - 1 || worked.sheet.id === 'finished-pair') return [];
+    const girth = legGirthAt(worked, block.levels, thighAt);
+    const [least, most] = [fitClass.thighLeast ?? fitClass.thighEase[0], fitClass.thighEase[1]];
+    const value = across(thighAt);
+    const [low, high] = [girth * (1 + least), girth * (1 + most)];
+    // The leg is as wide as its shape makes it: a wider one is told as near, not as a fault of the fit.
+    const verdict = verdictOf(value, low, high);
+    return [
+      {
+        id: 'thighLine',
+        label: 'Thigh line',
+        against: 'body',
+        kind: 'length',
+        value,
+        low,
+        high,
+        verdict: value > high && verdict === 'out' ? 'near' : verdict,
+        compares: 'Both panels across a hand below the crotch line with the leg there and the ease of the thigh.',
+        restsOnEstimate: ['thigh', 'midThigh', 'knee'].some(
+          (id) => worked.body.get(id as MeasurementId)?.source === 'estimate',
+        ),
+        about: { edges: [], level: 'thighLevel' },
+      },
+    ];
+  })();
   const at = highHipLevel(block);
   const easeAt = (y: number): number => {
     const share = Math.min(1, Math.max(0, y / block.levels.hipLevel));
@@ -102,6 +148,7 @@ export function checkGirths(
   };
   const ease = easeAt(at);
   return [
+    ...thighLine,
     ...legs,
     girthCheck({
       id: 'highHip',

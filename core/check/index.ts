@@ -1,14 +1,7 @@
-export { worstFirst, verdictOf, type Check, type CheckId, type Verdict, type About } from './check.js';
+export { worstFirst, verdictOf, type Check, type CheckId, type Measure, type Verdict, type About } from './check.js';
 export { classByExtensions } from './fit-class.js';
 export { checkAgainstBody, hipWidthOf, RISE_BAND } from './against-body.js';
+export { checkLines, type LineRules } from './lines.js';
 export { checkRiseShape } from './rise-shape.js';
 export { checkGirths } from './girths.js';
-export {
-  checkAgainstItself,
-  unfairRises,
-  sideStretches,
-  bendOf,
-  sharpestCorner,
-  crotchJoin,
-  waistRun,
-} from './against-itself.js';
+export { checkAgainstItself, sideStretches, bendOf, sharpestCorner, crotchJoin, waistRun } from './against-itself.js';

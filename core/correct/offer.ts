@@ -54,9 +54,9 @@ const rounded = (mm: number, unit: Unit): number => snapTo(mm, unit === 'in' ? t
 
 /** The amount by which a way brings a check to its aim (secant method over the whole chain); nothing where it cannot. */
 function amountFor(input: DraftInput, check: Check, way: Way): number | undefined {
+  if (way.guess === 0) return 0;
   const aim = aimOf(check);
   const missing = aim - Number(check.value);
-  if (way.guess === 0) return 0;
   const off = (mm: number): number | undefined => {
     const outcome = computeDraft(withWorks(input, way.make(mm), 'try'));
     if (!outcome.ok || outcome.value.altered.told.some((t) => t.id.startsWith('try.') && !t.done)) return undefined;
@@ -127,9 +127,10 @@ export function sayEffect(effect: Effect, unit: Unit): string {
  */
 export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Unit): Offer[] {
   const check = checkIn(draft, id);
-  if (!check || typeof check.value !== 'number') return [];
-  // In its band, a figure that is no tape's step off its aim asks for nothing.
-  if (check.verdict === 'in' && Math.abs(aimOf(check) - check.value) < WORTH_OFFERING) return [];
+  if (!check) return [];
+  // In its band, a figure that is no tape's step off its aim asks for nothing, and a line that is fair nothing at all.
+  const off = typeof check.value === 'number' ? Math.abs(aimOf(check) - check.value) : 0;
+  if (check.verdict === 'in' && off < WORTH_OFFERING) return [];
   const before = draft.checks;
   return waysFor(check, draft).flatMap((way): Offer[] => {
     const amount = amountFor(input, check, way);

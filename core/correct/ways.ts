@@ -1,8 +1,8 @@
 import type { AlterationWork, LevelPlace } from '../alter/index.js';
 import type { Draft } from '../chain/index.js';
-import { sideStretches, unfairRises, type Check } from '../check/index.js';
+import { sideStretches, type Check } from '../check/index.js';
 import type { PanelName } from '../method/index.js';
-import { smoothRise } from './smooth-rise.js';
+import { fairRise } from './fair-rise.js';
 
 /** One way to correct: alterations by an amount in mm, and about how much of it a millimetre of the figure needs. */
 export interface Way {
@@ -175,15 +175,13 @@ export function waysFor(check: Check, draft: Draft): Way[] {
       ];
     case 'crease':
       return [{ id: 'centre', make: (mm) => [{ kind: 'crease', panel: 'both', by: mm }], guess: -1 }];
-    case 'curve': {
-      const works = unfairRises(block).flatMap((panel): AlterationWork[] => {
-        const points = smoothRise(block[panel]);
-        return points ? [{ kind: 'rise', panel, points, blend: 0.2, keepLength: false }] : [];
-      });
-      const names = works.map(({ panel }) => (panel === 'front' ? 'Front' : 'Back')).join(' and ');
-      return works.length === 0
-        ? []
-        : [{ id: 'redraw', make: () => works, guess: 0, said: `${names}: rise drawn anew in one bend` }];
+    case 'frontRiseLine':
+    case 'backRiseLine': {
+      const panel = check.id === 'frontRiseLine' ? 'front' : 'back';
+      const points = fairRise(block[panel], draft.worked.size);
+      const works: AlterationWork[] = points ? [{ kind: 'rise', panel, points, blend: 0.2, keepLength: false }] : [];
+      const said = `${panel === 'front' ? 'Front' : 'Back'}: rise drawn anew in one bend`;
+      return works.length === 0 ? [] : [{ id: 'redraw', make: () => works, guess: 0, said }];
     }
     default:
       return check.id.startsWith('height.')

@@ -45,7 +45,6 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
   const { sheet, choices, body } = worked;
   const span = body.get('apexSpan');
   const of = (limit: string): number => Number(worked.ledger.get(limit)?.value);
-  const hip = body.get('hip')?.mm ?? CHILD_HIP;
   const { full } = worked;
   return {
     name,
@@ -65,7 +64,7 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
     straightSide: sheet.straightSide ?? false,
     uprightSide: sheet.uprightSide !== undefined && formulaFor(sheet.uprightSide, choices) === name,
     plumbLeg: fallsPlumb(worked, name),
-    size: choices['age'] === 'child' ? Math.min(1, Math.max(0.5, hip / CHILD_HIP)) : 1,
+    size: worked.size,
     cut: full && { parameters: worked[name], levels: worked.levels },
     mostMoved: of('mostMoved'),
     byHand: new Set([...worked.byHand].filter((n) => n.startsWith(`${name}.`)).map((n) => n.slice(name.length + 1))),
@@ -79,8 +78,6 @@ function fallsPlumb({ sheet, choices, ledger, byHand }: Worked, name: PanelName)
   return sheet.plumbLeg === true && choices['leg'] === 'sheet' && !chosen && !set;
 }
 
-/** The hip, in mm, to which a child's is held. */
-const CHILD_HIP = 900;
 /**
  * Draws both panels from a sheet worked out for a body (docs/trade/parameters.md, docs/trade/curves.md). Refuses, with the
  * field and the way out, what no piece can be made of; never throws for a figure.

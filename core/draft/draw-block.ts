@@ -64,7 +64,7 @@ const PLANNED = 3;
 /** Settled where no figure moves by more than this, in mm. */
 const SETTLED = 0.006;
 /** A side cannot lean more than this at the waist; a fair one then tapers by this share of its height. */
-const LEAN_TAPER = 0.62 * Math.tan((14.6 * Math.PI) / 180);
+const LEAN_TAPER = 0.65 * Math.tan((14.6 * Math.PI) / 180);
 const SIDE_ROOM = 20;
 
 /** One panel while both settle. */
@@ -261,10 +261,10 @@ function replan(front: State, back: State, rules: DraftRules): void {
   };
   const whole = panels[0].surplus + panels[1].surplus;
   if (school === 'off' && !(whole < 0 && front.setting.leansOut)) {
-    for (const [i, state] of [front, back].entries()) {
-      const sheets = asTheSheet(panels[i] as PlanPanel);
-      apply(state, upright(state) ? sheets : withinLean(sheets, panels[i] as PlanPanel, leanTaper(state)));
-    }
+    const most = (state: State): number => (upright(state) ? Infinity : leanTaper(state));
+    const [ahead, behind] = withinLean(panels, [most(front), most(back)]);
+    apply(front, ahead);
+    apply(back, behind);
   } else if (school === 'plan' || school === 'off') {
     const { waistLimits: limits } = front.setting;
     const plan = planWaist(...panels, {
@@ -330,7 +330,8 @@ function approach(state: State, drawn: Drawn): void {
     state.sideX += over;
     return;
   }
-  const room = MOST_LEAN[setting.name] * p.hipWidth - p.centreIn - state.gave.lean;
+  const most = MOST_LEAN[setting.name] * p.hipWidth - p.centreIn - state.gave.lean;
+  const room = setting.straightSide ? Infinity : Math.max(0, most);
   state.centre = Math.min(room, state.centre + over);
 }
 

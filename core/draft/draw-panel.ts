@@ -1,11 +1,15 @@
 import {
   along,
   contains,
+  crossLine,
+  distance,
   flatten,
   isFinitePoint,
   line,
   point,
   reversePath,
+  subtract,
+  unit,
   type Path,
   type Point,
 } from '../geometry/index.js';
@@ -16,7 +20,7 @@ import { isCut, type PanelSeams, type RiseGave } from './draw-block.js';
 import { cutLeg, legOf, plumbLeg, type Leg } from './leg.js';
 import { isSound, outlineOf, type Panel } from './panel.js';
 import { refusePanel, type PanelSetting } from './panel-setting.js';
-import { footOnCentre } from './seat-line.js';
+import { footOnCentre, type SeatLine } from './seat-line.js';
 import { openWaist } from './waist-over.js';
 
 const DIAGONAL: Point = point(Math.SQRT1_2, -Math.SQRT1_2);
@@ -165,7 +169,7 @@ export function completePanel(setting: PanelSetting, seams: PanelSeams, { curve 
       centreWaist: seat.waistEnd,
       sideWaist: side.waistToHip[0]?.p0 ?? seams.sideHip,
       sideHip: seams.sideHip,
-      centreHip: footOnCentre(seat, seams.sideHip),
+      centreHip: hipOnRise(seat, seams.sideHip, bend.start, down),
       sideCrotch: side.crotch,
       sideKnee: leg.sideKnee,
       inseamKnee: leg.inseamKnee,
@@ -190,6 +194,15 @@ export function completePanel(setting: PanelSetting, seams: PanelSeams, { curve 
     kneeOnPiece: leg.kneeOnPiece,
   };
   return proven(setting, panel);
+}
+
+/** Where the hip line, square to the centre line, meets the piece: on the curve where that has left the line already. */
+function hipOnRise(seat: SeatLine, sideHip: Point, curveStart: Point, down: Path): Point {
+  const foot = footOnCentre(seat, sideHip);
+  if (foot.y <= curveStart.y) return foot;
+  const d = unit(subtract(foot, sideHip));
+  const hits = crossLine(down, sideHip, d).filter((hit) => hit.along > 0);
+  return hits.sort((a, b) => distance(a.at, foot) - distance(b.at, foot))[0]?.at ?? foot;
 }
 
 /** A panel whose outline is finite and does not cross itself, or the refusal. */

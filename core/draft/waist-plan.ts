@@ -227,8 +227,25 @@ export const asTheSheet = ({ dartCount, dartIntake }: PlanPanel): PanelPlan => (
   waistMore: 0,
 });
 
-/** A plan of whose taper so much stays in the waist as a fair side cannot take. */
-export function withinLean(plan: PanelPlan, panel: PlanPanel, mostTaper: number): PanelPlan {
-  const taper = panel.surplus - plan.dartCount * plan.dartIntake - plan.centreIn;
-  return { ...plan, waistMore: Math.max(0, taper - mostTaper) };
+/**
+ * The sheets' own darts, of whose tapers so much is moved to the other panel's waist as a fair side cannot take and the
+ * other has room for; the rest stays in the waist.
+ */
+export function withinLean(
+  panels: readonly [PlanPanel, PlanPanel],
+  mostTaper: readonly [number, number],
+): readonly [PanelPlan, PanelPlan] {
+  const plans = [asTheSheet(panels[0]), asTheSheet(panels[1])] as const;
+  const over = plans.map(
+    (plan, i) => (panels[i] as PlanPanel).surplus - plan.dartCount * plan.dartIntake - (mostTaper[i] as number),
+  );
+  const more = over.map((o, i) => {
+    const other = over[1 - i] as number;
+    if (o > 0) return o;
+    return other > 0 && Number.isFinite(o) ? -Math.min(other, -o) : 0;
+  });
+  return [
+    { ...plans[0], waistMore: more[0] as number },
+    { ...plans[1], waistMore: more[1] as number },
+  ];
 }

@@ -1,1 +1,12 @@
 export { drawnOtherwise, drawnParameters, type DrawnOtherwise, type DrawnParameters } from './drawn.js';
+export {
+  inseamTightest,
+  kneeEvenness,
+  riseFigures,
+  sideFigures,
+  sidePair,
+  waistFigures,
+  type RiseFigures,
+  type SideFigures,
+  type WaistFigures,
+} from './line-figures.js';

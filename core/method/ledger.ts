@@ -82,6 +82,8 @@ export interface Worked {
   readonly pullOn: boolean;
   /** True where a child is drafted for. */
   readonly child: boolean;
+  /** What the lengths of a fair curve shrink by: 1 for an adult, hip over 90 cm for a child. */
+  readonly size: number;
   /** Every setting that counts under the choices, in order. */
   readonly settings: readonly Setting[];
   readonly warnings: readonly string[];

@@ -286,6 +286,7 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     byHand: new Set(Object.keys(input.set)),
     pullOn: sheet.closing !== undefined && formulaFor(sheet.closing, choices) === 'pull-on',
     child,
+    size: choices['age'] === 'child' ? Math.min(1, Math.max(0.5, (body.get('hip')?.mm ?? CHILD_HIP) / CHILD_HIP)) : 1,
     settings,
     warnings: [...rangeWarnings(sheet, body), ...knitWarnings(meant.id, fit)],
   });
@@ -326,5 +327,8 @@ function fullLength(
 
 /** True for a panel line that a sheet states only in some of its ways. */
 const isOptional = (name: string): boolean => OPTIONAL_PARAMETERS.has((name.split('.')[1] ?? '') as ParameterName);
+
+/** The hip, in mm, to which a child's is held. */
+const CHILD_HIP = 900;
 
 const SOLVED_REASON = 'Moved until the seam is as long as it was measured.';
