@@ -1,4 +1,5 @@
 import type { Draft } from '../core/chain/index.js';
+import type { Measure } from '../core/check/index.js';
 import { draftNotes, edgeLengths, outlineOf, type Panel } from '../core/draft/index.js';
 import { flatten, type Path, type Point } from '../core/geometry/index.js';
 import { findDoubts, type Measured } from '../core/measure/index.js';
@@ -33,6 +34,15 @@ const dartsOf = (panel: Panel): object[] =>
   panel.darts.map(({ intake, length, apex }) => ({ intake, length, apex: [apex.x, apex.y] }));
 
 const finite = (x: number | undefined): number | null => (x !== undefined && Number.isFinite(x) ? x : null);
+
+const measureAnswer = ({ id, panel, value, low, high, unit }: Measure): object => ({
+  id,
+  panel: panel ?? null,
+  value: finite(value),
+  low: finite(low),
+  high: finite(high),
+  unit,
+});
 
 /** The answer to an order: plain data for JSON, all lengths in mm; open ends of bands are null. */
 export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<string, unknown> {
@@ -85,6 +95,7 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
       low: finite(c.low),
       high: finite(c.high),
       verdict: c.verdict,
+      ...(c.measures && { measures: c.measures.map(measureAnswer) }),
     })),
     warnings: [
       ...worked.warnings,

@@ -88,6 +88,12 @@ export const HollowLine = memo(function HollowLine({ panelName }: DerivedLinePro
       <div className="sum">
         {Number(panel.parameters.depth.toFixed(3))} of the diagonal, {withFractions(formatLength(panel.diagonal, tape))}
       </div>
+      {Math.abs(panel.hollow - panel.parameters.depth * panel.diagonal) > 0.5 && (
+        <div className="drawn">
+          sheet <s>{withFractions(formatLength(panel.parameters.depth * panel.diagonal, tape))}</s>: the nearest that a
+          fair rise has.
+        </div>
+      )}
     </div>
   );
 });

@@ -6,7 +6,7 @@ import { draftNotes } from '../../core/draft/index.js';
 import { LEVELS, PARAMETER_NAMES, type PanelName, type ParameterName } from '../../core/method/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
-import { giveBack } from '../store/work-store.js';
+import { changeDraft, giveBack } from '../store/work-store.js';
 import { useBoard } from './board-store.js';
 import { HollowLine, SeatAngleLine } from './DerivedLines.js';
 import { ParameterLine } from './ParameterLine.js';
@@ -107,6 +107,25 @@ const GiveAllBack = memo(function GiveAllBack() {
   );
 });
 
+/** Said once of a draft that was kept before its lines were drawn as they are now. */
+const Redrawn = memo(function Redrawn() {
+  const told = useWork(({ work }) => work.draft.redrawn !== true);
+  const change = useChange();
+  const done = useCallback(() => {
+    change(changeDraft(({ redrawn: _, ...draft }) => draft));
+  }, [change]);
+  if (told) return null;
+  return (
+    <p className="notice" role="status">
+      Since this draft was kept, rise, side, inseam and waist are drawn as fair curves and the waist is planned over
+      both panels: compare it with your paper before you cut again.{' '}
+      <button type="button" className="link" onClick={done}>
+        Understood
+      </button>
+    </p>
+  );
+});
+
 /** The bench at Draft: the parameters of the piece in hand, the frame, and what the drafting did by itself. */
 export function DraftBench() {
   const inHand = useBoard((s) => s.inHand);
@@ -115,6 +134,7 @@ export function DraftBench() {
   const line = (p: ParameterName): ReactNode => <ParameterLine key={p} name={`${inHand}.${p}`} />;
   return (
     <>
+      <Redrawn />
       <PieceToggle />
       <div key={inHand}>
         {BEFORE.map(line)}

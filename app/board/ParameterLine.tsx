@@ -9,13 +9,14 @@ import {
   type Worked,
 } from '../../core/method/index.js';
 import { refusalSentence, type Refusal } from '../../core/refusal/index.js';
-import type { Unit } from '../../core/units/index.js';
+import { formatLength, type Tape, type Unit } from '../../core/units/index.js';
 import { LengthField, type FieldSource } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
-import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
+import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { giveBack, setByHand } from '../store/work-store.js';
 import { withFractions } from '../shared/fractions.js';
+import { drawnOf } from './drawn.js';
 
 const PLACES: readonly (readonly [DartPlace, string])[] = [
   ['crease', 'On the crease'],
@@ -31,9 +32,12 @@ interface LineProps {
   readonly sum: string;
   readonly unit: Unit;
   readonly problem: string | undefined;
+  /** The figure as it lies on the piece, where that is another one, and why. */
+  readonly drawn: string | undefined;
+  readonly why: string | undefined;
 }
 
-const Line = memo(function Line({ name, label, value, source, sum, unit, problem }: LineProps) {
+const Line = memo(function Line({ name, label, value, source, sum, unit, problem, drawn, why }: LineProps) {
   const change = useChange();
   const id = useId();
   const kind = lineKind(name);
@@ -84,6 +88,11 @@ const Line = memo(function Line({ name, label, value, source, sum, unit, problem
       <SourceMark source={source} label={label} onGiveBack={back} />
       {problem !== undefined && kind !== 'length' && <p className="problem">{problem}</p>}
       <div className="sum">{source === 'hand' ? `sheet: ${sum}` : sum}</div>
+      {drawn !== undefined && (
+        <div className="drawn">
+          drawn <b>{drawn}</b>: {why}
+        </div>
+      )}
     </div>
   );
 });
@@ -95,12 +104,19 @@ export function sourceOf(worked: Worked, name: string): FieldSource {
   return line?.restsOnEstimate ? 'estimate' : 'sheet';
 }
 
+/** A figure as it lies on the piece, by the kind of its line. */
+const sayFigure = (name: string, figure: number, tape: Tape): string =>
+  lineKind(name) === 'length' ? withFractions(formatLength(figure, tape)) : String(Number(figure.toFixed(3)));
+
 /** One line of the ledger on the bench: its figure, where it comes from, its sum, and the way back to the sheet. */
 export const ParameterLine = memo(function ParameterLine({ name, label }: { name: string; label?: string }) {
   const worked = useComputed((c) => c.draft?.worked);
   const entered = useWork(({ work, preview }) => preview?.[name] ?? work.draft.set[name]);
   const refusal = useComputed((c) => c.refusals.find((r: Refusal) => r.field === name));
   const unit = useUnit();
+  const drawn = useComputed((c) => c.draft && drawnOf(c.draft).get(name)?.drawn);
+  const why = useComputed((c) => c.draft && drawnOf(c.draft).get(name)?.why);
+  const tape = useTape();
   const line = worked?.ledger.get(name);
   if (!worked || !line) return null;
   const parameter = name.split('.')[1] as ParameterName | undefined;
@@ -116,6 +132,8 @@ export const ParameterLine = memo(function ParameterLine({ name, label }: { name
       sum={withFractions(showSum(worked, name, unit).told)}
       unit={unit}
       problem={refusal && refusalSentence(refusal)}
+      drawn={drawn === undefined ? undefined : sayFigure(name, drawn, tape)}
+      why={why}
     />
   );
 });

@@ -13,7 +13,8 @@ const SWITCHES = [
 ] as const;
 
 const SCHOOLS: readonly (readonly [WaistSchool, string, string])[] = [
-  ['darts', 'By darts', 'Darts narrow, widen or double so that the side tapers well.'],
+  ['method', 'As its makers', 'As the method places it: by the plan, or in a way of its own.'],
+  ['plan', 'By the plan', 'Over both panels: darts, then the sides alike, then more darts, last the centre.'],
   ['shared', 'Half side, half centre', 'No darts: the surplus leaves half at the side and half at the centre.'],
   ['centre', 'All at the centre', 'No darts: the side stays straight, the centre takes all it can.'],
   ['off', 'As the sheet says', 'The sheet’s darts stand, whatever is left for the side.'],

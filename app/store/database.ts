@@ -1,6 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 import { type KeptChart, type KeptDraft, type Person, type Work, type WorkbookContent } from '../../core/kept/index.js';
-import { draftFrom1, draftFrom2, draftFrom3, personFrom1, personFrom2, personFrom3 } from '../../core/older/index.js';
+import { draftFrom1, draftFrom2, draftFrom3, draftFrom5, personFrom1, personFrom2, personFrom3 } from '../../core/older/index.js';
 import type { RoomId } from './rooms.js';
 import { knock } from './windows.js';
 
@@ -34,7 +34,7 @@ export interface Revisions {
 /** How a save ended: with new revisions, or because another window wrote first. */
 export type Saved = { readonly ok: true; readonly revisions: Revisions } | { readonly ok: false };
 
-const VERSION = 4;
+const VERSION = 5;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
@@ -53,11 +53,12 @@ async function renew(tx: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionc
     }
   };
   const personTo3 = (person: Raw): Raw => personFrom2(from < 2 ? personFrom1(person) : person);
-  await rewrite('people', (person) => personFrom3(from < 3 ? personTo3(person) : person));
-  await rewrite('drafts', (draft) => {
+  if (from < 4) await rewrite('people', (person) => personFrom3(from < 3 ? personTo3(person) : person));
+  const draftTo4 = (draft: Raw): Raw => {
     if (from >= 3) return draftFrom3(draft);
     return draftFrom3(draftFrom2(from < 2 ? draftFrom1(draft) : draft, people.get(draft['personId'])));
-  });
+  };
+  await rewrite('drafts', (draft) => draftFrom5(from < 4 ? draftTo4(draft) : draft));
 }
 
 function database(room: RoomId): Promise<IDBPDatabase<Schema>> {

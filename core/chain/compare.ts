@@ -1,4 +1,5 @@
 import { edgeLengths } from '../draft/index.js';
+import { drawnParameters } from '../measured/index.js';
 import { lineLabel, PARAMETER_NAMES, PANEL_PARAMETERS, LEVELS } from '../method/index.js';
 import type { Draft } from './compute-draft.js';
 
@@ -29,6 +30,7 @@ function lengthsOf({ worked, block }: Draft): Map<string, { label: string; mm: n
   for (const panel of [block.front, block.back]) {
     const side = panel.name === 'front' ? 'Front' : 'Back';
     const lengths = edgeLengths(panel);
+    const drawn = drawnParameters(panel);
     for (const [edge, label] of Object.entries(EDGE_LABELS)) {
       found.set(`${panel.name}.edge.${edge}`, {
         label: `${side} ${label}, along the seam`,
@@ -36,7 +38,7 @@ function lengthsOf({ worked, block }: Draft): Map<string, { label: string; mm: n
       });
     }
     for (const name of PARAMETER_NAMES) {
-      const mm = panel.parameters[name];
+      const mm = drawn[name] ?? panel.parameters[name];
       if (PANEL_PARAMETERS[name].kind !== 'length' || typeof mm !== 'number') continue;
       found.set(`${panel.name}.${name}`, { label: lineLabel(sheet, `${panel.name}.${name}`), mm });
     }

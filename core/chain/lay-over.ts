@@ -1,5 +1,6 @@
 import { edgeLengths, levelSpan, type Panel } from '../draft/index.js';
 import type { Point } from '../geometry/index.js';
+import { drawnParameters } from '../measured/index.js';
 import { LEVELS, lineLabel, PANEL_NAMES, PANEL_PARAMETERS, PARAMETER_NAMES } from '../method/index.js';
 import type { Draft } from './compute-draft.js';
 
@@ -52,13 +53,14 @@ function panelFigures({ block, worked }: Draft, found: Map<string, Figure>): voi
   for (const name of PANEL_NAMES) {
     const panel = block[name];
     const side = name === 'front' ? 'Front' : 'Back';
+    const drawn = drawnParameters(panel);
     for (const p of PARAMETER_NAMES) {
       const { kind } = PANEL_PARAMETERS[p];
       found.set(`${name}.${p}`, {
         group: 'parameter',
         label: lineLabel(worked.sheet, `${name}.${p}`),
         kind: kind === 'place' ? 'word' : kind,
-        value: panel.parameters[p],
+        value: kind === 'place' ? panel.parameters[p] : (drawn[p] ?? panel.parameters[p]),
       });
     }
     const derived = (id: string, label: string, kind: Figure['kind'], value: number): void => {

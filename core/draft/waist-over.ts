@@ -131,6 +131,7 @@ const END_TURN_PLAIN = Math.tan((13 * Math.PI) / 180);
 const MOST_OFF_SQUARE = (3.6 * Math.PI) / 180;
 const OFF_SQUARE_DEAR = 3;
 /** Front and back together may be off level at the side by twice this. */
+const PAIR_DEAR = 3000;
 const PAIR_OFF = (0.85 * Math.PI) / 180;
 const PASSED = 1000;
 /** A waist that passes a limit by less than this, in mm, is not tried the other way. */
@@ -192,7 +193,7 @@ function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
   };
   const pairs = ends.offSquare ?? 0;
   const room = ends.offSquare === undefined ? MOST_OFF_SQUARE : PAIR_OFF;
-  curve.dear(offSquare, pairs, OFF_SQUARE_DEAR);
+  curve.dear(offSquare, pairs, ends.offSquare === undefined ? OFF_SQUARE_DEAR : PAIR_DEAR);
   curve.atLeast([[offSquare, 1]], pairs - room);
   curve.atMost([[offSquare, 1]], pairs + room);
   for (let i = 2; i <= count - 2; i++) curve.atLeast([[curve.bend(i), way]], 0);

@@ -100,6 +100,10 @@ export function formulaFor(text: FormulaText, choices: Readonly<Record<string, s
   return next === undefined ? undefined : formulaFor(next, choices);
 }
 
+/** True for a panel line that a sheet need not state, or states only in some of its ways. */
+export const isOptionalLine = (name: string): boolean =>
+  OPTIONAL_PARAMETERS.has((name.split('.')[1] ?? '') as ParameterName);
+
 /** Every line a complete sheet must have. */
 export const REQUIRED_LINES: readonly string[] = [
   ...LEVELS.map(([name]) => name),
@@ -147,7 +151,7 @@ function checkText(
   if (!Array.isArray(variants)) return [variants];
   return variants.flatMap(({ values, formula }): SheetFault[] => {
     const where = values.length === 0 ? `“${name}”` : `“${name}” (${values.join(', ')})`;
-    if (formula === undefined && OPTIONAL_PARAMETERS.has((name.split('.')[1] ?? '') as ParameterName)) return [];
+    if (formula === undefined && isOptionalLine(name)) return [];
     if (formula === undefined) return [{ line: name, at: 0, sentence: `${where} has no formula.` }];
     const kind = lineKind(name);
     if (kind === 'place' && isDartPlace(formula)) return [];
@@ -195,7 +199,7 @@ function checkNames(sheet: Sheet): SheetFault[] {
     seen.add(name);
   }
   for (const { name } of sheet.lines) {
-    if (!REQUIRED_LINES.includes(name)) {
+    if (!REQUIRED_LINES.includes(name) && !isOptionalLine(name)) {
       faults.push({
         line: name,
         at: 0,
@@ -232,7 +236,10 @@ export function checkSheet(sheet: Sheet): SheetFault[] {
     }
     if (kind !== 'place') kinds.set(line.name, kind === 'length' ? 'length' : 'number');
   }
+  const stated = new Set(sheet.lines.map((l) => l.name));
   for (const name of REQUIRED_LINES) {
+    // The bow of the inseam may be stated in mm in the place of its share.
+    if (name.endsWith('.inseamHollowShare') && stated.has(name.replace('Share', ''))) continue;
     if (!sheet.lines.some((l) => l.name === name)) {
       faults.push({ line: name, at: 0, sentence: `The line “${name}” is missing.` });
     }

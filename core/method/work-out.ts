@@ -9,17 +9,15 @@ import { refuseHand } from './hand-value.js';
 import {
   isDartPlace,
   LEVELS,
-  OPTIONAL_PARAMETERS,
   PARAMETER_NAMES,
   type DartPlace,
   type Levels,
   type PanelName,
   type PanelParameters,
   type ParameterKind,
-  type ParameterName,
 } from './panel-parameters.js';
 import type { Setting } from './setting.js';
-import { formulaFor, lineKind, REDUCTION, settingsOf, type Sheet } from './sheet.js';
+import { formulaFor, isOptionalLine, lineKind, REDUCTION, settingsOf, type Sheet } from './sheet.js';
 import { fitClassOf, lineLabel, type AddedTerm, type LedgerLine, type MethodInput, type Worked } from './ledger.js';
 
 const parsedFormulas = new Map<string, ReturnType<typeof parseFormula>>();
@@ -247,11 +245,11 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   for (const { name, formula, reason, house = false } of sheet.lines) {
     if (name.endsWith('.hipWidth') && choices[LENGTH] === undefined) choices[LENGTH] = lengthOf(numbers, input);
     const text = name === 'hemLevel' && numbers.has('waistToHem') ? 'waistToHem' : formulaFor(formula, choices);
-    if (text === undefined && isOptional(name)) continue;
+    if (text === undefined && isOptionalLine(name)) continue;
     enter({ name, kind: lineKind(name), text, hand: input.set[name], reason, house, shrinks: name.includes('.') });
   }
   for (const [name, value] of Object.entries(input.set)) {
-    if (isOptional(name) && !sheet.lines.some((l) => l.name === name)) {
+    if (isOptionalLine(name) && !sheet.lines.some((l) => l.name === name)) {
       enter({ name, kind: lineKind(name), text: undefined, hand: value, reason: '', house: false, shrinks: false });
     } else if (!sheet.lines.some((l) => l.name === name)) {
       refusals.push({
@@ -324,9 +322,6 @@ function fullLength(
   const { front, back } = worked.value;
   return good({ levels: worked.value.levels, front, back });
 }
-
-/** True for a panel line that a sheet states only in some of its ways. */
-const isOptional = (name: string): boolean => OPTIONAL_PARAMETERS.has((name.split('.')[1] ?? '') as ParameterName);
 
 /** The hip, in mm, to which a child's is held. */
 const CHILD_HIP = 900;

@@ -67,8 +67,20 @@ export const personFrom3 = (person: Json): Json => ({ traces: [], ...person });
 /** A draft as the third version kept it, as the fourth does: with alterations. */
 export const draftFrom3 = (draft: Json): Json => ({ alterations: [], ...draft });
 
+/**
+ * A draft as the fifth version kept it, as the sixth does: the plan of the waist as the method's makers have it where the
+ * old default stood. Its lines are drawn anew: `redrawn` has that told once.
+ */
+export function draftFrom5(draft: Json): Json {
+  const rules = isObject(draft['rules']) ? draft['rules'] : {};
+  const waistPlan = rules['waistPlan'] === 'darts' ? 'method' : rules['waistPlan'];
+  return { ...draft, rules: { ...rules, waistPlan }, redrawn: true };
+}
+
+const from5 = (book: Json): Json => ({ ...book, version: 6, drafts: each(book['drafts'], draftFrom5) });
+
 /** The fifth version only adds what a draft may have: an outline laid under it. */
-const from4 = (book: Json): Json => ({ ...book, version: 5 });
+const from4 = (book: Json): Json => from5({ ...book, version: 5 });
 
 function from3(book: Json): Json {
   return from4({
@@ -102,5 +114,6 @@ export function migrate(book: Json): Json {
   }
   if (book['version'] === 2) return from2(book);
   if (book['version'] === 3) return from3(book);
-  return book['version'] === 4 ? from4(book) : book;
+  if (book['version'] === 4) return from4(book);
+  return book['version'] === 5 ? from5(book) : book;
 }

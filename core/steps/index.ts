@@ -1,7 +1,8 @@
 import type { Draft } from '../chain/index.js';
 import { draftNotes, type Panel } from '../draft/index.js';
 import { line, point, type Path, type Point } from '../geometry/index.js';
-import { lineLabel, showSum, type Levels, type PanelName, type Worked } from '../method/index.js';
+import { drawnOtherwise, type DrawnOtherwise } from '../measured/index.js';
+import { lineLabel, PANEL_PARAMETERS, showSum, type Levels, type PanelName, type Worked } from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import words from './steps.json' with { type: 'json' };
 
@@ -53,7 +54,19 @@ const PER_PANEL: readonly Exclude<StepId, 'levels'>[] = [
   'side',
 ];
 
-function sumsOf(worked: Worked, names: readonly string[], unit: Unit): StepSum[] {
+/** What lies otherwise on the piece than its line says, in words. */
+function sayDrawn({ drawn, why, parameter }: DrawnOtherwise, unit: Unit): string {
+  const length = PANEL_PARAMETERS[parameter].kind === 'length';
+  const figure = length ? formatLength(drawn, tapeFor(unit)) : String(Number(drawn.toFixed(3)));
+  return `Drawn ${figure}: ${why}`;
+}
+
+function sumsOf(
+  worked: Worked,
+  names: readonly string[],
+  unit: Unit,
+  otherwise: readonly DrawnOtherwise[] = [],
+): StepSum[] {
   const tape = tapeFor(unit);
   const idle = (name: string): boolean => {
     const found = worked.ledger.get(name);
@@ -67,7 +80,9 @@ function sumsOf(worked: Worked, names: readonly string[], unit: Unit): StepSum[]
       const result =
         typeof value === 'number' && found?.kind === 'length' ? formatLength(value, tape) : String(value ?? '');
       const sum = found?.source === 'hand' ? 'set by hand' : showSum(worked, name, unit).told;
-      return { name, label: lineLabel(worked.sheet, name), sum, result, reason: found?.reason ?? '' };
+      const drawn = otherwise.find((o) => `${o.panel}.${o.parameter}` === name);
+      const reason = [found?.reason ?? '', ...(drawn ? [sayDrawn(drawn, unit)] : [])].join(' ').trim();
+      return { name, label: lineLabel(worked.sheet, name), sum, result, reason };
     });
 }
 
@@ -154,6 +169,7 @@ function addedBy(id: Exclude<StepId, 'levels'>, panel: Panel, levels: Levels): A
 
 function panelSteps(draft: Draft, name: PanelName, unit: Unit): WorkedStep[] {
   const { worked, drafted: block } = draft;
+  const otherwise = drawnOtherwise(worked, block, block);
   return PER_PANEL.map((id) => {
     const { title, lines, slip } = words[id];
     const adds = addedBy(id, block[name], block.levels);
@@ -166,6 +182,7 @@ function panelSteps(draft: Draft, name: PanelName, unit: Unit): WorkedStep[] {
         worked,
         lines.map((l) => `${name}.${l}`),
         unit,
+        otherwise,
       ),
       slip,
       construction: adds.construction ?? [],

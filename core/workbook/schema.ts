@@ -6,7 +6,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 5;
+export const WORKBOOK_VERSION = 6;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -108,6 +108,10 @@ export const draftSchema = z
     rules: z.strictObject({ hipKept: z.boolean(), trueSeams: z.boolean(), waistPlan: z.enum(WAIST_SCHOOLS) }),
     set: z.record(z.string(), z.union([mm, z.enum(['crease', 'midway', 'apexSpan'])])),
     alterations: z.array(alterationSchema).max(200),
+    redrawn: z
+      .boolean()
+      .optional()
+      .meta({ description: 'Its lines are drawn otherwise than when it was kept, and that was not told yet.' }),
     reference: referenceSchema.optional(),
     allowances: z.strictObject({ waist: mm, side: mm, hem: mm, inseam: mm, rise: mm }),
     created: stamp,
