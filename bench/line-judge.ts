@@ -169,7 +169,9 @@ function judgeSide(book: Book, panel: JudgedPanel, as: JudgedAs): void {
     const right = upper.slice(1).reduce((sum, p, i) => sum + Math.max(0, -way * (p.angle - (upper[i]?.angle ?? 0))), 0);
     book.most('side.turns', Math.min(wrong, right) * DEGREES, 0.3);
     if (taper > 5) {
-      const above = side.filter((p) => p.y <= as.crotchLevel);
+      // A leg that only goes out below the hip is fuller there by its shape.
+      const lowest = kneeX < hipX ? hipY + 15 : as.crotchLevel;
+      const above = side.filter((p) => p.y <= lowest);
       const fullest = above.reduce((most, p) => (p.x < most.x - 1e-6 ? p : most), top);
       book.most('side.fullest', Math.abs(fullest.y - hipY), 15);
     }

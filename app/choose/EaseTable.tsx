@@ -5,6 +5,7 @@ import { FIT_CLASSES, fitClassOf, showSum, type FitClassId } from '../../core/me
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatFigure } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { inputNow } from '../store/sheets.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
@@ -38,6 +39,7 @@ function EaseLine({ row }: { row: EaseRow }) {
   const change = useChange();
   const draft = useComputed((c) => c.draft);
   const refusal = useComputed((c) => c.refusals.find((r) => r.field === (row.setting?.name ?? 'front.extension')));
+  const work = useWork(({ work: now }) => now);
   const byHand = useWork(({ work }) =>
     row.setting ? row.setting.name in work.draft.settings : EXTENSIONS.some((name) => name in work.draft.set),
   );
@@ -48,7 +50,14 @@ function EaseLine({ row }: { row: EaseRow }) {
   const over = row.setting?.over ?? 0;
   const asked = typed === undefined ? row.finished : typed + over;
   // A refused figure stays in its field, though the last good draft gives another.
-  const ease = held === 'ease' ? (typed ?? row.ease) : held === 'finished' ? asked - row.body : row.ease;
+  const ease =
+    held === 'ease'
+      ? typed === undefined
+        ? row.ease
+        : typed + over
+      : held === 'finished'
+        ? asked - row.body
+        : row.ease;
   const finished = held === 'finished' ? asked : row.body + ease;
   const wish = (mm: number | undefined, as: 'ease' | 'finished'): void => {
     if (row.setting) {
@@ -59,7 +68,8 @@ function EaseLine({ row }: { row: EaseRow }) {
         change(changeSetting(name, held - over));
       }
     } else if (draft) {
-      const wanted = mm === undefined ? undefined : extensionsFor(draft, as === 'ease' ? mm + row.body : mm);
+      const wanted =
+        mm === undefined ? undefined : extensionsFor(draft, as === 'ease' ? mm + row.body : mm, inputNow(work));
       change(wanted ? setByHand(wanted) : giveBack(EXTENSIONS));
     }
   };

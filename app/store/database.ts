@@ -1,6 +1,14 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 import { type KeptChart, type KeptDraft, type Person, type Work, type WorkbookContent } from '../../core/kept/index.js';
-import { draftFrom1, draftFrom2, draftFrom3, draftFrom5, personFrom1, personFrom2, personFrom3 } from '../../core/older/index.js';
+import {
+  draftFrom1,
+  draftFrom2,
+  draftFrom3,
+  draftFrom5,
+  personFrom1,
+  personFrom2,
+  personFrom3,
+} from '../../core/older/index.js';
 import type { RoomId } from './rooms.js';
 import { knock } from './windows.js';
 

@@ -108,7 +108,7 @@ describe('the open work', () => {
     expect(open.computed.getState().refusals[0]?.field).toBe('back.extension');
     giveBack(['back.extension'])(open);
     expect(open.computed.getState().refusals).toEqual([]);
-    expect(open.computed.getState().draft?.worked.back.extension).toBeCloseTo((255 + 12.7) / 2, 6);
+    expect(open.computed.getState().draft?.worked.back.extension).toBeCloseTo((255 + 6.35) / 2, 6);
   });
 
   it('carries every kind of change, one step of undo each', () => {

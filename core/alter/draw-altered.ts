@@ -1,6 +1,7 @@
 import {
   angleBetween,
   contains,
+  cross,
   crossLine,
   cubic,
   distance,
@@ -12,6 +13,7 @@ import {
   point,
   quarterTurn,
   scale,
+  startDirection,
   startOf,
   endOf,
   subtract,
@@ -31,6 +33,8 @@ export type DrawFault = 'dart' | 'crossing';
 const FAIRED = ['side', 'inseam', 'rise'] as const;
 /** What redrawing takes from the hip is given back where it is more than this, in mm. */
 const WORTH = 0.02;
+/** Points nearer than this, in mm, are where they were. */
+const STANDS = 0.005;
 const DOWN: Point = { x: 0, y: 1 };
 
 /** The point of the rise square off the side's hip, nearest to where the centre line was and no further from it than told. */
@@ -74,6 +78,21 @@ function hollowPoint(curve: Path, corner: Point): Point | undefined {
   return undefined;
 }
 
+/** The waist lies where it was drafted: it is not drawn anew, however it was cut and closed again between. */
+function waistStands(paper: Paper, { points, darts, edges }: Panel): boolean {
+  const near = (a: Point, b: Point): boolean => distance(a, b) < STANDS;
+  const sameSide = Math.abs(cross(startDirection(edgeOf(paper, 'side')), startDirection(edges.side))) < 1e-4;
+  const sameDarts =
+    paper.darts.length === darts.length &&
+    darts.every((d, i) => {
+      const now = paper.darts[i];
+      return now && near(now.apex, d.apex) && near(now.centreLeg, d.centreLeg) && near(now.sideLeg, d.sideLeg);
+    });
+  const ends =
+    near(endOf(edgeOf(paper, 'rise')), points.centreWaist) && near(startOf(edgeOf(paper, 'side')), points.sideWaist);
+  return ends && sameSide && sameDarts;
+}
+
 /** The hem: straight, or, where the leg was opened below, a curve square to the side that runs level into the inseam. */
 function hemOf(paper: Paper, sideHem: Point, inseamHem: Point): Path {
   if (!paper.newHem) return [line(sideHem, inseamHem)];
@@ -98,9 +117,10 @@ export function drawAltered(cut: Paper, drafted: Panel): Panel | DrawFault {
   const sideWaist = startOf(side);
   const centreDown = centreDownOf(paper);
 
-  const waist = paper.newWaist
-    ? waistOver(paper)
-    : { ...drafted, edge: drafted.edges.waist, sections: drafted.waistSections };
+  const waist =
+    paper.newWaist && !waistStands(paper, drafted)
+      ? waistOver(paper)
+      : { ...drafted, edge: drafted.edges.waist, sections: drafted.waistSections };
   if (!waist) return 'dart';
   const crotchPoint = startOf(rise);
   const at = startOfRun(paper, 'sideThigh');

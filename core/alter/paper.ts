@@ -1,5 +1,6 @@
-import { EDGE_NAMES, type Dart, type EdgeName, type Panel } from '../draft/index.js';
+import { chordDown, EDGE_NAMES, type ChordDown, type Dart, type EdgeName, type Panel } from '../draft/index.js';
 import {
+  angleBetween,
   crossLine,
   cubicLength,
   endDirection,
@@ -76,6 +77,10 @@ export interface Paper {
   readonly centreHip: Point;
   /** The crease, as a point at the crotch line. */
   readonly crease: Point;
+  /** How far the waist is off square at the side, radians: so that front and back run level into one another. */
+  readonly offSquare: number;
+  /** Which way is down as seen from the closed waist: a cut swings it as a whole. */
+  readonly waistDown: ChordDown;
   /** The waist must be drawn anew. */
   readonly newWaist: boolean;
   /** The hem is no straight line any more: it must be drawn square to the side and run into what it was. */
@@ -113,6 +118,8 @@ export function paperOf(panel: Panel): Paper {
     tiltPoint: panel.points.tiltPoint,
     centreHip: panel.points.centreHip,
     crease: point(panel.crease, panel.levels.crotchLevel),
+    offSquare: Math.PI / 2 - angleBetween(endDirection(panel.closedWaist), panel.closedSideUp),
+    waistDown: chordDown(panel.closedWaist),
     newWaist: false,
     newHem: false,
     owed: 0,

@@ -1,20 +1,20 @@
 import {
-  type Cubic,
+  type BendLimits,
   type Path,
+  type Point,
   add,
   along,
   cubicLength,
   curvatureAt,
-  directionAt,
   directionAtPlace,
   distance,
   endDirection,
   endOf,
-  evenCurveThrough,
+  evenBend,
   jointedAt,
   pathLength,
   placeAtLength,
-  reverse,
+  reversePath,
   scale,
   smoothStep,
   splineThrough,
@@ -26,14 +26,38 @@ import type { RiseShape, Scoop } from './alteration.js';
 import { edgeOf, withEdge, type Paper } from './paper.js';
 import { centreLowered, displaced, hump, seamMark, type SeamFault } from './seam-work.js';
 
-/** A crotch curve from the crotch point up, as its ends seen from above. */
-const endsOf = (c: Cubic): Parameters<typeof evenCurveThrough>[0] => ({
-  start: c.p3,
-  leaving: scale(directionAt(c, 1), -1),
-  end: c.p0,
-  arriving: scale(directionAt(c, 0), -1),
+/** What a scooped curve is held to: it bends one way and no more sharply than a crotch curve may at all. */
+const SCOOPED: BendLimits = {
   leastRadius: 12,
-});
+  startRadius: 20,
+  flatRadius: 3000,
+  flatStart: 0.6,
+  flatEnd: 0.6,
+  spread: 0.06,
+  peakFrom: 0.05,
+  peakTo: 0.95,
+};
+/** A scoop has to come within this, in mm, of the place that it is to pass through. */
+const THROUGH = 0.15;
+
+/** The crotch curve, run from the crotch point up, drawn anew through a place; nothing where no one bend does. */
+function bentThrough(curve: Path, through: Point, inward: Point): Path | undefined {
+  const start = endOf(curve);
+  const bend = evenBend({
+    start,
+    leaving: scale(endDirection(curve), -1),
+    pivot: start,
+    end: startOf(curve),
+    arriving: scale(startDirection(curve), -1),
+    outward: inward,
+    corner: through,
+    diagonal: inward,
+    hollow: 0,
+    limits: SCOOPED,
+    give: { through: 400, start: 0, startUp: 0, startDown: 0, lean: 0, end: 0 },
+  });
+  return bend && Math.abs(bend.hollow) < THROUGH ? reversePath(bend.path) : undefined;
+}
 
 /** The crotch curve deepened or filled at a place, running out toward the crotch point and into the centre line. */
 export function scooped(paper: Paper, { at, by, keepLength }: Scoop, alteration: string): Paper | SeamFault {
@@ -46,12 +70,10 @@ export function scooped(paper: Paper, { at, by, keepLength }: Scoop, alteration:
   const up = directionAtPlace(curve, place);
   const inward = { x: up.y, y: -up.x };
   const marks = [...paper.marks, seamMark(alteration, curve)];
-  // One curve is drawn anew through the new place, with its ends and directions as they are.
-  const [only, ...more] = curve;
-  const through = only && more.length === 0 ? evenCurveThrough(endsOf(only), along(place.at, inward, by)) : undefined;
-  if (only && more.length === 0 && !through) return 'too much';
+  // The curve is drawn anew through the new place, with its ends and directions as they are.
+  const through = bentThrough(curve, along(place.at, inward, by), inward);
   if (through) {
-    const drawn: Paper = { ...paper, runs: { ...paper.runs, crotchCurve: [reverse(through)] }, marks };
+    const drawn: Paper = { ...paper, runs: { ...paper.runs, crotchCurve: through }, marks };
     return keepLength ? centreLowered(drawn, pathLength(edgeOf(drawn, 'rise')) - whole) : drawn;
   }
   const before = s;

@@ -27,7 +27,8 @@ const closedOver = (paper: Paper, flat: readonly FlatDart[]): ClosedWaist =>
   closedWaist(
     {
       panel: paper.name,
-      offSquare: undefined,
+      offSquare: paper.offSquare,
+      down: paper.waistDown,
       centreWaist: endOf(edgeOf(paper, 'rise')),
       centreDown: centreDownOf(paper),
       sideWaist: startOf(edgeOf(paper, 'side')),

@@ -1,6 +1,9 @@
+import { hipWidthOf } from '../check/index.js';
+import type { Block, Panel } from '../draft/index.js';
+import { pathLength } from '../geometry/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { DartPlace } from '../method/index.js';
-import type { Draft } from './compute-draft.js';
+import { computeDraft, type Draft, type DraftInput } from './compute-draft.js';
 
 /** Which figure of an ease row a setting holds: the ease itself, or the whole finished girth. */
 export type EaseHeld = 'ease' | 'finished';
@@ -32,26 +35,42 @@ const ROWS: readonly (readonly [MeasurementId, string, EaseHeld])[] = [
   ['heel', 'hemGirth', 'finished'],
 ];
 
-/** The panel widths that a finished girth is drawn by. */
-const DRAWN: Readonly<Record<string, 'kneeWidth' | 'hemWidth' | undefined>> = {
-  kneeGirth: 'kneeWidth',
-  hemGirth: 'hemWidth',
-};
+/** A finished girth as it lies on both pieces, in mm; nothing for what is no girth. */
+function measuredGirth(id: MeasurementId, { front, back, levels }: Block): number | undefined {
+  const both = (of: (panel: Panel) => number): number => of(front) + of(back);
+  switch (id) {
+    case 'waist':
+      return 2 * both((p) => pathLength(p.closedWaist));
+    case 'hip':
+      return 2 * both(hipWidthOf);
+    case 'crotchDepth':
+      return levels.crotchLevel;
+    case 'knee':
+      return both((p) => p.points.inseamKnee.x - p.points.sideKnee.x);
+    case 'heel':
+      return both((p) => p.points.inseamHem.x - p.points.sideHem.x);
+    default:
+      return undefined;
+  }
+}
 
 /**
  * Every finished girth of a draft as body + ease (handbook 2, section 3): what the sheet takes as settings, and the
  * thigh as the panels give it at the crotch line. Lengths in mm.
  */
-export function easeTable({ worked, block }: Draft): EaseRow[] {
+export function easeTable({ worked, block, drafted }: Draft): EaseRow[] {
   const rows = ROWS.flatMap(([id, setting, holds]): EaseRow[] => {
     const line = worked.ledger.get(setting);
     const known = worked.body.get(id);
     // A pull-on's waist is as wide as the sheet opens it, whatever the ease.
     if (!known || typeof line?.value !== 'number' || (id === 'waist' && worked.pullOn)) return [];
-    const drawn = DRAWN[setting];
-    const over = drawn ? block.front.parameters[drawn] + block.back.parameters[drawn] - line.value : 0;
+    const measured = measuredGirth(id, drafted);
+    const meant = holds === 'ease' ? known.mm + line.value : line.value;
+    const over = measured === undefined ? 0 : measured - meant;
     const [ease, finished] =
-      holds === 'ease' ? [line.value, known.mm + line.value] : [line.value + over - known.mm, line.value + over];
+      holds === 'ease'
+        ? [line.value + over, known.mm + line.value + over]
+        : [line.value + over - known.mm, line.value + over];
     const label = id === 'heel' ? 'Hem, over the heel' : measurementLabel(id);
     const restsOnEstimate = known.source === 'estimate' || line.restsOnEstimate;
     return [{ id, label, body: known.mm, ease, finished, setting: { name: setting, holds, over }, restsOnEstimate }];
@@ -71,18 +90,31 @@ export function easeTable({ worked, block }: Draft): EaseRow[] {
   });
 }
 
+/** So often the extensions are corrected by what the side seam gave way at the crotch line. */
+const CORRECTIONS = 2;
+
 /**
- * Both extensions, set by hand, that make the draft `wanted` mm wide at the crotch line, to half a millimetre: what is missing or over is
- * shared between front and back as their extensions stand to one another. Nothing where no extension would be left.
+ * Both extensions, set by hand, that make the draft `wanted` mm wide at the crotch line: what is missing or over is shared
+ * between front and back as their extensions stand to one another. The side seam gives way a little as the leg grows: it is
+ * drawn anew and corrected. Nothing where no extension would be left.
  */
 export function extensionsFor(
   { worked, block }: Draft,
   wanted: number,
+  input: DraftInput,
 ): Record<string, number | DartPlace> | undefined {
-  const more = wanted - block.front.crotchWidth - block.back.crotchWidth;
   const { front, back } = worked;
   const whole = front.extension + back.extension;
-  if (whole + more <= 0) return undefined;
-  const share = (whole + more) / whole;
-  return { 'front.extension': front.extension * share, 'back.extension': back.extension * share };
+  const widthOf = ({ front: f, back: b }: Block): number => f.crotchWidth + b.crotchWidth;
+  let more = wanted - widthOf(block);
+  let set: Record<string, number> | undefined;
+  for (let round = 0; ; round++) {
+    if (whole + more <= 0) return undefined;
+    const share = (whole + more) / whole;
+    set = { 'front.extension': front.extension * share, 'back.extension': back.extension * share };
+    if (round === CORRECTIONS) return set;
+    const tried = computeDraft({ ...input, set: { ...input.set, ...set } });
+    if (!tried.ok) return set;
+    more += wanted - widthOf(tried.value.block);
+  }
 }

@@ -1,4 +1,4 @@
-import { crossLine, cubicLength, distance, pathLength, point } from '../geometry/index.js';
+import { cross, crossLine, cubicLength, distance, pathLength, point, subtract } from '../geometry/index.js';
 import { edgeLengths, type Block, type Panel } from '../draft/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { FitClass, Worked } from '../method/index.js';
@@ -34,6 +34,13 @@ const both = (edge: 'waist' | 'side' | 'hem' | 'inseam' | 'rise'): About['edges'
 export function hipWidthOf(panel: Panel): number {
   return distance(panel.points.sideHip, panel.points.centreHip);
 }
+
+/** How much further than the centre line a piece reaches on the hip line, in mm: what its rise has left the line by. */
+const riseGain = ({ points: { centreHip, centreWaist }, centreDown }: Panel): number =>
+  Math.max(0, -cross(centreDown, subtract(centreHip, centreWaist)));
+
+/** By how much a piece is narrower than its hip width on the hip line, in mm. */
+const leanLoss = (panel: Panel): number => Math.max(0, panel.parameters.hipWidth - hipWidthOf(panel));
 
 interface Figured {
   readonly id: CheckId;
@@ -296,7 +303,15 @@ export function checkAgainstBody(worked: Worked, block: Block, unit: Unit = 'cm'
   const waistWanted = mm('waist') + (ofSheet('waistEase') ?? 0);
   const [least, most] = chosen.hipEase;
   const hipShare = chosen.byShare ? mm('hip') : 1;
-  const hipEase = easeBand([least * hipShare, most * hipShare], byHand('hipEase'), ofSheet('hipEase'));
+  const hip = 2 * (hipWidthOf(front) + hipWidthOf(back));
+  // Where the rise has left the centre line above the hip, the piece is wider there than it was laid off.
+  const gain = 2 * (riseGain(front) + riseGain(back));
+  const withGain = (ease: number | undefined): number | undefined => (ease === undefined ? undefined : ease + gain);
+  const hipBand: readonly [number, number] = [least * hipShare, most * hipShare];
+  const [lowHip, highHip] = easeBand(hipBand, withGain(byHand('hipEase')), withGain(ofSheet('hipEase')));
+  // A hip quarter that stands on the crotch line is narrower on the hip line by what the centre leans there.
+  const lost = worked.sheet.straightSide ? 2 * (leanLoss(front) + leanLoss(back)) : 0;
+  const hipEase = [lowHip - lost, highHip] as const;
   const thigh = mm('thigh');
   const thighEase = easeBand(
     [(chosen.thighLeast ?? chosen.thighEase[0]) * thigh, chosen.thighEase[1] * thigh],
@@ -328,7 +343,7 @@ export function checkAgainstBody(worked: Worked, block: Block, unit: Unit = 'cm'
     figured({
       id: 'hip',
       label: 'Hip',
-      value: 2 * (hipWidthOf(front) + hipWidthOf(back)),
+      value: hip,
       low: mm('hip') + hipEase[0],
       high: mm('hip') + hipEase[1],
       compares: 'The finished girth on the hip line, square to the centre lines, with the hip and its ease.',

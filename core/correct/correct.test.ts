@@ -115,14 +115,16 @@ describe('a rise that turns back', () => {
   const tilted = (above: number, by: number): Partial<DraftInput> => ({
     alterations: [{ id: 'a', on: true, note: '', work: { kind: 'tilt', panel: 'back', above, by, giveBack: true } }],
   });
+  const LINE = 'backRiseLine';
 
   it('is drawn anew in one bend, with what that does to its length, and only where it is unfair', () => {
-    const [redraw, ...more] = offers('curve', tilted(15, 19));
+    const unfair = tilted(15, 19);
+    expect(draft({ ...plain, ...unfair }).checks.find((c) => c.id === LINE)?.verdict).toBe('out');
+    const [redraw, ...more] = offers(LINE, unfair);
     expect(more).toEqual([]);
-    expect(redraw).toMatchObject({ id: 'curve.redraw', said: 'Back: rise drawn anew in one bend', brings: 'in' });
+    expect(redraw).toMatchObject({ id: `${LINE}.redraw`, said: 'Back: rise drawn anew in one bend', brings: 'in' });
     expect(redraw?.works.map((w) => [w.kind, w.panel])).toEqual([['rise', 'back']]);
-    expect(redraw?.effects.map((e) => e.id)).toContain('backRise');
-    expect(offers('curve', {})).toEqual([]);
+    expect(offers(LINE, {})).toEqual([]);
   });
 
   it('is brought right for most turns of the seat line, and never offered what does not bring it right', () => {
@@ -131,16 +133,16 @@ describe('a rise that turns back', () => {
       for (const by of [-18, -12, 12, 19]) {
         const input = { ...plain, ...tilted(above, by) };
         const before = draft(input);
-        if (before.checks.find((c) => c.id === 'curve')?.verdict === 'in') continue;
+        if (before.checks.find((c) => c.id === LINE)?.verdict === 'in') continue;
         out += 1;
-        const [offer] = offersFor(input, before, 'curve', 'cm');
+        const [offer] = offersFor(input, before, LINE, 'cm');
         if (!offer) continue;
         mended += 1;
         const after = draft({
           ...input,
           alterations: [...input.alterations, ...offer.works.map((work) => ({ id: 'b', on: true, note: '', work }))],
         });
-        expect(after.checks.find((c) => c.id === 'curve')?.verdict).toBe('in');
+        expect(after.checks.find((c) => c.id === LINE)?.verdict).toBe('in');
       }
     }
     expect(out).toBeGreaterThan(4);

@@ -1,9 +1,16 @@
 import { pathLength } from '../geometry/index.js';
-import { formulaFor, type Levels, type PanelName, type Worked } from '../method/index.js';
+import {
+  formulaFor,
+  namesIn,
+  type Levels,
+  type PanelName,
+  type PanelParameters,
+  type Worked,
+} from '../method/index.js';
 import { good, refused, type Outcome } from '../refusal/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
-import { NOTHING, settleSeams, type RiseGave } from './draw-block.js';
-import { completePanel, drawRise } from './draw-panel.js';
+import { INSEAM_STRETCH, NOTHING, settleSeams, type RiseGave } from './draw-block.js';
+import { completePanel, drawRise, LEVEL_HEM, type HemShift } from './draw-panel.js';
 import { refuseLevels, type PanelSetting } from './panel-setting.js';
 import type { EdgeName, Panel } from './panel.js';
 import { HOUSE_RULES, type DraftRules } from './rules.js';
@@ -48,7 +55,7 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
   const { full } = worked;
   return {
     name,
-    parameters: full?.[name] ?? worked[name],
+    parameters: withBuild(worked, name, full?.[name] ?? worked[name]),
     levels: full?.levels ?? worked.levels,
     halfSpan: span ? span.mm / 2 : undefined,
     hipKept: rules.hipKept,
@@ -64,11 +71,22 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
     straightSide: sheet.straightSide ?? false,
     uprightSide: sheet.uprightSide !== undefined && formulaFor(sheet.uprightSide, choices) === name,
     plumbLeg: fallsPlumb(worked, name),
+    legFromSide: choices['legFrom'] === 'side',
     size: worked.size,
     cut: full && { parameters: worked[name], levels: worked.levels },
     mostMoved: of('mostMoved'),
     byHand: new Set([...worked.byHand].filter((n) => n.startsWith(`${name}.`)).map((n) => n.slice(name.length + 1))),
   };
+}
+
+/** A crotch width that a sheet states grows and shrinks with the extension, where build or a child's rules change that. */
+function withBuild({ ledger }: Worked, name: PanelName, p: PanelParameters): PanelParameters {
+  if (p.crotchWidth === undefined) return p;
+  const stated = ledger.get(`${name}.crotchWidth`)?.node;
+  // One that is laid off from the extension has them already.
+  if (stated && namesIn(stated).includes(`${name}.extension`)) return p;
+  const terms = ledger.get(`${name}.extension`)?.terms ?? [];
+  return { ...p, crotchWidth: p.crotchWidth + terms.reduce((sum, { from, to }) => sum + to - from, 0) };
 }
 
 /** A skirt's leg falls plumb whatever the build, unless its widths were chosen. */
@@ -104,7 +122,14 @@ export function drawBlock(worked: Worked, rules: DraftRules = HOUSE_RULES): Outc
     ];
     if (!frontPanel.ok) return frontPanel;
     if (!backPanel.ok) return backPanel;
-    return good({ levels: worked.levels, front: frontPanel.value, back: backPanel.value });
+    const trued =
+      rules.trueSeams && settings[1].cut && !backPanel.value.kneeOnPiece
+        ? walkedHem(frontPanel.value, backPanel.value, (hem) =>
+            completePanel(settings[1], seams.value[1], back.value, hem),
+          )
+        : backPanel;
+    if (!trued.ok) return trued;
+    return good({ levels: worked.levels, front: frontPanel.value, back: trued.value });
   }
   throw new Error('A rise that may give way in nothing is drawn or refused');
 }
@@ -115,6 +140,24 @@ const MOVED = {
   sideWaist: 'waist at the side',
 } as const;
 
+/** So often the back hem of a short leg is laid anew. */
+const HEM_ROUNDS = 3;
+
+/** The back of a short leg, its hem corners lowered or raised until side and inseam are sewn to the front's. */
+function walkedHem(front: Panel, first: Panel, draw: (hem: HemShift) => Outcome<Panel>): Outcome<Panel> {
+  const [side, inseam] = [edgeLengths(front).side, edgeLengths(front).inseam - INSEAM_STRETCH];
+  let back = first;
+  let hem = LEVEL_HEM;
+  for (let round = 0; round < HEM_ROUNDS; round++) {
+    const now = edgeLengths(back);
+    hem = { side: hem.side + side - now.side, inseam: hem.inseam + inseam - now.inseam };
+    const drawn = draw(hem);
+    if (!drawn.ok) return drawn;
+    back = drawn.value;
+  }
+  return good(back);
+}
+
 /** What a figure moves by less than this, in mm, is not told. */
 const TOLD = 1;
 
@@ -122,8 +165,15 @@ const TOLD = 1;
 export function draftNotes(block: Block, unit: Unit): string[] {
   const notes: string[] = [];
   const show = (mm: number): string => formatLength(Math.abs(mm), tapeFor(unit));
+  const left = Math.max(0, block.front.settled.waistMore + block.back.settled.waistMore);
+  if (left > 1) {
+    notes.push(
+      `The finished waist is ${show(2 * left)} larger than asked: darts, sides and centres take no more. A second back dart, a front dart or elastic would.`,
+    );
+  }
   for (const panel of [block.front, block.back]) {
     const { settled, parameters: p } = panel;
+    const moved = settled.waistMore - left / 2;
     const words = panel.name === 'front' ? 'Front' : 'Back';
     const asked = p.dartCount === 0 ? 'none' : `${p.dartCount} × ${show(p.dartIntake)}`;
     const changed = settled.dartCount !== p.dartCount || Math.abs(settled.dartIntake - p.dartIntake) > 0.5;
@@ -146,9 +196,9 @@ export function draftNotes(block: Block, unit: Unit): string[] {
         `${words}: the crotch curve begins ${show(settled.curveStart)} ${way}, so that it leaves the straight gently.`,
       );
     }
-    if (Math.abs(settled.waistMore) > 0.5) {
+    if (Math.abs(moved) > 0.5) {
       const way = settled.waistMore > 0 ? 'wider' : 'narrower';
-      notes.push(`${words}: the waist is ${show(settled.waistMore)} ${way}, so that both sides taper alike.`);
+      notes.push(`${words}: the waist is ${show(moved)} ${way}, so that both sides taper alike.`);
     }
     for (const key of ['crotchPoint', 'sideHip', 'sideWaist'] as const) {
       const by = settled[key];

@@ -1,6 +1,7 @@
 import {
   along,
   cubic,
+  curvatureAt,
   distance,
   hollowOf,
   evenBend,
@@ -51,6 +52,8 @@ export interface RiseWish {
   readonly seat: SeatLine;
   readonly corner: Point;
   readonly crotchPoint: Point;
+  /** How far the sheet has the crotch point below the crotch line, before any truing. */
+  readonly drop: number;
   /** Direction in which the inseam leaves the crotch point, downward. */
   readonly inseamLeaving: Point;
   /** The hollow as a share of the diagonal. */
@@ -82,7 +85,7 @@ export function diagonalOf(corner: Point, start: Point, crotchPoint: Point): num
 export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
   const { seat, corner, crotchPoint, size, held } = wish;
   const leaving = unit(wish.inseamLeaving);
-  const diagonal = diagonalOf(corner, seat.curveStart, crotchPoint);
+  const diagonal = diagonalOf(corner, seat.curveStart, point(crotchPoint.x, corner.y + wish.drop));
   const asked = wish.depth * diagonal;
   const above = distance(seat.waistEnd, seat.curveStart);
   const limits = riseLimits(wish.name, size);
@@ -113,16 +116,23 @@ export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
     (lean > 0 ? evenBend({ ...common, give: { ...give, lean } }) : undefined) ??
     (end > 0 ? evenBend({ ...common, give: { ...give, lean, end } }) : undefined) ??
     evenBend({ ...common, give: { ...give, lean, end }, limits: flatter(limits) }) ??
-    evenBend({ ...common, give: { ...give, startDown: 2 * give.startDown, lean, end }, limits: loosened(limits) }) ??
-    plainBend(common);
+    evenBend({
+      ...common,
+      give: { ...give, startDown: 2 * give.startDown, lean, end },
+      limits: loosened(limits, size),
+    }) ??
+    plainBend(common, size);
   return bend && { bend, diagonal, asked };
 }
 
+/** No crotch curve at all is tighter than this, in mm; a child’s in proportion. */
+const LEAST = 12.2;
+const LEAST_OF_CHILD = 5;
 /** Handles of the plain curve, as a share of the way to where its end directions meet. */
 const PLAIN_HANDLE = 0.6;
 
 /** For figures that admit no fair curve at all: one plain cubic between its ends; nothing where it would turn back. */
-function plainBend({ start, leaving, end, arriving, corner }: PlainWish): EvenBend | undefined {
+function plainBend({ start, leaving, end, arriving, corner }: PlainWish, size: number): EvenBend | undefined {
   const apex = meetLines(start, leaving, end, arriving);
   if (!apex || apex.alongFirst <= 1 || apex.alongSecond >= -1) return undefined;
   const curve = cubic(
@@ -131,6 +141,8 @@ function plainBend({ start, leaving, end, arriving, corner }: PlainWish): EvenBe
     along(end, arriving, PLAIN_HANDLE * apex.alongSecond),
     end,
   );
+  const sharpest = Math.max(...Array.from({ length: 33 }, (_, i) => Math.abs(curvatureAt(curve, i / 32))));
+  if (sharpest > 1 / (size < 1 ? LEAST_OF_CHILD : LEAST)) return undefined;
   const hollow = hollowOf(curve, corner) ?? 0;
   return { path: [curve], start, leaving, end, hollow, startMoved: 0, leaned: 0, endMoved: 0 };
 }
@@ -155,9 +167,9 @@ const flatter = (limits: BendLimits): BendLimits => ({
 });
 
 /** The limits for a figure that no fair rise can meet: it is drawn as near to one as may be, and the checks say so. */
-const loosened = (limits: BendLimits): BendLimits => ({
+const loosened = (limits: BendLimits, size: number): BendLimits => ({
   ...limits,
-  leastRadius: limits.leastRadius * 0.45,
+  leastRadius: Math.max(LEAST * size, limits.leastRadius * 0.5),
   startRadius: limits.startRadius * 0.5,
   flatRadius: limits.flatRadius * 4,
   flatStart: 0.5,

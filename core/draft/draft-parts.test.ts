@@ -1,19 +1,51 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT, type DraftInput } from '../chain/index.js';
-import { curvatureAt, directionAt, distance, flatten, nearestPlace, pathLength, point } from '../geometry/index.js';
-import type { Block } from './index.js';
-import { legOf, upperInseam } from './leg.js';
+import {
+  cross,
+  curvatureAt,
+  directionAt,
+  distance,
+  flatten,
+  nearestPlace,
+  pathLength,
+  point,
+  type Cubic,
+} from '../geometry/index.js';
+import type { Block, Panel } from './index.js';
+import { inseamSeam, legOf } from './leg.js';
 import { refuseLevels } from './panel-setting.js';
-import { planWaist, type WaistLimits } from './waist-plan.js';
+import { planWaist, withinLean, withoutDarts, type PlanLimits, type PlanPanel } from './waist-plan.js';
 
-const LIMITS: WaistLimits = {
+const LIMITS: PlanLimits = {
   mostTaper: 35,
+  leanTaper: 36,
   narrowestDart: 6,
   widestDart: 30,
   mostCentreIn: 10,
   mostDarts: 3,
+  waistHeld: false,
+};
+
+const panel = (surplus: number, more: Partial<PlanPanel> = {}): PlanPanel => ({
+  surplus,
+  dartCount: 1,
+  dartIntake: 25,
+  dartsHeld: false,
+  centreHeld: false,
   mostLean: 40,
+  ...more,
+});
+
+/** Darts, side and centre of each panel, and what stays in the waist. */
+const placed = (front: PlanPanel, back: PlanPanel, limits: Partial<PlanLimits> = {}) => {
+  const plan = planWaist(front, back, { ...LIMITS, ...limits });
+  const of = (side: 'front' | 'back', given: PlanPanel) => {
+    const { dartCount, dartIntake, centreIn, waistMore } = plan[side];
+    const taper = given.surplus - dartCount * dartIntake - centreIn - waistMore;
+    return { dartCount, dartIntake, centreIn, taper, waistMore };
+  };
+  return { front: of('front', front), back: of('back', back), left: plan.left };
 };
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
@@ -25,51 +57,103 @@ function block(more: Partial<DraftInput> = {}): Block {
 }
 
 describe('the waist plan', () => {
-  it('takes the sheet’s dart while the side tapers by 0 to 3.5 cm', () => {
-    expect(planWaist(46, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 25.4, centreIn: 0, told: [] });
-    expect(planWaist(25.4, 1, 25.4, LIMITS).told).toEqual([]);
-    expect(planWaist(25.4 + 35, 1, 25.4, LIMITS).told).toEqual([]);
-  });
-  it('narrows it with too little surplus, and under 6 mm leaves it out', () => {
-    expect(planWaist(20, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 20, told: ['narrowed'] });
-    expect(planWaist(6, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 6 });
-    expect(planWaist(5.9, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 0, told: ['dropped'] });
-    expect(planWaist(-30, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 0, centreIn: 0 });
-    expect(planWaist(10, 2, 20, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 10 });
-  });
-  it('widens it to 3 cm, takes a second, then up to 1 cm at the centre, and says so', () => {
-    expect(planWaist(62, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 27, told: ['widened'] });
-    expect(planWaist(70, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 2, dartIntake: 17.5, told: ['second dart'] });
-    expect(planWaist(100, 1, 25.4, LIMITS)).toMatchObject({ dartCount: 2, dartIntake: 30, centreIn: 5 });
-    expect(planWaist(120, 1, 25.4, LIMITS)).toMatchObject({
-      centreIn: 10,
-      told: ['second dart', 'centre in', 'side steep'],
+  it('takes the darts of both sheets and lets the sides taper alike with what is left', () => {
+    // 45 + 55 surplus, 50 in darts: 25 at each side.
+    expect(placed(panel(50), panel(50))).toMatchObject({
+      front: { dartCount: 1, dartIntake: 25, centreIn: 0, taper: 25 },
+      back: { dartCount: 1, dartIntake: 25, centreIn: 0, taper: 25 },
     });
-    expect(planWaist(50, 0, 0, LIMITS)).toMatchObject({ dartCount: 1, dartIntake: 15 });
-    expect(planWaist(39, 0, 0, LIMITS)).toMatchObject({ dartCount: 0, told: [] });
   });
-  it('parts with it by the other schools: half at side and centre, or all at the centre', () => {
-    expect(planWaist(60, 1, 25.4, LIMITS, 'shared')).toMatchObject({ dartCount: 0, centreIn: 30, told: ['centre in'] });
-    expect(planWaist(30, 1, 25.4, LIMITS, 'centre')).toMatchObject({ dartCount: 0, centreIn: 30, told: ['centre in'] });
-    expect(planWaist(60, 1, 25.4, LIMITS, 'centre').told).toEqual(['centre in', 'side steep']);
-    expect(planWaist(-10, 1, 25.4, LIMITS, 'shared')).toMatchObject({ dartCount: 0, centreIn: 0, told: [] });
-    expect(planWaist(90, 2, 12, LIMITS, 'off')).toMatchObject({ dartCount: 2, dartIntake: 12, centreIn: 0 });
+
+  it('with too little surplus drops the front dart first and the back dart last', () => {
+    const little = placed(panel(14), panel(16));
+    expect([little.front.dartCount, little.back.dartCount]).toEqual([0, 1]);
+    expect(little.back.dartIntake).toBeCloseTo(25, 9);
+    const less = placed(panel(2), panel(3));
+    expect([less.front.dartCount, less.back.dartCount]).toEqual([0, 0]);
   });
-  it('has no darts for a child or a pull-on', () => {
-    const none = { ...LIMITS, mostDarts: 0 };
-    expect(planWaist(60, 1, 25.4, none)).toMatchObject({ dartCount: 0, dartIntake: 0, centreIn: 0 });
-    expect(planWaist(-20, 0, 0, none)).toMatchObject({ dartCount: 0, told: [] });
+
+  it('never has more dart in front than behind, and none where a maker has ruled it out', () => {
+    expect(placed(panel(60), panel(60, { dartIntake: 10 })).front.dartIntake).toBeLessThanOrEqual(
+      placed(panel(60), panel(60, { dartIntake: 10 })).back.dartIntake + 1e-9,
+    );
+    const ruledOut = placed(panel(40, { dartCount: 0 }), panel(60, { dartCount: 0 }));
+    expect([ruledOut.front.dartCount, ruledOut.back.dartCount]).toEqual([0, 0]);
+    const child = placed(panel(40), panel(60), { mostDarts: 0 });
+    expect([child.front.dartCount, child.back.dartCount]).toEqual([0, 0]);
   });
-  it('leaves a taper within its limits wherever darts and centre can', () => {
+
+  it('with much surplus widens the back dart, takes a second behind, then the sides, then the centre', () => {
+    const wider = placed(panel(52), panel(53));
+    expect(wider.back).toMatchObject({ dartCount: 1, dartIntake: 30 });
+    const second = placed(panel(60), panel(66));
+    expect(second.front.dartIntake).toBe(25);
+    expect(second.back).toMatchObject({ dartCount: 2 });
+    const large = placed(panel(80), panel(90));
+    expect(large.front.taper).toBeGreaterThan(25);
+    const huge = placed(panel(110), panel(110));
+    expect(huge.back.centreIn).toBe(10);
+    expect(huge.left).toBeGreaterThan(0);
+    expect(huge.front.taper).toBeLessThanOrEqual(36);
+  });
+
+  it('moves waist width between the panels by up to 25 mm so that the sides are a pair', () => {
+    const moved = placed(panel(70), panel(30));
+    expect(Math.abs(moved.front.taper - moved.back.taper)).toBeLessThanOrEqual(2 + 1e-9);
+    expect(moved.front.waistMore + moved.back.waistMore).toBeCloseTo(0, 9);
+    expect(placed(panel(70), panel(30), { waistHeld: true }).front.waistMore).toBe(0);
+    // Further apart than that, the side that tapers less gives up its dart.
+    const apart = placed(panel(80, { dartCount: 0 }), panel(20));
+    expect(Math.abs(apart.front.waistMore)).toBeCloseTo(25, 9);
+    expect(apart.back.dartIntake).toBeLessThan(25);
+  });
+
+  it('leans the centre front out for a waist larger than the hip, then both sides alike, then the back', () => {
+    expect(placed(panel(-20), panel(-10)).front.centreIn).toBe(-30);
+    const big = placed(panel(-40), panel(-20));
+    expect(big.front.centreIn).toBe(-40);
+    expect(big.front.taper).toBeGreaterThanOrEqual(-15 - 1e-9);
+    expect(Math.abs(big.front.taper - big.back.taper)).toBeLessThanOrEqual(2 + 1e-9);
+    expect(placed(panel(-60), panel(-50)).back.centreIn).toBeLessThan(0);
+    for (const side of ['front', 'back'] as const) expect(placed(panel(-60), panel(-50))[side].dartCount).toBe(0);
+  });
+
+  it('leaves darts and a centre that a hand has set', () => {
+    const held = placed(panel(60, { dartsHeld: true, dartIntake: 12 }), panel(60, { centreHeld: true }));
+    expect(held.front).toMatchObject({ dartCount: 1, dartIntake: 12 });
+    expect(held.back.centreIn).toBe(0);
+  });
+
+  it('places all of any surplus: darts, sides, centres and what stays in the waist make it up', () => {
+    const mm = fc.double({ min: -60, max: 130, noNaN: true });
+    const count = fc.integer({ min: 0, max: 1 });
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 104, noNaN: true }), fc.integer({ min: 1, max: 2 }), (surplus, count) => {
-        const plan = planWaist(surplus, count, 25.4, LIMITS);
-        const taper = surplus - plan.dartCount * plan.dartIntake - plan.centreIn;
-        expect(taper).toBeGreaterThan(-1e-9);
-        expect(taper).toBeLessThan(LIMITS.mostTaper + 1e-6);
-        expect(plan.dartCount === 0 || plan.dartIntake >= 6).toBe(true);
+      fc.property(mm, mm, count, count, (f, b, nf, nb) => {
+        const { front, back, left } = placed(panel(f, { dartCount: nf }), panel(b, { dartCount: nb }));
+        const darts = front.dartCount * front.dartIntake + back.dartCount * back.dartIntake;
+        const made = darts + front.centreIn + back.centreIn + front.taper + back.taper + left;
+        expect(made).toBeCloseTo(f + b, 6);
+        expect(front.dartCount * front.dartIntake).toBeLessThanOrEqual(back.dartCount * back.dartIntake + 1e-6);
+        expect(front.dartCount).toBeLessThanOrEqual(nf);
+        for (const { dartCount, dartIntake } of [front, back]) {
+          expect(dartCount === 0 || (dartIntake >= 6 - 1e-9 && dartIntake <= 30 + 1e-9)).toBe(true);
+        }
       }),
     );
+  });
+
+  it('by the schools without darts takes a share of the surplus to the centre, as far as it may lean', () => {
+    expect(withoutDarts(panel(60), 0.5)).toMatchObject({ dartCount: 0, centreIn: 30 });
+    expect(withoutDarts(panel(60), 1).centreIn).toBe(40);
+    expect(withoutDarts(panel(-10), 0.5).centreIn).toBe(0);
+  });
+
+  it('lets the other panel take what a side of the makers’ own cannot lean by, and keeps the rest in the waist', () => {
+    const plain = (surplus: number) => panel(surplus, { dartCount: 0 });
+    const [front, back] = withinLean([plain(45), plain(15)], [36, 36]);
+    expect([front.waistMore, back.waistMore]).toEqual([9, -9]);
+    const [ahead, behind] = withinLean([plain(60), plain(30)], [36, 36]);
+    expect([ahead.waistMore, behind.waistMore]).toEqual([24, -6]);
   });
 });
 
@@ -107,7 +191,7 @@ describe('darts', () => {
     expect(back.darts).toHaveLength(2);
     expect(back.waistSections).toHaveLength(3);
     for (const dart of back.darts) expect(dart.intake).toBeCloseTo(18, 1);
-    expect(pathLength(back.closedWaist)).toBeCloseTo(back.parameters.waistWidth, 3);
+    expect(pathLength(back.closedWaist)).toBeCloseTo(back.parameters.waistWidth + back.settled.waistMore, 2);
   });
 
   it('folded toward the centre, meet the waist line with their tip', () => {
@@ -129,51 +213,79 @@ describe('darts', () => {
 });
 
 describe('the inseam', () => {
-  const parameters = block().back.parameters;
-  const levels = block().levels;
-  it('bows inward by what is asked for and runs into the leg without a corner', () => {
-    const leg = legOf(parameters, levels, 6);
-    const start = point(parameters.hipWidth + parameters.extension, levels.crotchLevel);
+  const { parameters, levels, points } = block().back;
+  it('bows inward by about what is asked for, deepest above the lower third, and runs straight through the hem corner', () => {
+    const leg = legOf(parameters, levels, 6, points.crotchPoint.x, undefined);
+    const start = point(points.crotchPoint.x, levels.crotchLevel);
+    const end = { knee: leg.inseamKnee, hem: leg.inseamHem, kneeOnPiece: true };
     fc.assert(
-      fc.property(fc.double({ min: 5, max: 25, noNaN: true }), (hollow) => {
-        const path = upperInseam(start, leg, hollow);
-        const [curve] = path;
-        if (!curve) return;
-        const chord = Math.hypot(curve.p3.x - start.x, curve.p3.y - start.y);
-        const off = flatten(path, 0.01).map(
-          (p) => ((curve.p3.x - start.x) * (p.y - start.y) - (curve.p3.y - start.y) * (p.x - start.x)) / chord,
-        );
-        expect(Math.max(...off)).toBeCloseTo(hollow, 0);
-        const end = directionAt(curve, 1);
-        expect(end.x / end.y).toBeCloseTo(
-          (leg.inseamHem.x - leg.inseamKnee.x) / (leg.inseamHem.y - leg.inseamKnee.y),
-          9,
-        );
+      fc.property(fc.double({ min: 5, max: 14, noNaN: true }), (hollow) => {
+        const seam = inseamSeam({ crotchPoint: start, end, hollow, thigh: undefined });
+        if (!seam) throw new Error('no inseam');
+        const { knee, hem } = end;
+        const chord = distance(start, knee);
+        const bow = flatten(seam.upper, 0.01).map((p) => ({
+          off: ((knee.x - start.x) * (p.y - start.y) - (knee.y - start.y) * (p.x - start.x)) / chord,
+          down: (p.y - start.y) / (knee.y - start.y),
+        }));
+        const deepest = bow.reduce((most, p) => (p.off > most.off ? p : most));
+        expect(Math.abs(deepest.off - hollow)).toBeLessThan(1.5);
+        expect(deepest.down).toBeLessThan(0.68);
+        const last = seam.lower[seam.lower.length - 1];
+        const before = seam.lower[seam.lower.length - 2];
+        if (!last || !before) throw new Error('no lower leg');
+        expect(last.p3).toEqual(hem);
+        expect(cross(directionAt(before, 1), directionAt(last, 0))).toBeCloseTo(0, 6);
       }),
     );
+  });
+
+  it('of a short leg leaves the crotch point as the full leg does, and ends in its hem corner', () => {
+    const full = block();
+    for (const insideLength of [25, 100, 300]) {
+      const short = block({ settings: { insideLength } });
+      for (const name of ['front', 'back'] as const) {
+        const [a, b] = [full[name], short[name]];
+        expect(pathLength(b.edges.rise)).toBeCloseTo(pathLength(a.edges.rise), 6);
+        const leaving = (p: Panel) => directionAt(p.edges.inseam[p.edges.inseam.length - 1] as Cubic, 1);
+        expect(distance(leaving(a), leaving(b))).toBeLessThan(1e-6);
+        // The back's hem is laid so that both seams are sewn to the front's.
+        if (name === 'front') expect(b.points.inseamHem.y).toBeCloseTo(272 + insideLength, 9);
+        else {
+          expect(pathLength(short.front.edges.inseam) - pathLength(b.edges.inseam)).toBeCloseTo(3, 1);
+          expect(pathLength(short.front.edges.side)).toBeCloseTo(pathLength(b.edges.side), 1);
+        }
+      }
+    }
   });
 });
 
 describe('the side', () => {
-  it('is convex from waist to hip and runs in from the crotch line to the knee', () => {
-    for (const panel of [block().front, block().back]) {
-      const [upper] = panel.edges.side;
-      if (!upper) continue;
-      for (let i = 0; i <= 20; i++) expect(curvatureAt(upper, i / 20)).toBeLessThan(1e-6);
-      const xs = flatten(panel.edges.side.slice(2, 3), 0.1).map((p) => p.x);
-      for (const [i, x] of xs.slice(1).entries()) expect(x).toBeGreaterThan((xs[i] ?? 0) - 1.5);
+  it('turns one way from waist to hip, is plumb and fullest there, and lies no more than a millimetre outside below', () => {
+    for (const { edges, points, joints, levels } of [block().front, block().back]) {
+      const upper = edges.side.slice(0, joints.sideHip);
+      for (const c of upper) for (let i = 0; i <= 10; i++) expect(curvatureAt(c, i / 10)).toBeLessThan(1e-6);
+      const down = directionAt(upper[upper.length - 1] as Cubic, 1);
+      expect(Math.abs(Math.atan2(down.x, down.y))).toBeLessThan((2 * Math.PI) / 180);
+      const quarter = levels.crotchLevel + (levels.kneeLevel - levels.crotchLevel) / 4;
+      const { sideHip: a, sideKnee: b } = points;
+      for (const p of flatten(edges.side.slice(joints.sideHip, joints.sideKnee), 0.1)) {
+        if (p.y < quarter) continue;
+        const off = p.x - a.x - ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y);
+        expect(off).toBeGreaterThan(-1);
+        expect(off).toBeLessThan(8);
+      }
     }
   });
 
-  it('goes in with the hip where keeping the hip width moves it inward, so that no lump is left below', () => {
-    const { back } = block();
-    expect(back.points.sideHip.x).toBeGreaterThan(2);
-    expect(back.points.sideCrotch.x).toBeCloseTo(back.points.sideHip.x, 9);
+  it('keeps an inset that a hand has set as far as a fair seam can, and goes out as a whole', () => {
     const inset = block({ set: { 'back.sideInset': 8 } }).back;
-    expect(inset.points.sideCrotch.x - inset.points.sideHip.x).toBeCloseTo(8, 9);
+    const kept = inset.points.sideCrotch.x - inset.points.sideHip.x;
+    expect(kept).toBeGreaterThan(0.6 * 8);
+    expect(kept).toBeLessThan(9);
     const out = block({
       set: { 'back.sideOut': 10 },
-      rules: { hipKept: false, trueSeams: true, waistPlan: 'darts' },
+      rules: { hipKept: false, trueSeams: true, waistPlan: 'method' },
     }).back;
     expect(out.points.sideHip.x).toBeCloseTo(-10, 9);
   });
@@ -185,7 +297,7 @@ describe('levels', () => {
     [{ hipLevel: 20 }, 'hipLevel'],
     [{ crotchLevel: 200 }, 'crotchLevel'],
     [{ kneeLevel: 280 }, 'kneeLevel'],
-    [{ hemLevel: 300 }, 'hemLevel'],
+    [{ hemLevel: 270 }, 'hemLevel'],
   ])('out of order are refused by name: %j', (change, field) => {
     expect(refuseLevels({ ...levels, ...change }, () => false)?.field).toBe(field);
   });
@@ -196,12 +308,10 @@ describe('levels', () => {
 });
 
 describe('drafting again', () => {
-  it('gives the same front while only the back changes, and another when the front does', () => {
-    const first = block({ set: { 'back.extension': 120 } });
-    const second = block({ set: { 'back.extension': 125 } });
-    expect(second.front).toBe(first.front);
-    expect(second.back).not.toBe(first.back);
-    expect(block({ set: { 'front.extension': 70 } }).front).not.toBe(first.front);
-    expect(block({ rules: { hipKept: false, trueSeams: true, waistPlan: 'darts' } }).front).not.toBe(first.front);
+  it('gives the same lines for the same figures, whatever was drawn between', () => {
+    const first = block();
+    block({ measured: { ...measured, hip: 1180 } });
+    expect(block().front.edges).toEqual(first.front.edges);
+    expect(block().back.edges).toEqual(first.back.edges);
   });
 });

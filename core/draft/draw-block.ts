@@ -56,6 +56,8 @@ export interface PanelSeams {
 export const INSEAM_STRETCH = 3;
 /** How far in the centre may go, of the hip width: further, and no crotch curve runs from it. */
 const MOST_LEAN = { front: 0.16, back: 0.3 } as const;
+/** Where the side stands straight the centre takes everything, up to this of the hip width. */
+const MOST_UPRIGHT = 0.48;
 /** A centre that leans out lifts by this share of it: the stomach wants length as well. */
 const STOMACH_LIFT = 0.2;
 const ROUNDS = 18;
@@ -189,6 +191,8 @@ function drawInseam({ setting }: State, { crotchPoint, leg }: Drawn, lower: numb
   return refused(refusePanel(setting, ['kneeWidth', 'hemWidth', 'inseamHollowShare', 'extension'], words, way));
 }
 
+/** The least by which a back inseam with a stated drop is the shorter one, in mm. */
+const STATED_STRETCH = 0.5;
 /** So often the back crotch point is moved toward an inseam that walks. */
 const INSEAM_ROUNDS = 6;
 
@@ -201,15 +205,17 @@ function drawInseams(
   const ahead = drawInseam(front, drawn[0], 0);
   if (!ahead.ok) return ahead;
   const { byHand, parameters, mostMoved } = back.setting;
-  const stated = byHand.has('crotchDrop') || parameters.crotchDrop !== 0;
-  const wanted = pathLength(ahead.value.upper) - INSEAM_STRETCH;
+  const held = byHand.has('crotchDrop');
+  // A drop that the method states is kept, and stretched on; only a back inseam that is the longer one is still shortened.
+  const stated = parameters.crotchDrop !== 0;
+  const wanted = pathLength(ahead.value.upper) - (stated ? STATED_STRETCH : INSEAM_STRETCH);
   let lower = 0;
   for (let round = 0; ; round++) {
     const behind = drawInseam(back, drawn[1], lower);
     if (!behind.ok) return behind;
     const over = pathLength(behind.value.upper) - wanted;
-    const next = Math.min(mostMoved, Math.max(-mostMoved, lower + over));
-    if (!trueSeams || stated || Math.abs(next - lower) < SETTLED || round === INSEAM_ROUNDS) {
+    const next = Math.min(mostMoved, Math.max(stated ? 0 : -mostMoved, lower + over));
+    if (!trueSeams || held || Math.abs(next - lower) < SETTLED || round === INSEAM_ROUNDS) {
       back.shift = { ...back.shift, crotchPoint: lower };
       return good([ahead.value, behind.value]);
     }
@@ -330,7 +336,7 @@ function approach(state: State, drawn: Drawn): void {
     state.sideX += over;
     return;
   }
-  const most = MOST_LEAN[setting.name] * p.hipWidth - p.centreIn - state.gave.lean;
+  const most = MOST_UPRIGHT * p.hipWidth - p.centreIn - state.gave.lean;
   const room = setting.straightSide ? Infinity : Math.max(0, most);
   state.centre = Math.min(room, state.centre + over);
 }

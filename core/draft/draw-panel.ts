@@ -44,6 +44,7 @@ export function drawRise(setting: PanelSetting, seams: PanelSeams, free: boolean
     seat,
     corner: point(p.hipWidth, levels.crotchLevel),
     crotchPoint,
+    drop: p.crotchDrop,
     inseamLeaving: inseam.leaving,
     depth: p.depth,
     held: {
@@ -69,14 +70,39 @@ export function drawRise(setting: PanelSetting, seams: PanelSeams, free: boolean
   return good({ curve, gave: { lean, end: endMoved } });
 }
 
+/** How far the corners of a hem are lowered so that both seams of a short leg walk, in mm. */
+export interface HemShift {
+  readonly side: number;
+  readonly inseam: number;
+}
+
+/** A hem as it was laid off. */
+export const LEVEL_HEM: HemShift = { side: 0, inseam: 0 };
+
+function lowered(leg: Leg, { side, inseam }: HemShift): Leg {
+  const sideHem = point(leg.sideHem.x, leg.sideHem.y + side);
+  const inseamHem = point(leg.inseamHem.x, leg.inseamHem.y + inseam);
+  const knees = leg.kneeOnPiece ? {} : { sideKnee: sideHem, inseamKnee: inseamHem };
+  return { ...leg, sideHem, inseamHem, ...knees };
+}
+
+/** A short leg laid off from the side line: the side falls plumb from the crotch line. */
+function hungFromSide(leg: Leg, sideX: number): Leg {
+  if (leg.kneeOnPiece) return leg;
+  const inseamHem = point(sideX + leg.inseamHem.x - leg.sideHem.x, leg.inseamHem.y);
+  const sideHem = point(sideX, leg.sideHem.y);
+  return { ...leg, sideHem, inseamHem, sideKnee: sideHem, inseamKnee: inseamHem };
+}
+
 /** The leg of a piece that is not as long as the body's, cut from the full leg at the crotch line. */
-function shortLeg(setting: PanelSetting, seams: PanelSeams, levels: Levels): LowerSeams | undefined {
+function shortLeg(setting: PanelSetting, seams: PanelSeams, levels: Levels, hem: HemShift): LowerSeams | undefined {
   const { side, inseam, crotchPoint } = seams;
   const p = setting.cut?.parameters ?? setting.parameters;
   const frameSide = setting.straightSide ? -p.sideOut : undefined;
-  const leg = setting.plumbLeg
+  const level = setting.plumbLeg
     ? plumbLeg(p, levels, seams.sideHip.x, crotchPoint.x)
     : legOf(p, levels, side.crotch.x, crotchPoint.x, frameSide);
+  const leg = lowered(setting.legFromSide ? hungFromSide(level, side.crotch.x) : level, hem);
   const toKnee = setting.levels.kneeLevel - levels.crotchLevel;
   const sideEnd = { knee: leg.sideKnee, hem: leg.sideHem, kneeOnPiece: leg.kneeOnPiece };
   const inseamEnd = { knee: leg.inseamKnee, hem: leg.inseamHem, kneeOnPiece: leg.kneeOnPiece };
@@ -113,7 +139,12 @@ interface LowerSeams {
 }
 
 /** Completes a panel: its rise, its leg, named points, and the proof that the outline is one closed line. */
-export function completePanel(setting: PanelSetting, seams: PanelSeams, { curve }: PanelRise): Outcome<Panel> {
+export function completePanel(
+  setting: PanelSetting,
+  seams: PanelSeams,
+  { curve }: PanelRise,
+  hem: HemShift = LEVEL_HEM,
+): Outcome<Panel> {
   const { parameters: full, levels: fullLevels, name } = setting;
   const { seat, waist, plan, side, shift } = seams;
   const { bend } = curve;
@@ -121,7 +152,7 @@ export function completePanel(setting: PanelSetting, seams: PanelSeams, { curve 
   const levels = setting.cut?.levels ?? fullLevels;
   const cut = isCut(levels, fullLevels) || p.kneeWidth !== full.kneeWidth || p.hemWidth !== full.hemWidth;
   const lower: LowerSeams | undefined = cut
-    ? shortLeg(setting, seams, levels)
+    ? shortLeg(setting, seams, levels, hem)
     : {
         leg: seams.leg,
         hipToKnee: side.hipToKnee,

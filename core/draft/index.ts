@@ -14,5 +14,14 @@ export { drawBlock, draftNotes, edgeLengths, type Block, type EdgeLengths } from
 export { INSEAM_STRETCH } from './draw-block.js';
 export { riseLimits } from './crotch-curve.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';
-export { closedWaist, openWaist, standApart, type ClosedWaist, type FlatDart, type OpenWaist } from './waist-over.js';
+export {
+  chordDown,
+  closedWaist,
+  openWaist,
+  standApart,
+  type ChordDown,
+  type ClosedWaist,
+  type FlatDart,
+  type OpenWaist,
+} from './waist-over.js';
 export { HOUSE_RULES, type DraftRules } from './rules.js';

@@ -22,6 +22,8 @@ export interface PanelSetting {
   readonly uprightSide: boolean;
   /** The leg falls plumb from hip and crotch point. */
   readonly plumbLeg: boolean;
+  /** A short leg is laid off from its side, which falls plumb, and not about the crease. */
+  readonly legFromSide: boolean;
   /** What lengths of a fair curve shrink by: 1 for an adult, hip over 90 cm for a child. */
   readonly size: number;
   /** The piece's own leg, where it is not as long as the body's: what lies above the crotch is drawn with the full leg. */

@@ -14,7 +14,7 @@ export interface SeatLine {
 
 /** What is added to a sheet's centre line, in mm at the waist. */
 export interface CentreMoved {
-  /** Further in (+) or out (-). Leaned out, it hinges at the corner. */
+  /** Further in (+) or out (-). Leaned out beyond the plumb, it hinges at the corner. */
   readonly in: number;
   readonly lift: number;
 }
@@ -25,7 +25,7 @@ export interface CentreMoved {
  * lies lower than the tilt point.
  */
 export function seatLine(p: PanelParameters, levels: Levels, moved: CentreMoved): SeatLine {
-  const tiltPoint = point(p.hipWidth, levels.crotchLevel - (moved.in < 0 ? 0 : p.tiltFrom));
+  const tiltPoint = point(p.hipWidth, levels.crotchLevel - (p.centreIn + moved.in < 0 ? 0 : p.tiltFrom));
   const waistEnd = point(p.hipWidth - p.centreIn - moved.in, -p.centreLift - moved.lift);
   const down = unit(subtract(tiltPoint, waistEnd));
   const startLevel = point(0, levels.crotchLevel - p.curveRise);

@@ -40,6 +40,21 @@ export interface FlatDart {
   readonly angle: number;
 }
 
+/** The share of a step along the chord of a closed waist, and of one across it, that goes down. */
+export interface ChordDown {
+  readonly u: number;
+  readonly v: number;
+}
+
+/** Which way is down for a closed waist as it lies. */
+export function chordDown(closed: Path): ChordDown {
+  const first = closed[0];
+  const last = closed[closed.length - 1];
+  if (!first || !last) return { u: 0, v: -1 };
+  const axis = axisBetween(first.p0, last.p3);
+  return { u: axis.direction.y, v: axis.across.y };
+}
+
 /** What a waist line runs between: its ends, and the directions down the seams that it is square to. */
 export interface WaistEnds {
   readonly panel: PanelName;
@@ -52,6 +67,10 @@ export interface WaistEnds {
    * takes what it likes best. Positive turns the line up toward the side.
    */
   readonly offSquare: number | undefined;
+  /** By how much more or less it may be; nothing where a piece that was altered keeps the waist it has. */
+  readonly offSquareWithin?: number;
+  /** Which way is down as seen from its chord, where a cut has swung the whole waist: as it was before. */
+  readonly down?: ChordDown;
 }
 
 /** The waist over closed darts, and where the darts cut it. */
@@ -130,9 +149,10 @@ const END_TURN_PLAIN = Math.tan((13 * Math.PI) / 180);
 /** How far off square a waist may be at the side, and how dear that is; radians. */
 const MOST_OFF_SQUARE = (3.6 * Math.PI) / 180;
 const OFF_SQUARE_DEAR = 3;
-/** Front and back together may be off level at the side by twice this. */
+/** How dear it is to be off what makes front and back run level. */
 const PAIR_DEAR = 3000;
-const PAIR_OFF = (0.85 * Math.PI) / 180;
+/** Front and back together may be off level at the side by twice this, radians. */
+export const PAIR_OFF = (0.85 * Math.PI) / 180;
 const PASSED = 1000;
 /** A waist that passes a limit by less than this, in mm, is not tried the other way. */
 const PASSES = 0.05;
@@ -192,7 +212,7 @@ function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
     curve.atLeast(sum, -most);
   };
   const pairs = ends.offSquare ?? 0;
-  const room = ends.offSquare === undefined ? MOST_OFF_SQUARE : PAIR_OFF;
+  const room = ends.offSquare === undefined ? MOST_OFF_SQUARE : (ends.offSquareWithin ?? 0);
   curve.dear(offSquare, pairs, ends.offSquare === undefined ? OFF_SQUARE_DEAR : PAIR_DEAR);
   curve.atLeast([[offSquare, 1]], pairs - room);
   curve.atMost([[offSquare, 1]], pairs + room);
@@ -264,8 +284,8 @@ export function closedWaist(ends: WaistEnds, darts: readonly FlatDart[]): Closed
     nodes,
     first: slopeOf(quarterTurn(ends.centreDown)),
     last: slopeOf(quarterTurn(closedDown)),
-    downV: axis.across.y,
-    downU: axis.direction.y,
+    downV: ends.down?.v ?? axis.across.y,
+    downU: ends.down?.u ?? axis.direction.y,
   };
   // The way in which squareness at both ends turns it; the other where that would pass a limit.
   const way = frame.last >= frame.first ? 1 : -1;

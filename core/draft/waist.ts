@@ -1,6 +1,6 @@
 import { along, distance, pathLength, quarterTurn, scale, subtract, unit, type Point } from '../geometry/index.js';
 import type { DartPlace, PanelName } from '../method/index.js';
-import { closedWaist, legsUnder, standApart, type ClosedWaist, type FlatDart } from './waist-over.js';
+import { closedWaist, legsUnder, PAIR_OFF, standApart, type ClosedWaist, type FlatDart } from './waist-over.js';
 
 /** What the waist has to meet. Lengths in mm. */
 export interface WaistWish {
@@ -80,6 +80,7 @@ export function waistRound(wish: WaistWish): WaistRound {
       sideWaist: wish.sideWaist,
       sideDown: wish.sideDown,
       offSquare: wish.offSquare,
+      offSquareWithin: PAIR_OFF,
     },
     flat,
   );

@@ -5,13 +5,10 @@ import {
   contains,
   cubic,
   cubicLength,
-  curvatureAt,
   directionAt,
   distance,
   enclosedArea,
   flatten,
-  hollowCurve,
-  hollowOf,
   isClosed,
   line,
   meetCubics,
@@ -26,10 +23,8 @@ import {
   pointAt,
   reversePath,
   selfCrossing,
-  splineDown,
   splitAt,
   splitPath,
-  unit,
   type Cubic,
   type Point,
 } from './index.js';
@@ -195,101 +190,5 @@ describe('offset', () => {
       }
     }
     expect(offsetPath(curve, 0)).toBe(curve);
-  });
-});
-
-describe('the spline down a side seam', () => {
-  it('goes through its points, keeps its curvature across them and arrives as asked', () => {
-    const points = [point(20, 0), point(0, 204), point(0, 278), point(48, 612)];
-    const path = splineDown(points, 0.02);
-    points.forEach((p, i) => expect(distance(p, i < 3 ? (path[i]?.p0 ?? p) : (path[2]?.p3 ?? p))).toBeLessThan(1e-9));
-    for (const [i, c] of path.slice(0, -1).entries()) {
-      const next = path[i + 1];
-      if (!next) continue;
-      expect(angleBetween(directionAt(c, 1), directionAt(next, 0))).toBeLessThan(1e-9);
-      expect(curvatureAt(c, 1)).toBeCloseTo(curvatureAt(next, 0), 9);
-    }
-    const last = path[2];
-    if (last) expect(directionAt(last, 1).x / directionAt(last, 1).y).toBeCloseTo(0.02, 9);
-  });
-});
-
-describe('the smooth curve through a hollow point', () => {
-  const wish = {
-    start: point(250, 140),
-    leaving: point(0, 1),
-    end: point(312, 278),
-    arriving: unit(point(1, 0.15)),
-    corner: point(250, 278),
-    leastRadius: 12,
-  };
-
-  it('goes through the hollow asked for, tangent at both ends, bending one way only', () => {
-    fc.assert(
-      fc.property(fc.double({ min: 0.52, max: 0.72, noNaN: true }), (depth) => {
-        const found = hollowCurve({ ...wish, depth });
-        expect(found).toBeDefined();
-        if (!found) return;
-        expect(found.limitedBy).toBe('none');
-        expect(hollowOf(found.curve, wish.corner)).toBeCloseTo(found.hollow, 4);
-        expect(angleBetween(directionAt(found.curve, 0), wish.leaving)).toBeLessThan(1e-6);
-        expect(angleBetween(directionAt(found.curve, 1), wish.arriving)).toBeLessThan(1e-6);
-        for (let i = 0; i <= 50; i++) {
-          const k = curvatureAt(found.curve, i / 50);
-          expect(k).toBeLessThan(0);
-          expect(-k).toBeLessThanOrEqual(1 / 12 + 1e-4);
-        }
-      }),
-    );
-  });
-
-  it('gives the nearest hollow it can and says what held it back', () => {
-    const flat = hollowCurve({ ...wish, depth: 0.97 });
-    expect(flat?.limitedBy).toBe('shape');
-    expect(flat?.depth).toBeLessThan(0.97);
-    const sharp = hollowCurve({ ...wish, depth: 0.24 });
-    expect(sharp?.limitedBy).not.toBe('none');
-    expect(sharp?.depth).toBeGreaterThan(0.24);
-  });
-
-  it('varies its curvature less than any other cubic through the same point', () => {
-    const found = hollowCurve({ ...wish, depth: 0.6 });
-    expect(found).toBeDefined();
-    if (!found) return;
-    const bend = (c: Cubic): number => {
-      let sum = 0;
-      let before = curvatureAt(c, 0);
-      let at = c.p0;
-      for (let i = 1; i <= 2000; i++) {
-        const k = curvatureAt(c, i / 2000);
-        const p = pointAt(c, i / 2000);
-        const ds = distance(at, p);
-        sum += ((k - before) / ds) ** 2 * ds;
-        before = k;
-        at = p;
-      }
-      return sum;
-    };
-    const least = bend(found.curve);
-    const { p0, p1, p3 } = found.curve;
-    for (const factor of [0.8, 0.9, 1.1, 1.2]) {
-      const q1 = point(p0.x, p0.y + (p1.y - p0.y) * factor);
-      // The other handle that brings the curve through the same hollow, by bisection.
-      let low = 0.05;
-      let high = 2;
-      const make = (reach: number): Cubic => cubic(p0, q1, point(p3.x - 62 * reach, p3.y - 62 * 0.15 * reach), p3);
-      for (let i = 0; i < 60; i++) {
-        const middle = (low + high) / 2;
-        if ((hollowOf(make(middle), wish.corner) ?? 0) > found.hollow) low = middle;
-        else high = middle;
-      }
-      const other = make(low);
-      if (Math.abs((hollowOf(other, wish.corner) ?? 0) - found.hollow) > 0.01) continue;
-      expect(bend(other)).toBeGreaterThan(least * 0.999);
-    }
-  });
-
-  it('refuses ends that no curve can join without turning back', () => {
-    expect(hollowCurve({ ...wish, depth: 0.6, end: point(240, 278) })).toBeUndefined();
   });
 });

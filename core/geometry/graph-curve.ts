@@ -10,6 +10,8 @@ const UNIT = 100;
 const ROOM = 72;
 /** Of two curves that vary alike the flatter is taken; so small that it never decides more than that. */
 const LEVEL = 1e-6;
+/** A slope costs nothing: only so much that the programme has one answer. */
+const FREE = 1e-11;
 
 /** The axis a curve is a graph over: `u` runs along it from the origin, `v` stands square to it. */
 export interface Axis {
@@ -84,7 +86,8 @@ export class GraphCurve {
     this.places[anchor] = { coefficients: zeros(size), constant: v };
     for (let i = anchor; i < count - 1; i++) this.carry(i, i + 1);
     for (let i = anchor; i > 0; i--) this.carry(i, i - 1);
-    for (let i = 0; i < size; i++) this.hessian[i * size + i] = LEVEL;
+    this.hessian[0] = FREE;
+    for (let i = 1; i < size; i++) this.hessian[i * size + i] = LEVEL;
     for (let i = 0; i < count - 1; i++) {
       const w = UNIT / ((nodes[i + 1] as number) - (nodes[i] as number));
       const [a, b] = [i + 1, i + 2];

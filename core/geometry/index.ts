@@ -19,7 +19,7 @@ export * from './path.js';
 export { meetCubics, meetPaths, type Meeting, type PathMeeting } from './intersect.js';
 export { enclosedArea, isClosed, boxOf, pathBox, selfCrossing, contains, type Box } from './outline.js';
 export { offsetPath } from './offset.js';
-export { evenCurveThrough, hollowCurve, hollowOf, type HollowCurve, type HollowWish } from './hollow-curve.js';
+export { hollowOf } from './hollow.js';
 export { crossLine, type LineCrossing } from './cross-line.js';
 export {
   axisBetween,

@@ -11,7 +11,6 @@ import {
   displacePath,
   distance,
   endDirection,
-  evenCurveThrough,
   fairPath,
   fitCubic,
   jointedAt,
@@ -159,44 +158,5 @@ describe('a seam redrawn', () => {
     expect(pathLength(path.slice(0, 1))).toBeCloseTo(50, 6);
     expect(pathLength(path.slice(0, 3))).toBeCloseTo(300, 6);
     expect(jointedAt(bent(10), [200]).path).toHaveLength(2);
-  });
-});
-
-describe('curves drawn through places', () => {
-  it('fit the points they are drawn from', () => {
-    const was = cubic(point(0, 0), point(30, 60), point(90, 100), point(160, 110));
-    const points = [0.2, 0.4, 0.6, 0.8].map((t) => pointAt(was, t));
-    const fit = fitCubic(was.p0, directionAt(was, 0), was.p3, directionAt(was, 1), points);
-    for (const p of points) expect(nearestPlace([fit], p).distance).toBeLessThan(0.6);
-  });
-  it('pass through every point, smooth in direction and in bend, with the ends as told', () => {
-    const points = [point(0, 0), point(40, 60), point(110, 80), point(170, 40), point(200, -30)];
-    const path = splineThrough(points, unit(point(1, 2)), point(0, -1));
-    for (const p of points) expect(nearestPlace(path, p).distance).toBeLessThan(1e-9);
-    expect(angleBetween(startDirection(path), point(1, 2))).toBeLessThan(1e-9);
-    expect(angleBetween(endDirection(path), point(0, -1))).toBeLessThan(1e-9);
-    for (const [i, c] of path.entries()) {
-      const next = path[i + 1];
-      if (!next) continue;
-      expect(angleBetween(directionAt(c, 1), directionAt(next, 0))).toBeLessThan(1e-6);
-      expect(curvatureAt(c, 1)).toBeCloseTo(curvatureAt(next, 0), 6);
-    }
-  });
-  it('bend one way through the place asked for, or are not drawn', () => {
-    const ends = {
-      start: point(0, 0),
-      leaving: point(0, 1),
-      end: point(100, 120),
-      arriving: point(1, 0),
-      leastRadius: 12,
-    };
-    for (const through of [point(20, 90), point(28, 80), point(14, 100)]) {
-      const curve = evenCurveThrough(ends, through);
-      if (!curve) throw new Error('no curve');
-      expect(nearestPlace([curve], through).distance).toBeLessThan(1e-6);
-      const signs = Array.from({ length: 21 }, (_, i) => Math.sign(curvatureAt(curve, i / 20)));
-      expect(new Set(signs.filter((s) => s !== 0)).size).toBe(1);
-    }
-    expect(evenCurveThrough(ends, point(80, 20))).toBeUndefined();
   });
 });

@@ -120,7 +120,8 @@ export interface DrawnOtherwise {
 }
 
 const WHY: Partial<Record<ParameterName, string>> = {
-  hipWidth: 'The hip is not kept: it is measured square to the leaning centre line.',
+  hipWidth:
+    'Measured square to the centre line on the piece: the rise has left the line there already, or the hip is not kept.',
   sideOut: 'The side stands where the hip keeps its width, measured square to the leaning centre line.',
   sideInset: 'The side at the crotch line is what a fair seam from hip to knee has there.',
   extension: 'Moved so that the crotch width comes out, or no fair rise reaches the crotch point.',

@@ -183,6 +183,8 @@ export function sideFigures({ edges: { side }, points: p, levels, kneeOnPiece }:
   let [turned, other] = [0, 0];
   let [outside, inside] = [-Infinity, -Infinity];
   const quarter = levels.crotchLevel + (levels.kneeLevel - levels.crotchLevel) / 4;
+  // A leg that only goes out below the hip is fuller there by its shape.
+  const lowest = p.sideKnee.x < p.sideHip.x ? p.sideHip.y + 15 : levels.crotchLevel;
   const chord = (p.sideKnee.x - p.sideHip.x) / (p.sideKnee.y - p.sideHip.y);
   const square = 1 / Math.sqrt(1 + chord * chord);
   for (const [i, q] of run.entries()) {
@@ -193,7 +195,7 @@ export function sideFigures({ edges: { side }, points: p, levels, kneeOnPiece }:
       if (step < 0) turned -= step;
       else other += step;
     }
-    if (q.y <= levels.crotchLevel && q.x < fullest.x - 1e-6) fullest = q;
+    if (q.y <= lowest && q.x < fullest.x - 1e-6) fullest = q;
     if (kneeOnPiece && q.y >= quarter && q.y <= p.sideKnee.y) {
       const off = (q.x - p.sideHip.x - chord * (q.y - p.sideHip.y)) * square;
       outside = Math.max(outside, -off);

@@ -74,8 +74,13 @@ describe('a fit class', () => {
 
   it('gives way to a figure typed by hand, and comes back when that is given back', () => {
     const fit = { fitClass: 'regular', stretch: 0 } as const;
-    expect(rowOf(draft({ fit }), 'hip').ease).toBe(35);
-    expect(rowOf(draft({ fit, settings: { hipEase: 12 } }), 'hip')).toMatchObject({ ease: 12, finished: 1012 });
+    // What the pieces measure: the ease laid off, and what the rises have left their centre lines by on the hip line.
+    const regular = rowOf(draft({ fit }), 'hip');
+    expect(regular.setting?.over).toBeGreaterThan(5);
+    expect(regular.ease - (regular.setting?.over ?? 0)).toBeCloseTo(35, 9);
+    const typed = rowOf(draft({ fit, settings: { hipEase: 12 } }), 'hip');
+    expect(typed.ease - (typed.setting?.over ?? 0)).toBeCloseTo(12, 9);
+    expect(typed.finished).toBeCloseTo(1000 + typed.ease, 9);
   });
 });
 
@@ -98,7 +103,7 @@ describe('the table of ease', () => {
       const plain = draft(inputFor(sheet, middle));
       for (const more of [-20, 15, 40]) {
         const wanted = rowOf(plain, 'thigh').finished + more;
-        const set = extensionsFor(plain, wanted);
+        const set = extensionsFor(plain, wanted, { ...EMPTY_INPUT, ...inputFor(sheet, middle) });
         const changed = rowOf(draft({ ...inputFor(sheet, middle), ...(set ? { set } : {}) }), 'thigh').finished;
         expect([sheet.id, more, Math.abs(changed - wanted) < 2]).toEqual([sheet.id, more, true]);
       }

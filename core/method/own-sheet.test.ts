@@ -26,7 +26,7 @@ describe('a maker’s own sheet', () => {
     expect(differences(own, DEFAULT_SHEET, {})).toEqual([]);
     const changed = withFormula(own, 'back.extension', {}, 'back.hipWidth * 0.45');
     expect(differences(changed, DEFAULT_SHEET, {})).toEqual([
-      { name: 'back.extension', was: 'back.hipWidth / 2', is: 'back.hipWidth * 0.45' },
+      { name: 'back.extension', was: '(hip/4 + split) / 2', is: 'back.hipWidth * 0.45' },
     ]);
     const outcome = computeDraft({ ...EMPTY_INPUT, sheet: changed, measured });
     expect(outcome.ok && outcome.value.worked.back.extension).toBeCloseTo(0.45 * (250 + 12.7), 6);
@@ -66,7 +66,7 @@ describe('a maker’s own sheet', () => {
     expect(checkSheet(mended)).toEqual([]);
     const outcome = computeDraft({ ...EMPTY_INPUT, sheet: mended, measured });
     expect(outcome.ok && outcome.value.worked.front.extension).toBe(70);
-    expect(outcome.ok && outcome.value.worked.back.extension).toBeCloseTo((250 + 12.7) / 2, 6);
+    expect(outcome.ok && outcome.value.worked.back.extension).toBeCloseTo((250 + 6.35) / 2, 6);
     expect(mendedBy(own, DEFAULT_SHEET)).toBe(own);
     const short = { ...own, lines: own.lines.slice(1) };
     expect(mendedBy(short, DEFAULT_SHEET)).toBe(DEFAULT_SHEET);

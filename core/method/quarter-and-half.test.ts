@@ -34,15 +34,15 @@ describe('quarter and half', () => {
     [1200, 1300, 300, 760],
   ])('gives waist %d, hip %d the figures that the method states', (waist, hip, crotchDepth, inseam) => {
     const { front, back, levels } = work(waist, hip, crotchDepth, inseam);
-    // Split 1/4 in, hip ease 1 in, waist ease 1 cm: plain sums from the handbook.
+    // Split 1/4 in, hip ease 1 in: plain sums. The hip measure is divided before the ease.
     const frontHip = hip / 4 - IN / 4 + IN / 4;
     const backHip = hip / 4 + IN / 4 + IN / 4;
     expect(front.hipWidth).toBeCloseTo(frontHip, 9);
     expect(back.hipWidth).toBeCloseTo(backHip, 9);
-    expect(front.extension).toBeCloseTo(frontHip / 4, 9);
-    expect(back.extension).toBeCloseTo(backHip / 2, 9);
-    expect(front.waistWidth).toBeCloseTo(waist / 4 + IN / 4 + 2.5, 9);
-    expect(back.waistWidth).toBeCloseTo(waist / 4 - IN / 4 + 2.5, 9);
+    expect(front.extension).toBeCloseTo((hip / 4 - IN / 4) / 4, 9);
+    expect(back.extension).toBeCloseTo((hip / 4 + IN / 4) / 2, 9);
+    expect(front.waistWidth).toBeCloseTo(waist / 4 + IN / 4, 9);
+    expect(back.waistWidth).toBeCloseTo(waist / 4 - IN / 4, 9);
     expect(front.centreIn).toBe(0);
     expect(front.centreLift).toBeCloseTo(-IN / 4, 9);
     expect(back.centreIn).toBeCloseTo(0.75 * IN, 9);
@@ -64,9 +64,11 @@ describe('quarter and half', () => {
     const { front, back } = work(780, 1000, 272, 780, { choices: { variant: 'surplus-shared' } });
     expect(front.hipWidth).toBe(250);
     expect(back.hipWidth).toBe(250);
-    expect(front.waistWidth).toBeCloseTo(195 + 2.5, 9);
-    expect(front.centreIn).toBeCloseTo((250 - 197.5 - IN / 2) / 2, 9);
-    expect(back.centreIn).toBeCloseTo((250 - 197.5 - IN) / 2, 9);
+    expect(front.waistWidth).toBeCloseTo(195, 9);
+    expect(front.centreIn).toBeCloseTo((250 - 195 - IN / 2) / 2, 9);
+    expect(back.centreIn).toBeCloseTo((250 - 195 - IN) / 2, 9);
+    // Both centre lines hinge at the hip line.
+    for (const p of [front, back]) expect(p.tiltFrom).toBeCloseTo(272 - 0.75 * 272, 9);
     expect(front.centreLift).toBeCloseTo(-IN / 2, 9);
     expect(front.dartLength).toBeCloseTo(3 * IN, 9);
   });
@@ -74,19 +76,21 @@ describe('quarter and half', () => {
   it('lets a value set by hand stand for its formula and flow on into later lines', () => {
     const worked = work(780, 1000, 272, 780, { set: { 'back.extension': 120, 'front.hipWidth': 260 } });
     expect(worked.back.extension).toBe(120);
-    expect(worked.front.extension).toBe(65);
+    expect(worked.ledger.get('back.tiltFrom')?.source).toBe('sheet');
     expect(worked.ledger.get('back.extension')).toMatchObject({ source: 'hand', value: 120 });
-    expect(worked.ledger.get('back.extension')?.sheetValue).toBeCloseTo((250 + IN / 2) / 2, 9);
+    expect(worked.ledger.get('back.extension')?.sheetValue).toBeCloseTo((250 + IN / 4) / 2, 9);
+    const crotch = work(780, 1000, 272, 780, { set: { crotchLevel: 290 } });
+    expect(crotch.back.tiltFrom).toBe(145);
   });
 
   it('shows the sum with its numbers, and knows what rests on an estimate', () => {
     const worked = work(780, 1000, 272, 780);
     expect(showSum(worked, 'front.extension', 'cm')).toEqual({
-      formula: 'front hip width ÷ 4',
-      with: '25 ÷ 4',
-      told: 'front hip width 25 ÷ 4',
+      formula: '(hip ÷ 4 − split) ÷ 4',
+      with: '(100 ÷ 4 − 0.64) ÷ 4',
+      told: '(hip 100 ÷ 4 − split 0.64) ÷ 4',
     });
-    expect(showSum(worked, 'front.waistWidth', 'in').with).toBe('30 11/16 ÷ 4 + 1/4 + 3/8 ÷ 4');
+    expect(showSum(worked, 'front.waistWidth', 'in').with).toBe('30 11/16 ÷ 4 + 1/4 + 0 ÷ 4');
     expect(showSum(worked, 'kneeDepth', 'cm').with).toBe('27.2 + 78 ÷ 2 − 5');
     expect(worked.ledger.get('kneeLevel')?.restsOnEstimate).toBe(true);
     expect(worked.ledger.get('front.extension')?.restsOnEstimate).toBe(false);

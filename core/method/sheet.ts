@@ -226,7 +226,9 @@ export function checkSheet(sheet: Sheet): SheetFault[] {
   }
   for (const line of sheet.lines) {
     const kind = lineKind(line.name);
-    faults.push(...checkText(sheet, line.name, line.formula, kinds, kind === 'length' ? 'length' : 'number'));
+    faults.push(
+      ...checkText(sheet, line.name, line.formula, kinds, kind === 'length' || kind === 'place' ? 'length' : 'number'),
+    );
     for (const term of termsFor(line.name)) {
       for (const wanted of namesOf(term.formula)) {
         if (wanted === 'value' || kinds.has(wanted)) continue;

@@ -53,7 +53,7 @@ describe('close', () => {
     expect(front.extension).toBeCloseTo(2 * IN, 9);
     const frontCrotch = front.hipWidth - front.sideInset + front.extension;
     const backCrotch = back.hipWidth - back.sideInset + back.extension;
-    expect(frontCrotch + backCrotch).toBeCloseTo(580 * 1.055, 6);
+    expect(frontCrotch + backCrotch).toBeCloseTo(580 + 1.125 * IN, 6);
     expect(back.centreLift).toBeCloseTo(IN, 9);
     expect([front.kneeWidth, back.kneeWidth]).toEqual([250 - IN / 2, 250 + IN / 2]);
     expect(front.hemWidth - front.kneeWidth).toBeCloseTo(IN, 9);
@@ -62,7 +62,7 @@ describe('close', () => {
   });
   it('goes by the hip in its other way', () => {
     const { front, back, levels } = work('close', { variant: 'by-hip' });
-    expect(levels.hipLevel).toBeCloseTo(((272 + IN / 2) * 2) / 3, 9);
+    expect(levels.hipLevel).toBeCloseTo((272 * 2) / 3, 9);
     expect(back.hipWidth - front.hipWidth).toBeCloseTo(IN, 9);
     expect(back.extension).toBeCloseTo(back.hipWidth / 4, 9);
     expect(front.dartCount).toBe(0);
@@ -81,11 +81,12 @@ describe('sixteenths', () => {
     expect(back.kneeWidth - front.kneeWidth).toBeCloseTo(2 * IN, 9);
   });
   it('pivots two inches, or goes wide', () => {
-    expect(work('sixteenths', { variant: 'pivot' }).back).toMatchObject({
-      centreIn: 2 * IN,
-      sideOut: 2 * IN,
-      tiltFrom: 272 + IN / 4 - 200,
-    });
+    const pivot = work('sixteenths', { variant: 'pivot' });
+    expect(pivot.back).toMatchObject({ centreIn: 2 * IN, sideOut: 0, tiltFrom: 272 - 200 });
+    expect(fitClassOf(pivot.sheet, pivot.choices).id).toBe('close-relaxed');
+    const taught = work('sixteenths', { variant: 'pivot', pivotHip: 'taught' });
+    expect(taught.back.sideOut).toBe(2 * IN);
+    expect(fitClassOf(taught.sheet, taught.choices).id).toBe('loose');
     const wide = work('sixteenths', { variant: 'wide-leg' });
     expect(wide.front.extension).toBeCloseTo(62.5 - IN / 2, 9);
     expect(wide.back.extension).toBeCloseTo(62.5 + 0.75 * IN, 9);
@@ -98,7 +99,8 @@ describe('thirds', () => {
   it('lets all surplus of the back leave at the centre', () => {
     const { front, back } = work('thirds');
     expect(back.hipWidth).toBeCloseTo(250 + IN / 2, 9);
-    expect(back.extension).toBeCloseTo(1000 / 12, 9);
+    // Two thirds beyond the point where the leaning line meets the crotch line.
+    expect(back.extension).toBeCloseTo(1000 / 12 + (back.centreIn * (272 - 200)) / 200, 9);
     expect(back.centreIn).toBeCloseTo(back.hipWidth - back.waistWidth - IN, 9);
     expect(back.sideInset).toBeCloseTo(-IN / 4, 9);
     expect(front.extension).toBeCloseTo(1000 / 24 + IN / 2, 9);

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { draftFrom1, draftFrom2, migrate, personFrom1, personFrom2 } from './index.js';
+import { draftFrom1, draftFrom2, draftFrom5, migrate, personFrom1, personFrom2 } from './index.js';
 
 const first = JSON.parse(readFileSync('core/older/version-1.upstride.json', 'utf8')) as Record<string, unknown>;
 
 describe('a workbook of the first version', () => {
   it('keeps all it held and is left at the ordinary where it said nothing', () => {
     const now = migrate(first);
-    expect(now['version']).toBe(5);
+    expect(now['version']).toBe(6);
     expect(now['charts']).toEqual([]);
     const [old] = first['people'] as Record<string, unknown>[];
     const [person] = now['people'] as Record<string, unknown>[];
@@ -29,7 +29,7 @@ describe('a workbook of the first version', () => {
 
   it('that is damaged is left for the schema to refuse', () => {
     expect(migrate({ version: 1, people: 'none', drafts: [3, null] })).toMatchObject({
-      version: 5,
+      version: 6,
       people: 'none',
       drafts: [3, null],
     });
@@ -55,7 +55,7 @@ describe('a workbook of the second version', () => {
     });
     expect(draftFrom2(draft, { build: { seat: 'average' }, figure: 'woman' })['choices']).toEqual({ variant: 'even' });
     const book = { version: 2, people: [{ id: 'p', build, sets: [] }], drafts: [draft] };
-    expect(migrate(book)).toMatchObject({ version: 5, drafts: [{ choices: { seat: 'average' }, alterations: [] }] });
+    expect(migrate(book)).toMatchObject({ version: 6, drafts: [{ choices: { seat: 'average' }, alterations: [] }] });
   });
 
   it('takes the band of a finished pair off once only', () => {
@@ -71,9 +71,9 @@ describe('a workbook of the third version', () => {
   it('has no alterations and no traces yet', () => {
     const book = { version: 3, people: [{ id: 'p' }], drafts: [{ id: 'd', set: { 'front.extension': 60 } }] };
     expect(migrate(book)).toEqual({
-      version: 5,
+      version: 6,
       people: [{ id: 'p', traces: [] }],
-      drafts: [{ id: 'd', set: { 'front.extension': 60 }, alterations: [] }],
+      drafts: [{ id: 'd', set: { 'front.extension': 60 }, alterations: [], rules: {}, redrawn: true }],
     });
   });
 });
@@ -81,6 +81,17 @@ describe('a workbook of the third version', () => {
 describe('a workbook of the fourth version', () => {
   it('stays as it was: a draft may have an outline under it from now on', () => {
     const book = { version: 4, people: [{ id: 'p', traces: [] }], drafts: [{ id: 'd', alterations: [] }] };
-    expect(migrate(book)).toEqual({ ...book, version: 5 });
+    expect(migrate(book)).toMatchObject({ version: 6, people: book.people, drafts: book.drafts });
+  });
+});
+
+describe('a workbook of the fifth version', () => {
+  it('has the waist as the method’s makers have it where the old default stood, and its drafts told as drawn anew', () => {
+    const rules = (waistPlan: string): unknown => draftFrom5({ id: 'd', rules: { hipKept: true, waistPlan } });
+    expect(rules('darts')).toEqual({ id: 'd', rules: { hipKept: true, waistPlan: 'method' }, redrawn: true });
+    expect(rules('shared')).toMatchObject({ rules: { waistPlan: 'shared' } });
+    const set = { 'front.inseamHollow': 8 };
+    const book = { version: 5, people: [], drafts: [{ id: 'd', rules: { waistPlan: 'off' }, set }] };
+    expect(migrate(book)).toMatchObject({ version: 6, drafts: [{ set, rules: { waistPlan: 'off' }, redrawn: true }] });
   });
 });

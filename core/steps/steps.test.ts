@@ -44,8 +44,14 @@ describe('the worked steps', () => {
   it('show the sum with its numbers, the reason and what the drafting settled', () => {
     const steps = stepsOf(draftBy('quarter-and-half'), 'cm');
     const sum = steps.flatMap((s) => s.sums).find((s) => s.name === 'back.extension');
-    expect(sum).toMatchObject({ label: 'Back crotch extension', sum: 'back hip width 26.27 ÷ 2', result: '13.1 cm' });
-    expect(sum?.reason).toBe('Half of the panel.');
+    expect(sum).toMatchObject({
+      label: 'Back crotch extension',
+      sum: '(hip 100 ÷ 4 + split 0.64) ÷ 2',
+      result: '12.8 cm',
+    });
+    expect(sum?.reason).toBe('Half of the panel, divided before the ease.');
+    const drop = steps.flatMap((s) => s.sums).find((s) => s.name === 'back.sideOut' || s.name === 'back.curveRise');
+    expect(drop?.reason).toMatch(/Drawn \d+(\.\d)? cm: /);
     expect(steps.at(-1)?.told.join(' ')).toContain('crotch point moved');
     expect(steps.find((s) => s.id === 'back.crotchPoint')?.points.map((p) => p.label)).toEqual([
       'corner',

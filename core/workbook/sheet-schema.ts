@@ -46,6 +46,9 @@ const shape = z
     first: z.enum(['front', 'back']).optional(),
     closing: formulaText.optional(),
     straightSide: z.boolean().optional(),
+    uprightSide: formulaText.optional(),
+    plumbLeg: z.boolean().optional(),
+    surplus: formulaText.optional(),
     forChildren: z.boolean().optional(),
     solves: z
       .array(

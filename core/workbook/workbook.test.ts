@@ -34,7 +34,7 @@ describe('the workbook file', () => {
       ['"figure": "woman"', '"figure": "giant"'],
       ['"personId": "cellist"', '"personId": "nobody"'],
       ['"setId": "cellist-1"', '"setId": "cellist-9"'],
-      ['"version": 5', '"version": "two"'],
+      ['"version": 6', '"version": "two"'],
       ['"source": "pair"', '"source": "guess"'],
       ['"id": "cook-pair"', '"id": "cook-1"'],
       ['"id": "cook-kitchen"', '"id": "cellist-dress"'],
@@ -71,7 +71,7 @@ describe('the workbook file', () => {
   });
 
   it('says so when it was written by a newer program', () => {
-    const read = readWorkbook(text.replace('"version": 5', '"version": 6'));
+    const read = readWorkbook(text.replace('"version": 6', '"version": 7'));
     expect(read.ok ? '' : read.refusals[0]?.reason).toContain('newer Upstride');
   });
 
