@@ -22,12 +22,12 @@ export const asJudged = (panel: Panel): JudgedPanel => ({
 
 /** What a draft's lines miss, front and back each and as a pair. */
 export function judgeDraft({ worked, block }: Draft): { front: Missed[]; back: Missed[]; pair: Missed[] } {
-  const { sheet } = worked;
+  const { sheet, choices } = worked;
   const as = (panel: Panel): JudgedAs => ({
     name: panel.name,
     size: worked.size,
     straightSide: sheet.straightSide ?? false,
-    plumbLeg: sheet.plumbLeg ?? false,
+    plumbLeg: sheet.plumbLeg === true && choices['leg'] === 'sheet',
     crotchLevel: block.levels.crotchLevel,
     kneeLevel: panel.kneeOnPiece ? block.levels.kneeLevel : undefined,
     dartLength: panel.parameters.dartLength,

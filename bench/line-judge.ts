@@ -213,7 +213,8 @@ function judgeInseam(book: Book, panel: JudgedPanel, as: JudgedAs): void {
     book.most('inseam.plumbLeg', Math.max(...inseam.map((p) => Math.abs(p.x - x))), 0.3);
     return;
   }
-  if (as.kneeLevel === undefined) return;
+  const { kneeLevel } = as;
+  if (kneeLevel === undefined) return;
   const [kx, ky] = pointOf(panel, 'inseamKnee');
   const upper = inseam.filter((p) => p.y <= ky + 0.01);
   const long = Math.hypot(kx - x, ky - y);
@@ -225,12 +226,12 @@ function judgeInseam(book: Book, panel: JudgedPanel, as: JudgedAs): void {
   const deepest = shares.reduce((most, p) => (p.off > most.off ? p : most), { share: 0.5, off: 0 });
   if (deepest.off > 0.5) book.most('inseam.deepest', deepest.share, 0.67);
   book.least('inseam.bulge', Math.min(...shares.map((p) => p.off)), -1);
-  const thigh = inseam.filter((p) => p.y < as.kneeLevel! - 120 * as.size);
+  const thigh = inseam.filter((p) => p.y < kneeLevel - 120 * as.size);
   if (thigh.length > 0)
     book.least('inseam.tight', 1 / Math.max(...thigh.map((p) => Math.abs(p.k)), 1e-9), 299 * as.size);
-  const below = inseam.filter((p) => p.y > as.kneeLevel! + 82);
+  const below = inseam.filter((p) => p.y > kneeLevel + 82);
   if (below.length > 1) book.most('inseam.lower', Math.max(...below.map((p) => Math.abs(p.k))), 1e-5);
-  judgeKnee(book, 'inseam', inseam, as.kneeLevel, as.size);
+  judgeKnee(book, 'inseam', inseam, kneeLevel, as.size);
 }
 
 /** How far the closed waist is off square at the side, in degrees; positive where it turns up. */

@@ -112,7 +112,7 @@ const Redrawn = memo(function Redrawn() {
   const told = useWork(({ work }) => work.draft.redrawn !== true);
   const change = useChange();
   const done = useCallback(() => {
-    change(changeDraft(({ redrawn: _, ...draft }) => draft));
+    change(changeDraft((draft) => ({ ...draft, redrawn: undefined })));
   }, [change]);
   if (told) return null;
   return (

@@ -102,7 +102,9 @@ describe('measuring at the open work', () => {
     expect(set(open)).toMatchObject({ values: size.values, size: { chart: 'Men', name: '4' } });
     expect(open.state.getState().work.person.figure).toBe('man');
     expect(worked(open).body.get('heel')).toMatchObject({ source: 'measured' });
-    expect(open.computed.getState().draft?.checks.some((c) => c.verdict === 'out')).toBe(false);
+    // The rises of the size are held against the draft; this variant drafts without ease in the crotch and comes short.
+    const out = open.computed.getState().draft?.checks.filter((c) => c.verdict === 'out');
+    expect(out?.map((c) => c.id)).toEqual(['frontRise', 'backRise', 'wholeRise']);
   });
 
   it('follows the fit and the cloth', () => {

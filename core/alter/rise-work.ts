@@ -12,6 +12,7 @@ import {
   endOf,
   evenBend,
   jointedAt,
+  line,
   pathLength,
   placeAtLength,
   reversePath,
@@ -37,6 +38,8 @@ const SCOOPED: BendLimits = {
   peakFrom: 0.05,
   peakTo: 0.95,
 };
+/** The curve may begin this much lower on the centre line, in mm, to reach deeper. */
+const START_DOWN = 60;
 /** A scoop has to come within this, in mm, of the place that it is to pass through. */
 const THROUGH = 0.15;
 
@@ -54,9 +57,11 @@ function bentThrough(curve: Path, through: Point, inward: Point): Path | undefin
     diagonal: inward,
     hollow: 0,
     limits: SCOOPED,
-    give: { through: 400, start: 0, startUp: 0, startDown: 0, lean: 0, end: 0 },
+    give: { through: 400, start: 0.01, startUp: 0, startDown: START_DOWN, lean: 0, end: 0 },
   });
-  return bend && Math.abs(bend.hollow) < THROUGH ? reversePath(bend.path) : undefined;
+  if (!bend || Math.abs(bend.hollow) >= THROUGH) return undefined;
+  const up = reversePath(bend.path);
+  return distance(bend.start, start) < 0.01 ? up : [...up, line(bend.start, start)];
 }
 
 /** The crotch curve deepened or filled at a place, running out toward the crotch point and into the centre line. */

@@ -94,6 +94,21 @@ function hungFromSide(leg: Leg, sideX: number): Leg {
   return { ...leg, sideHem, inseamHem, sideKnee: sideHem, inseamKnee: inseamHem };
 }
 
+/** A short leg laid on the full leg: where the hem is wider or narrower than that is there, half lies on each side. */
+function laidOnLeg(leg: Leg, { side, inseam }: PanelSeams): Leg {
+  if (leg.kneeOnPiece) return leg;
+  const at = (path: Path, corner: Point): number | undefined => crossLine(path, corner, point(1, 0))[0]?.at.x;
+  const [left, right] = [
+    at([...side.hipToKnee, ...side.kneeToHem], leg.sideHem),
+    at([...inseam.upper, ...inseam.lower], leg.inseamHem),
+  ];
+  if (left === undefined || right === undefined) return leg;
+  const by = (left + right - leg.sideHem.x - leg.inseamHem.x) / 2;
+  const sideHem = point(leg.sideHem.x + by, leg.sideHem.y);
+  const inseamHem = point(leg.inseamHem.x + by, leg.inseamHem.y);
+  return { ...leg, sideHem, inseamHem, sideKnee: sideHem, inseamKnee: inseamHem };
+}
+
 /** The leg of a piece that is not as long as the body's, cut from the full leg at the crotch line. */
 function shortLeg(setting: PanelSetting, seams: PanelSeams, levels: Levels, hem: HemShift): LowerSeams | undefined {
   const { side, inseam, crotchPoint } = seams;
@@ -102,7 +117,9 @@ function shortLeg(setting: PanelSetting, seams: PanelSeams, levels: Levels, hem:
   const level = setting.plumbLeg
     ? plumbLeg(p, levels, seams.sideHip.x, crotchPoint.x)
     : legOf(p, levels, side.crotch.x, crotchPoint.x, frameSide);
-  const leg = lowered(setting.legFromSide ? hungFromSide(level, side.crotch.x) : level, hem);
+  const held = setting.plumbLeg || setting.straightSide;
+  const laid = setting.legFromSide ? hungFromSide(level, side.crotch.x) : held ? level : laidOnLeg(level, seams);
+  const leg = lowered(laid, hem);
   const toKnee = setting.levels.kneeLevel - levels.crotchLevel;
   const sideEnd = { knee: leg.sideKnee, hem: leg.sideHem, kneeOnPiece: leg.kneeOnPiece };
   const inseamEnd = { knee: leg.inseamKnee, hem: leg.inseamHem, kneeOnPiece: leg.kneeOnPiece };

@@ -76,7 +76,7 @@ export function planWaist(front: PlanPanel, back: PlanPanel, limits: PlanLimits)
   const darts = placeDarts(front, back, whole, limits);
   let rest = whole - darts.front - darts.back;
   const most = Math.max(0, Math.min(limits.mostTaper, limits.leanTaper));
-  let side = Math.max(0, Math.min(FIRST_TAPER, most, rest / 2));
+  const side = Math.max(0, Math.min(FIRST_TAPER, most, rest / 2));
   rest -= 2 * side;
   if (rest > 0) {
     const wider = widened(front, back, darts, rest, limits);
@@ -84,7 +84,6 @@ export function planWaist(front: PlanPanel, back: PlanPanel, limits: PlanLimits)
     Object.assign(darts, wider);
   }
   const more = Math.max(0, Math.min(rest / 2, most - side));
-  side += more;
   rest -= 2 * more;
   const centreOf = (panel: PlanPanel, name: 'front' | 'back'): number => {
     if (panel.centreHeld || rest <= 0) return 0;

@@ -161,12 +161,12 @@ function reach(frame: Frame, z: number[], to: number): Reach {
   let x = 0;
   let y = 0;
   const base = first + (z[LEAN] as number);
-  let [lastTurned, spanFrom] = [0, 0];
+  let lastTurned = 0;
   for (let i = 0; i < SPANS && i < to * SPANS - 1e-12; i++) {
     const k0 = z[i] as number;
     const k1 = z[i + 1] as number;
     const share = Math.min(1, to * SPANS - i);
-    spanFrom = i / SPANS;
+    const spanFrom = i / SPANS;
     for (const [g, weight] of GAUSS) {
       const t = g * share;
       const turned = lastTurned + (t * k0 + ((k1 - k0) * t * t) / 2) / SPANS;
