@@ -177,7 +177,7 @@ describe('with the keyboard alone', () => {
     );
     await room.chord(Key.CONTROL, 'k');
     await room.find('.find-field');
-    await room.keys('setting hem', Key.ENTER);
+    await room.keys('setting hem girth', Key.ENTER);
     await room.until('the setting has no focus', async () =>
       room.driver.executeScript<boolean>(
         'return document.activeElement.closest("[data-line]")?.dataset.line === "hemGirth"',

@@ -54,7 +54,7 @@ describe('the sheet editor', () => {
     await write('back.extension', 'back.hipWidth * 0.4');
     await room.until('the back stays', async () => (await room.edge('back.rise')) !== rise);
     expect(await room.text('aside')).toContain('1 line differs from “Quarter and half”');
-    expect(await room.text('[data-row="back.extension"]')).toContain('was back.hipWidth / 2');
+    expect(await room.text('[data-row="back.extension"]')).toContain('was (hip/4 + split) / 2');
     await room.press('Undo');
     await room.until('the formula is not undone at once', async () => (await room.edge('back.rise')) === rise);
     await room.press('Redo');
@@ -63,10 +63,10 @@ describe('the sheet editor', () => {
   it('completes a name as one writes', async () => {
     const field = await formula('back.extension');
     await field.click();
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), 'back.hipW');
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), '(hip/4 + spl');
     await room.find('[role=listbox] [role=option]');
-    await field.sendKeys(Key.ENTER, ' / 2');
-    expect(await field.getAttribute('value')).toBe('back.hipWidth / 2');
+    await field.sendKeys(Key.ENTER, ') / 2');
+    expect(await field.getAttribute('value')).toBe('(hip/4 + split) / 2');
     await room.until('still differs', async () => (await room.text('aside')).includes('0 lines differ'));
   });
 

@@ -3,7 +3,7 @@ import { useId, type ReactNode } from 'react';
 import { easeTable, extensionsFor, type EaseRow } from '../../core/chain/index.js';
 import { FIT_CLASSES, fitClassOf, showSum, type FitClassId } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { formatFigure } from '../../core/units/index.js';
+import { formatFigure, formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { inputNow } from '../store/sheets.js';
 import { LengthField } from '../shared/LengthField.js';
@@ -21,6 +21,13 @@ const NAMES: Readonly<Record<string, readonly [ease: string, finished: string]>>
   thigh: ['Thigh ease', 'Finished thigh'],
   knee: ['Knee ease', 'Knee girth'],
   heel: ['Hem ease', 'Hem girth'],
+};
+
+/** What the pieces measure beyond the ease is told from here, in mm; and where it is from. */
+const OVER_TOLD = 1;
+const WHY_OVER: Readonly<Record<string, string>> = {
+  hip: ': on the hip line the rises have left their centre lines, or the sheet lays more on',
+  waist: ': the waist plan tells what the darts could not take',
 };
 
 /** The settings that the table of ease holds, so that they are not asked for a second time. */
@@ -50,22 +57,15 @@ function EaseLine({ row }: { row: EaseRow }) {
   const over = row.setting?.over ?? 0;
   const asked = typed === undefined ? row.finished : typed + over;
   // A refused figure stays in its field, though the last good draft gives another.
-  const ease =
-    held === 'ease'
-      ? typed === undefined
-        ? row.ease
-        : typed + over
-      : held === 'finished'
-        ? asked - row.body
-        : row.ease;
-  const finished = held === 'finished' ? asked : row.body + ease;
+  const ease = held === 'ease' ? (typed ?? row.ease) : held === 'finished' ? asked - row.body : row.ease;
+  const finished = held === 'finished' ? asked : row.body + ease + over;
   const wish = (mm: number | undefined, as: 'ease' | 'finished'): void => {
     if (row.setting) {
       const { name, holds } = row.setting;
       if (mm === undefined) change(changeSetting(name, undefined));
       else {
-        const held = holds === as ? mm : as === 'ease' ? mm + row.body : mm - row.body;
-        change(changeSetting(name, held - over));
+        const drawn = as === 'ease' ? mm + row.body : mm;
+        change(changeSetting(name, holds === 'finished' ? drawn - over : as === 'ease' ? mm : mm - row.body - over));
       }
     } else if (draft) {
       const wanted =
@@ -114,6 +114,9 @@ function EaseLine({ row }: { row: EaseRow }) {
           : row.setting
             ? ''
             : 'Both crotch widths together; a figure given here changes both extensions.'}
+        {held === 'ease' && Math.abs(over) > OVER_TOLD
+          ? ` The pieces measure ${withFractions(formatLength(Math.abs(over), tape))} ${over > 0 ? 'more' : 'less'}${WHY_OVER[row.id] ?? ''}.`
+          : ''}
       </div>
     </div>
   );

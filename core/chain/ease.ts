@@ -8,7 +8,7 @@ import { computeDraft, type Draft, type DraftInput } from './compute-draft.js';
 /** Which figure of an ease row a setting holds: the ease itself, or the whole finished girth. */
 export type EaseHeld = 'ease' | 'finished';
 
-/** One girth or depth of the garment: body + ease = finished, in mm. */
+/** One girth or depth of the garment, in mm: the body, the ease laid off, and what the pieces measure. */
 export interface EaseRow {
   readonly id: MeasurementId;
   readonly label: string;
@@ -20,7 +20,7 @@ export interface EaseRow {
     | {
         readonly name: string;
         readonly holds: EaseHeld;
-        /** What the pieces measure beyond the setting, where a method lays more on: finished = setting + over. */
+        /** What the pieces measure beyond what was laid off: finished = body + ease + over, or setting + over. */
         readonly over: number;
       }
     | undefined;
@@ -55,8 +55,9 @@ function measuredGirth(id: MeasurementId, { front, back, levels }: Block): numbe
 }
 
 /**
- * Every finished girth of a draft as body + ease (handbook 2, section 3): what the sheet takes as settings, and the
- * thigh as the panels give it at the crotch line. Lengths in mm.
+ * Every finished girth of a draft (docs/trade/parameters.md): the ease that was laid off, by the sheet or by hand, and what
+ * the pieces measure, which is more where a rise has left its centre line on the hip line; and the thigh as the panels
+ * give it at the crotch line. Lengths in mm.
  */
 export function easeTable({ worked, block, drafted }: Draft): EaseRow[] {
   const rows = ROWS.flatMap(([id, setting, holds]): EaseRow[] => {
@@ -68,9 +69,7 @@ export function easeTable({ worked, block, drafted }: Draft): EaseRow[] {
     const meant = holds === 'ease' ? known.mm + line.value : line.value;
     const over = measured === undefined ? 0 : measured - meant;
     const [ease, finished] =
-      holds === 'ease'
-        ? [line.value + over, known.mm + line.value + over]
-        : [line.value + over - known.mm, line.value + over];
+      holds === 'ease' ? [line.value, known.mm + line.value + over] : [line.value + over - known.mm, line.value + over];
     const label = id === 'heel' ? 'Hem, over the heel' : measurementLabel(id);
     const restsOnEstimate = known.source === 'estimate' || line.restsOnEstimate;
     return [{ id, label, body: known.mm, ease, finished, setting: { name: setting, holds, over }, restsOnEstimate }];
@@ -91,7 +90,7 @@ export function easeTable({ worked, block, drafted }: Draft): EaseRow[] {
 }
 
 /** So often the extensions are corrected by what the side seam gave way at the crotch line. */
-const CORRECTIONS = 2;
+const CORRECTIONS = 3;
 
 /**
  * Both extensions, set by hand, that make the draft `wanted` mm wide at the crotch line: what is missing or over is shared

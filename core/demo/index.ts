@@ -76,7 +76,7 @@ const traced = (id: string, date: string, inseam: number, points: readonly (read
 });
 
 const TRACES: Readonly<Record<string, Trace>> = {
-  'lead-puppeteer': traced('lead-puppeteer-trace', '2026-10-05', 0.45, [
+  'lead-puppeteer': traced('lead-puppeteer-trace', '2026-10-05', 0.451, [
     [-122, -246],
     [-112, -207],
     [-103, -168],
@@ -95,24 +95,24 @@ const TRACES: Readonly<Record<string, Trace>> = {
     [208, -194],
     [225, -230],
   ]),
-  'stage-rigger': traced('stage-rigger-trace', '2026-09-20', 0.41, [
+  'stage-rigger': traced('stage-rigger-trace', '2026-09-20', 0.425, [
     [-114, -255],
-    [-102, -212],
-    [-90, -170],
-    [-78, -128],
-    [-66, -85],
-    [-53, -44],
-    [-27, -9],
-    [16, 0],
-    [59, -4],
-    [102, -15],
-    [141, -37],
-    [173, -67],
-    [199, -103],
-    [223, -140],
-    [247, -176],
-    [272, -213],
-    [297, -249],
+    [-102, -213],
+    [-91, -172],
+    [-79, -131],
+    [-67, -89],
+    [-55, -48],
+    [-31, -12],
+    [8, 1],
+    [52, -2],
+    [94, -15],
+    [130, -42],
+    [156, -78],
+    [177, -116],
+    [200, -152],
+    [223, -188],
+    [247, -224],
+    [270, -260],
   ]),
 };
 

@@ -93,6 +93,8 @@ const STEADY = 3;
 /** Rows on the bend keep this off their limit: what is drawn is held against the same limits by other means. */
 const ROOM = 1.02;
 const START_ROOM = 1.05;
+/** How far from where it leaves the straight a bend is held to be gentle, in mm. */
+const START_RUN = 3;
 
 /** The integral from 0 to `s` (a share of the length) of the hat function of a node. */
 function hatTo(node: number, s: number): number {
@@ -258,14 +260,14 @@ function put(conditions: Conditions, coefficients: readonly number[], bound: num
 }
 
 /** The rows that do not change from round to round; `peak` is the node of greatest bend, where it has been chosen. */
-function shapeRows({ limits, give }: BendWish, peak: number | undefined): Row[] {
+function shapeRows({ limits, give, start, end }: BendWish, peak: number | undefined): Row[] {
   const rows: Row[] = [];
   const sharpest = UNIT / (limits.leastRadius * ROOM);
   for (let j = 0; j < NODES; j++) {
     rows.push({ coefficients: only(j), bound: LEAST_BEND });
     rows.push({ coefficients: only(j, -1), bound: -sharpest });
   }
-  for (const s of [0, 0.03]) {
+  for (const s of [0, Math.max(0.03, START_RUN / distance(start, end))]) {
     rows.push({ coefficients: bendRow((j) => -hatAt(j, s)), bound: -UNIT / (limits.startRadius * START_ROOM) });
   }
   const flat = (UNIT / limits.flatRadius) * ROOM;
