@@ -7,6 +7,8 @@ import { pieceSheet, PAPERS } from '../formats/index.js';
 import { tiledPdf } from '../formats/pdf.js';
 import { loadFonts } from '../cli/fonts.js';
 import { SHEETS } from '../core/shipped/index.js';
+import { judgeDraft } from './judged.js';
+import { reportLines } from './lines.js';
 import { TEN_ALTERATIONS } from './ten-alterations.js';
 import { anyBody, inputFor, isMeantFor, plausibleBody, seeded, waysOf, wideBody } from './random-body.js';
 
@@ -96,7 +98,7 @@ function everyMethod(): void {
   for (const sheet of SHEETS) {
     const random = seeded(3);
     const ways = waysOf(sheet);
-    const told: Record<string, number> = { refused: 0, warned: 0, hollowMoved: 0 };
+    const told: Record<string, number> = { refused: 0, warned: 0, hollowMoved: 0, panelsMissed: 0 };
     for (let i = 0; i < 10000;) {
       const body = wideBody(random);
       if (!isMeantFor(sheet, body)) continue;
@@ -115,6 +117,9 @@ function everyMethod(): void {
       if ([block.front, block.back].some((p) => Math.abs(p.settled.hollow) > 5)) {
         told['hollowMoved'] = (told['hollowMoved'] ?? 0) + 1;
       }
+      const { front, back, pair } = judgeDraft(outcome.value);
+      const missed = pair.length > 0 ? 2 : Number(front.length > 0) + Number(back.length > 0);
+      told['panelsMissed'] = (told['panelsMissed'] ?? 0) + missed;
       for (const c of checks) if (c.verdict === 'out') told[c.id] = (told[c.id] ?? 0) + 1;
     }
     console.log(`10,000 bodies by ${sheet.id}, ${ways.length} ways:`, JSON.stringify(told));
@@ -141,6 +146,7 @@ async function pdf(): Promise<void> {
 recompute('one whole recompute', []);
 recompute('one whole recompute with ten alterations', TEN_ALTERATIONS);
 methods();
+reportLines();
 bodies();
 everyMethod();
 await pdf();

@@ -22,6 +22,8 @@ const START_RADIUS = { front: 60, back: 80 } as const;
 const FLAT_RADIUS = 300;
 const START_UP = 40;
 const START_DOWN = 60;
+/** Before the bend may run flat for longer, it may begin this much further down than else. */
+const LOWER = 1.5;
 /** What gives way: the lean, in radians, and the extension, in mm. */
 const MOST_LEAN = Math.PI / 180;
 const MOST_END = 8;
@@ -115,6 +117,7 @@ export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
     evenBend({ ...common, give }) ??
     (lean > 0 ? evenBend({ ...common, give: { ...give, lean } }) : undefined) ??
     (end > 0 ? evenBend({ ...common, give: { ...give, lean, end } }) : undefined) ??
+    evenBend({ ...common, give: { ...give, startDown: LOWER * give.startDown, lean, end } }) ??
     evenBend({ ...common, give: { ...give, lean, end }, limits: flatter(limits) }) ??
     evenBend({
       ...common,
