@@ -11,6 +11,7 @@ import { good, refused, type Outcome } from '../refusal/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import { INSEAM_STRETCH, NOTHING, settleSeams, type RiseGave } from './draw-block.js';
 import { completePanel, drawRise, LEVEL_HEM, type HemShift } from './draw-panel.js';
+import { hasKnee } from './leg.js';
 import { refuseLevels, type PanelSetting } from './panel-setting.js';
 import type { EdgeName, Panel } from './panel.js';
 import { HOUSE_RULES, type DraftRules } from './rules.js';
@@ -116,20 +117,22 @@ export function drawBlock(worked: Worked, rules: DraftRules = HOUSE_RULES): Outc
     gave = [front.value.gave, back.value.gave];
     // A rise that moved what it is drawn on is drawn once more, on seams that have settled to it.
     if (free && gave.some(({ lean, end }) => lean !== 0 || end !== 0)) continue;
+    const walks = rules.trueSeams && settings[1].cut !== undefined && !hasKnee(worked.levels);
+    // A back crotch point that lies lower would leave a very short leg no inseam: its hem begins as much lower.
+    const lower = Math.max(0, seams.value[1].crotchPoint.y - seams.value[0].crotchPoint.y);
+    const hem: HemShift = walks ? { side: 0, inseam: lower } : LEVEL_HEM;
     const [frontPanel, backPanel] = [
       completePanel(settings[0], seams.value[0], front.value),
-      completePanel(settings[1], seams.value[1], back.value),
+      completePanel(settings[1], seams.value[1], back.value, hem),
     ];
     if (!frontPanel.ok) return frontPanel;
     if (!backPanel.ok) return backPanel;
-    const trued =
-      rules.trueSeams && settings[1].cut && !backPanel.value.kneeOnPiece
-        ? walkedHem(frontPanel.value, backPanel.value, (hem) =>
-            completePanel(settings[1], seams.value[1], back.value, hem),
-          )
-        : backPanel;
-    if (!trued.ok) return trued;
-    return good({ levels: worked.levels, front: frontPanel.value, back: trued.value });
+    const trued = walks
+      ? walkedHem(frontPanel.value, backPanel.value, hem, (at) =>
+          completePanel(settings[1], seams.value[1], back.value, at),
+        )
+      : backPanel.value;
+    return good({ levels: worked.levels, front: frontPanel.value, back: trued });
   }
   throw new Error('A rise that may give way in nothing is drawn or refused');
 }
@@ -144,18 +147,24 @@ const MOVED = {
 const HEM_ROUNDS = 3;
 
 /** The back of a short leg, its hem corners lowered or raised until side and inseam are sewn to the front's. */
-function walkedHem(front: Panel, first: Panel, draw: (hem: HemShift) => Outcome<Panel>): Outcome<Panel> {
+function walkedHem(
+  front: Panel,
+  first: Panel,
+  from: HemShift,
+  draw: (hem: HemShift) => Outcome<Panel>,
+): Panel {
   const [side, inseam] = [edgeLengths(front).side, edgeLengths(front).inseam - INSEAM_STRETCH];
   let back = first;
-  let hem = LEVEL_HEM;
+  let hem = from;
   for (let round = 0; round < HEM_ROUNDS; round++) {
     const now = edgeLengths(back);
     hem = { side: hem.side + side - now.side, inseam: hem.inseam + inseam - now.inseam };
     const drawn = draw(hem);
-    if (!drawn.ok) return drawn;
+    // A hem far narrower than the leg may leave no seam to walk: the last that can be drawn stays, and the walk tells.
+    if (!drawn.ok) return back;
     back = drawn.value;
   }
-  return good(back);
+  return back;
 }
 
 /** What a figure moves by less than this, in mm, is not told. */

@@ -118,8 +118,8 @@ function shortLeg(setting: PanelSetting, seams: PanelSeams, levels: Levels, hem:
     ? plumbLeg(p, levels, seams.sideHip.x, crotchPoint.x)
     : legOf(p, levels, side.crotch.x, crotchPoint.x, frameSide);
   const held = setting.plumbLeg || setting.straightSide;
-  const laid = setting.legFromSide ? hungFromSide(level, side.crotch.x) : held ? level : laidOnLeg(level, seams);
-  const leg = lowered(laid, hem);
+  const low = lowered(level, hem);
+  const leg = setting.legFromSide ? hungFromSide(low, side.crotch.x) : held ? low : laidOnLeg(low, seams);
   const toKnee = setting.levels.kneeLevel - levels.crotchLevel;
   const sideEnd = { knee: leg.sideKnee, hem: leg.sideHem, kneeOnPiece: leg.kneeOnPiece };
   const inseamEnd = { knee: leg.inseamKnee, hem: leg.inseamHem, kneeOnPiece: leg.kneeOnPiece };
