@@ -199,7 +199,7 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
       ...checkGirths(worked, block, input.heights, unit),
       ...checkRiseShape(block, input.trace, unit),
       ...checkAgainstItself(block, worked.fitClass.byShare, worked.back.crotchDrop !== 0),
-      ...checkLines(block, lineRulesOf(worked, input.rules), unit),
+      ...checkLines(block, { ...lineRulesOf(worked, input.rules), drafted }, unit),
     ],
   });
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { AlterationWork } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
 import { edgeLengths, type Block, type Panel } from '../draft/index.js';
 import { crossLine, cubic, endOf, line, mapPath, point, startOf, turn, type Path } from '../geometry/index.js';
@@ -258,6 +259,28 @@ describe('against itself', () => {
     // An early peak: the bend is fullest where it leaves the straight.
     const early: Path = [cubic(c, point(c.x - 45, c.y - 8), point(s.x + 2, s.y + 18), s), line(s, w)];
     expect(line0(spoiltRise(early)).value).not.toBe('Fair');
+  });
+
+  it('a seat wedge swings waist and side of the back, and is not told as a waist that hangs or sides that are no pair', () => {
+    const hip = { line: 'hipLevel', by: 0 } as const;
+    const wedge = {
+      kind: 'wedge',
+      panel: 'back',
+      from: { edge: 'rise', level: hip },
+      hinge: { edge: 'side', level: hip },
+    };
+    const wedged = draft({
+      alterations: [{ id: 'w', on: true, note: '', work: { ...wedge, by: 20 } as AlterationWork }],
+    });
+    const rules = { size: 1, sidesApart: false, straightSide: false };
+    const measuresOf = (checks: readonly Check[], id: CheckId, measure: string): number[] =>
+      (find(checks, id).measures ?? []).filter((m) => m.id === measure).map((m) => m.value);
+    const asItLies = checkLines(wedged.block, rules);
+    expect(measuresOf(asItLies, 'waistLine', 'sag')[0]).toBeGreaterThan(5);
+    expect(measuresOf(asItLies, 'sideLine', 'lie')[0]).toBeGreaterThan(6);
+    expect(measuresOf(wedged.checks, 'waistLine', 'sag')[0]).toBeLessThan(5);
+    expect(measuresOf(wedged.checks, 'sideLine', 'lie')).toEqual([]);
+    expect(measuresOf(draft().checks, 'sideLine', 'lie')).toHaveLength(1);
   });
 
   it('a side that bows out over the thigh, an elbow at the knee and a waist with a horn are found', () => {

@@ -1,5 +1,13 @@
 import type { Block, Panel } from '../draft/index.js';
-import { inseamTightest, kneeEvenness, riseFigures, sideFigures, sidePair, waistFigures } from '../measured/index.js';
+import {
+  inseamTightest,
+  kneeEvenness,
+  riseFigures,
+  sideFigures,
+  sidePair,
+  swingOf,
+  waistFigures,
+} from '../measured/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import type { About, Check, CheckId, Measure, Verdict } from './check.js';
@@ -12,6 +20,8 @@ export interface LineRules {
   readonly sidesApart: boolean;
   /** The side is one straight vertical. */
   readonly straightSide: boolean;
+  /** The panels before they were altered: a cut may have swung one of them, and its side and waist with it. */
+  readonly drafted?: Block;
 }
 
 const START = { front: 60, back: 80 } as const;
@@ -134,6 +144,12 @@ function riseLine(panel: Panel, { size }: LineRules, say: Say): Check {
   );
 }
 
+/** How far alterations have swung the top of a panel, in radians. */
+const swing = (block: Block, { drafted }: LineRules, name: PanelName): number =>
+  drafted ? swingOf(block[name], drafted[name]) : 0;
+/** Sides of which one was swung by this much more are no longer laid on one another, in radians. */
+const SWUNG_APART = Math.PI / 180;
+
 function sideLine(block: Block, rules: LineRules, say: Say): Check {
   const judged: Judged[] = [];
   if (!rules.straightSide) {
@@ -152,7 +168,7 @@ function sideLine(block: Block, rules: LineRules, say: Say): Check {
       most('hollow', f.hollow, 8, 'mm', `is hollow by ${say(f.hollow ?? 0)} over the thigh`);
     }
   }
-  if (!rules.sidesApart) {
+  if (!rules.sidesApart && Math.abs(swing(block, rules, 'front') - swing(block, rules, 'back')) < SWUNG_APART) {
     const { tapers, lie } = sidePair(block);
     const pair = (id: string, value: number, high: number, words: string): void => {
       judged.push({ id, panel: undefined, value, low: undefined, high, unit: 'mm', words });
@@ -198,10 +214,10 @@ function kneeLine(block: Block, rules: LineRules, say: Say): Check {
   });
 }
 
-function waistLine(block: Block, say: Say): Check {
+function waistLine(block: Block, rules: LineRules, say: Say): Check {
   const judged: Judged[] = [];
   const of = (panel: PanelName): void => {
-    const f = waistFigures(block[panel]);
+    const f = waistFigures(block[panel], swing(block, rules, panel));
     const words = panel === 'front' ? 'Front' : 'Back';
     const darted = block[panel].darts.length > 0;
     const most = (id: string, value: number, high: number, unit: Measure['unit'], said: string): void => {
@@ -239,6 +255,6 @@ export function checkLines(block: Block, rules: LineRules, unit: Unit = 'cm'): C
     riseLine(block.back, rules, say),
     sideLine(block, rules, say),
     kneeLine(block, rules, say),
-    waistLine(block, say),
+    waistLine(block, rules, say),
   ];
 }

@@ -5,6 +5,7 @@ export {
   riseFigures,
   sideFigures,
   sidePair,
+  swingOf,
   waistFigures,
   type RiseFigures,
   type SideFigures,

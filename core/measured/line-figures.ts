@@ -284,8 +284,20 @@ export interface WaistFigures {
 /** How much of a waist's end may turn the other way, in mm. */
 const END = 20.5;
 
-/** The figures of a waist. */
-export function waistFigures(panel: Panel): WaistFigures {
+/**
+ * How far a cut has swung the top of a panel from how it was drafted, in radians: what centre line and side have both
+ * turned by at the waist; 0 where only one of them has, or each its own way.
+ */
+export function swingOf(panel: Panel, drafted: Panel): number {
+  const turned = (a: Point, b: Point): number => Math.atan2(cross(a, b), dot(a, b));
+  const centre = turned(drafted.centreDown, panel.centreDown);
+  const side = turned(drafted.closedSideUp, panel.closedSideUp);
+  if (centre * side <= 0) return 0;
+  return Math.abs(centre) < Math.abs(side) ? centre : side;
+}
+
+/** The figures of a waist; its sag as it lies once what swung it, in radians, is turned back. */
+export function waistFigures(panel: Panel, swing = 0): WaistFigures {
   const { closedWaist, closedSideUp, centreDown } = panel;
   const run = placesOf(closedWaist);
   const [a, b] = [run[0] as Place, run[run.length - 1] as Place];
@@ -293,10 +305,11 @@ export function waistFigures(panel: Panel): WaistFigures {
   const long = Math.hypot(b.x - a.x, b.y - a.y);
   const middleTurn = run.filter((p) => p.s > END && p.s < b.s - END).reduce((sum, p) => sum + p.k, 0);
   const way = Math.sign(middleTurn) || 1;
+  const down = (p: Point): number => p.y * Math.cos(swing) - p.x * Math.sin(swing);
   let [offChord, middle, first, last, lowest] = [0, 0, 0, 0, -Infinity];
   for (const [i, p] of run.entries()) {
     offChord = Math.max(offChord, Math.abs(cross(chord, subtract(p, a))));
-    lowest = Math.max(lowest, p.y);
+    lowest = Math.max(lowest, down(p));
     const before = run[i - 1];
     if (!before) continue;
     const wrong = Math.max(0, -way * (p.angle - before.angle));
@@ -314,6 +327,6 @@ export function waistFigures(panel: Panel): WaistFigures {
     arc: (long * Math.abs(square)) / 8,
     middle: middle * DEGREES,
     ends: Math.max(first, last) * DEGREES,
-    sag: lowest - Math.max(a.y, b.y),
+    sag: lowest - Math.max(down(a), down(b)),
   };
 }
