@@ -1,34 +1,20 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { lazy, Suspense, useEffect, useMemo } from 'react';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { useMode } from './shared/theme-mode.js';
 import { roomTheme } from './shared/theme.js';
 import { usePreferences } from './store/preferences.js';
 import { queryClient } from './store/queries.js';
 
-const welcome = async () => ({ Component: (await import('./room/Welcome.js')).Welcome });
-
-const router = createBrowserRouter([
-  { path: '/', lazy: welcome },
-  { path: '/:room', lazy: async () => ({ Component: (await import('./keep/ShelfPage.js')).ShelfPage }) },
-  { path: '/:room/crew', lazy: async () => ({ Component: (await import('./people/CrewPage.js')).CrewPage }) },
-  { path: '/:room/sizes', lazy: async () => ({ Component: (await import('./sizes/SizesPage.js')).SizesPage }) },
-  { path: '/:room/forms', lazy: async () => ({ Component: (await import('./people/FormsPage.js')).FormsPage }) },
-  {
-    path: '/:room/person/:personId/history',
-    lazy: async () => ({ Component: (await import('./people/PersonPage.js')).PersonPage }),
-  },
-  {
-    path: '/:room/person/:personId',
-    lazy: async () => ({ Component: (await import('./room/PersonRoom.js')).PersonRoom }),
-  },
-  {
-    path: '/:room/draft/:draftId/:station?/:view?',
-    lazy: async () => ({ Component: (await import('./room/Workroom.js')).Workroom }),
-  },
-  { path: '*', lazy: welcome },
-]);
+const Welcome = lazy(async () => ({ default: (await import('./room/Welcome.js')).Welcome }));
+const ShelfPage = lazy(async () => ({ default: (await import('./keep/ShelfPage.js')).ShelfPage }));
+const CrewPage = lazy(async () => ({ default: (await import('./people/CrewPage.js')).CrewPage }));
+const SizesPage = lazy(async () => ({ default: (await import('./sizes/SizesPage.js')).SizesPage }));
+const FormsPage = lazy(async () => ({ default: (await import('./people/FormsPage.js')).FormsPage }));
+const PersonPage = lazy(async () => ({ default: (await import('./people/PersonPage.js')).PersonPage }));
+const PersonRoom = lazy(async () => ({ default: (await import('./room/PersonRoom.js')).PersonRoom }));
+const Workroom = lazy(async () => ({ default: (await import('./room/Workroom.js')).Workroom }));
 
 /** The whole application. */
 export function App() {
@@ -40,7 +26,21 @@ export function App() {
   return (
     <QueryClientProvider client={queryClient}>
       <ThemeProvider theme={theme}>
-        <RouterProvider router={router} />
+        <BrowserRouter>
+          <Suspense>
+            <Routes>
+              <Route path="/" element={<Welcome />} />
+              <Route path="/:room" element={<ShelfPage />} />
+              <Route path="/:room/crew" element={<CrewPage />} />
+              <Route path="/:room/sizes" element={<SizesPage />} />
+              <Route path="/:room/forms" element={<FormsPage />} />
+              <Route path="/:room/person/:personId/history" element={<PersonPage />} />
+              <Route path="/:room/person/:personId" element={<PersonRoom />} />
+              <Route path="/:room/draft/:draftId/:station?/:view?" element={<Workroom />} />
+              <Route path="*" element={<Welcome />} />
+            </Routes>
+          </Suspense>
+        </BrowserRouter>
       </ThemeProvider>
     </QueryClientProvider>
   );

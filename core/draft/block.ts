@@ -147,12 +147,7 @@ const MOVED = {
 const HEM_ROUNDS = 3;
 
 /** The back of a short leg, its hem corners lowered or raised until side and inseam are sewn to the front's. */
-function walkedHem(
-  front: Panel,
-  first: Panel,
-  from: HemShift,
-  draw: (hem: HemShift) => Outcome<Panel>,
-): Panel {
+function walkedHem(front: Panel, first: Panel, from: HemShift, draw: (hem: HemShift) => Outcome<Panel>): Panel {
   const [side, inseam] = [edgeLengths(front).side, edgeLengths(front).inseam - INSEAM_STRETCH];
   let back = first;
   let hem = from;
