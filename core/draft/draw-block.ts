@@ -1,4 +1,4 @@
-import { along, distance, FixedPoint, pathLength, point, startDirection, type Point } from '../geometry/index.js';
+import { distance, FixedPoint, pathLength, point, startDirection, type Point } from '../geometry/index.js';
 import type { Levels } from '../method/index.js';
 import { good, refused, type Outcome } from '../refusal/index.js';
 import { hasKnee, inseamSeam, legOf, plumbLeg, type Inseam, type Leg } from './leg.js';
@@ -386,9 +386,9 @@ export function settleSeams(
     for (const [i, state] of states.entries()) approach(state, drawn[i] as Drawn);
     if (rules.trueSeams) approachSeams(drawn[0], drawn[1], back);
     const given = unknownsOf(states);
-    const levelled = round === 0 && level(states, drawn);
+    if (round === 0) level(states, drawn);
     const planned = round < PLANNED && replanned(states, drawn, rules);
-    const moved = levelled || planned || tried.length !== given.length ? Infinity : farthest(tried, given);
+    const moved = round === 0 || planned || tried.length !== given.length ? Infinity : farthest(tried, given);
     if (moved > SETTLED && round < ROUNDS) {
       if (moved === Infinity) rounds = new FixedPoint();
       else takeUnknowns(states, rounds.next(tried, given));
@@ -460,13 +460,11 @@ function replanned(states: readonly [State, State], drawn: readonly Drawn[], rul
 const MOST_LEVELLED = (2.8 * Math.PI) / 180;
 
 /** Lets front and back waist run level into one another at the side: each is as far off square as the other the other way. */
-function level(states: readonly [State, State], drawn: readonly [Drawn, Drawn]): boolean {
-  const [front, back] = states;
+function level([front, back]: readonly [State, State], drawn: readonly [Drawn, Drawn]): void {
   const apart = (drawn[0].waist.closed.offSquare - drawn[1].waist.closed.offSquare) / 2;
   const most = MOST_LEVELLED;
   front.offSquare = Math.max(-most, Math.min(most, apart));
   back.offSquare = -front.offSquare;
-  return true;
 }
 
 const seamsOf = ({ plan, shift }: State, drawn: Drawn, inseam: Inseam): PanelSeams => ({
@@ -509,7 +507,3 @@ function faultIn(states: readonly State[], drawn: readonly Drawn[]): Outcome<nev
 /** True where the leg is not as long as the body's: it is cut from the full leg at the crotch line. */
 export const isCut = (levels: Levels, full: Levels): boolean =>
   Math.abs(levels.hemLevel - full.hemLevel) > 0.01 || hasKnee(levels) !== hasKnee(full);
-
-/** Where the centre line meets a height above the crotch line. */
-export const onCentre = (seat: SeatLine, y: number): Point =>
-  along(seat.waistEnd, seat.down, (y - seat.waistEnd.y) / seat.down.y);
