@@ -9,7 +9,9 @@ import {
 } from '../method/index.js';
 import { good, refused, type Outcome } from '../refusal/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
-import { INSEAM_STRETCH, NOTHING, settleSeams, type RiseGave } from './draw-block.js';
+import type { RiseGave } from './panel-round.js';
+import { NOTHING, settleSeams } from './settle-seams.js';
+import { INSEAM_STRETCH } from './walk-inseams.js';
 import { completePanel, drawRise, LEVEL_HEM, type HemShift } from './draw-panel.js';
 import { hasKnee } from './leg.js';
 import { refuseLevels, type PanelSetting } from './panel-setting.js';

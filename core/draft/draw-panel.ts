@@ -16,8 +16,9 @@ import {
 import type { Levels } from '../method/index.js';
 import { good, refused, type Outcome } from '../refusal/index.js';
 import { crotchCurve, type CrotchCurve } from './crotch-curve.js';
-import { isCut, type PanelSeams, type RiseGave } from './draw-block.js';
-import { cutLeg, legOf, plumbLeg, type Leg } from './leg.js';
+import type { RiseGave } from './panel-round.js';
+import type { PanelSeams } from './settle-seams.js';
+import { cutLeg, isCut, legOf, plumbLeg, type Leg } from './leg.js';
 import { isSound, outlineOf, type Panel } from './panel.js';
 import { refusePanel, type PanelSetting } from './panel-setting.js';
 import { footOnCentre, type SeatLine } from './seat-line.js';

@@ -11,7 +11,7 @@ export {
 } from './panel.js';
 export { girthLevels, levelSpan, type LegGirth } from './level-width.js';
 export { drawBlock, draftNotes, edgeLengths, type Block, type EdgeLengths } from './block.js';
-export { INSEAM_STRETCH } from './draw-block.js';
+export { INSEAM_STRETCH } from './walk-inseams.js';
 export { riseLimits } from './crotch-curve.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';
 export {

@@ -283,3 +283,7 @@ export function cutLeg(start: LegStart, end: LegEnd, crotchToKnee: number): { up
   const last = path?.[7];
   return path && last && { upper: path.slice(0, 6), lower: [...path.slice(6, 8), line(last.p3, end.hem)] };
 }
+
+/** True where the leg is not as long as the body's: it is cut from the full leg at the crotch line. */
+export const isCut = (levels: Levels, full: Levels): boolean =>
+  Math.abs(levels.hemLevel - full.hemLevel) > 0.01 || hasKnee(levels) !== hasKnee(full);
