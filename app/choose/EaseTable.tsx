@@ -23,12 +23,22 @@ const NAMES: Readonly<Record<string, readonly [ease: string, finished: string]>>
   heel: ['Hem ease', 'Hem girth'],
 };
 
-/** What the pieces measure beyond the ease is told from here, in mm; and where it is from. */
+/** What the pieces measure beyond the ease is told from here, in mm. */
 const OVER_TOLD = 1;
-const WHY_OVER: Readonly<Record<string, string>> = {
-  hip: ': on the hip line the rises have left their centre lines, or the sheet lays more on',
-  waist: ': the waist plan tells what the darts could not take',
-};
+
+/** What the pieces measure beyond body and ease, in sentences: what the sheet lays on, and what comes of the lines drawn. */
+function overTold({ id, setting }: EaseRow, show: (mm: number) => string): string {
+  if (setting?.holds !== 'ease') return '';
+  const { over, laidOn } = setting;
+  const said = (mm: number, words: (more: string) => string): string =>
+    Math.abs(mm) > OVER_TOLD ? ` ${words(`${show(Math.abs(mm))} ${mm > 0 ? 'more' : 'less'}`)}` : '';
+  const drawn =
+    id === 'hip'
+      ? (more: string) =>
+          `The pieces measure ${more} than is laid off: on the hip line the rises leave their centre lines.`
+      : (more: string) => `The pieces measure ${more} than is laid off.`;
+  return said(laidOn, (more) => `The sheet lays off ${more} than body and ease.`) + said(over - laidOn, drawn);
+}
 
 /** The settings that the table of ease holds, so that they are not asked for a second time. */
 export const EASE_SETTINGS: ReadonlySet<string> = new Set([
@@ -114,9 +124,7 @@ function EaseLine({ row }: { row: EaseRow }) {
           : row.setting
             ? ''
             : 'Both crotch widths together; a figure given here changes both extensions.'}
-        {held === 'ease' && Math.abs(over) > OVER_TOLD
-          ? ` The pieces measure ${withFractions(formatLength(Math.abs(over), tape))} ${over > 0 ? 'more' : 'less'}${WHY_OVER[row.id] ?? ''}.`
-          : ''}
+        {overTold(row, (mm) => withFractions(formatLength(mm, tape)))}
       </div>
     </div>
   );

@@ -22,6 +22,8 @@ export interface EaseRow {
         readonly holds: EaseHeld;
         /** What the pieces measure beyond what was laid off: finished = body + ease + over, or setting + over. */
         readonly over: number;
+        /** What of that the sheet lays on itself, by its own widths; the rest comes of the lines that were drawn. */
+        readonly laidOn: number;
       }
     | undefined;
   readonly restsOnEstimate: boolean;
@@ -68,11 +70,15 @@ export function easeTable({ worked, block, drafted }: Draft): EaseRow[] {
     const measured = measuredGirth(id, drafted);
     const meant = holds === 'ease' ? known.mm + line.value : line.value;
     const over = measured === undefined ? 0 : measured - meant;
+    const laidOn =
+      id === 'hip' ? 2 * (drafted.front.parameters.hipWidth + drafted.back.parameters.hipWidth) - meant : 0;
     const [ease, finished] =
       holds === 'ease' ? [line.value, known.mm + line.value + over] : [line.value + over - known.mm, line.value + over];
     const label = id === 'heel' ? 'Hem, over the heel' : measurementLabel(id);
     const restsOnEstimate = known.source === 'estimate' || line.restsOnEstimate;
-    return [{ id, label, body: known.mm, ease, finished, setting: { name: setting, holds, over }, restsOnEstimate }];
+    return [
+      { id, label, body: known.mm, ease, finished, setting: { name: setting, holds, over, laidOn }, restsOnEstimate },
+    ];
   });
   const thigh = worked.body.get('thigh');
   if (!thigh) return rows;

@@ -82,6 +82,15 @@ describe('a fit class', () => {
     expect(typed.ease).toBe(12);
     expect(typed.finished).toBeCloseTo(1012 + (typed.setting?.over ?? NaN), 9);
   });
+
+  it('is told apart from what a sheet lays on by its own widths', () => {
+    // The default sheet's hip widths are the hip and its ease, nothing more.
+    expect(rowOf(draft({}), 'hip').setting?.laidOn).toBeCloseTo(0, 9);
+    const sixteenths = SHEETS.find((s) => s.id === 'sixteenths');
+    if (!sixteenths) throw new Error('No sixteenths');
+    const inch = draft({ sheet: sixteenths, set: { 'front.hipWidth': 275.4 } });
+    expect(rowOf(inch, 'hip').setting?.laidOn).toBeCloseTo(2 * 25.4, 9);
+  });
 });
 
 describe('the table of ease', () => {

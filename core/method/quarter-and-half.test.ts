@@ -91,6 +91,7 @@ describe('quarter and half', () => {
       told: '(hip 100 ÷ 4 − split 0.64) ÷ 4',
     });
     expect(showSum(worked, 'front.waistWidth', 'in').with).toBe('30 11/16 ÷ 4 + 1/4 + 0 ÷ 4');
+    expect(showSum(worked, 'back.crotchDrop', 'in').told).toBe('0');
     expect(showSum(worked, 'kneeDepth', 'cm').with).toBe('27.2 + 78 ÷ 2 − 5');
     expect(worked.ledger.get('kneeLevel')?.restsOnEstimate).toBe(true);
     expect(worked.ledger.get('front.extension')?.restsOnEstimate).toBe(false);

@@ -46,8 +46,12 @@ export function showSum(worked: Worked, name: string, unit: Unit): Sum {
   const literal = (node: { readonly text: string; readonly value: number; readonly kind: string }): string =>
     node.kind === 'length' ? sumFigure(node.value * line.scale, unit) : node.text;
   const smaller = line.scale === 1 ? '' : ` × ${String(Number(line.scale.toFixed(2)))}`;
-  const written = (leaf: { readonly text: string; readonly kind: string }): string =>
-    leaf.kind === 'length' && smaller !== '' ? `(${leaf.text}${smaller})` : leaf.text;
+  const written = (leaf: { readonly text: string; readonly kind: string; readonly value: number }): string => {
+    if (leaf.kind !== 'length') return leaf.text;
+    // A nought has no unit: `0 cm` would stand oddly beside inches.
+    if (leaf.value === 0) return '0';
+    return smaller === '' ? leaf.text : `(${leaf.text}${smaller})`;
+  };
   const figure = (name: string): string => {
     if (name === REDUCTION) return percentFigure(knitReduction(worked.stretch));
     const from = worked.ledger.get(name);
