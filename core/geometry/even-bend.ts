@@ -1,59 +1,28 @@
+import {
+  crossing,
+  END,
+  hatAt,
+  hatTo,
+  LEAN,
+  LENGTH,
+  MISS,
+  NODES,
+  reach,
+  SIZE,
+  SPANS,
+  START,
+  TOTAL,
+  UNIT,
+  type Frame,
+  type Reach,
+} from './bend-run.js';
+import type { BendWish } from './bend-wish.js';
 import { cubic } from './cubic.js';
 import { Conditions, solveQuadratic } from './numeric/quadratic-programme.js';
 import { FixedPoint } from './numeric/fixed-point.js';
 import { zeros } from './numeric/zeros.js';
 import type { Path } from './path.js';
 import { add, along, cross, distance, dot, scale, subtract, turn, unit, type Point } from './point.js';
-
-/** Bounds on a bend; radii in mm, shares of its length. */
-export interface BendLimits {
-  /** Nowhere is it tighter than this. */
-  readonly leastRadius: number;
-  /** No tighter than this where it leaves the straight. */
-  readonly startRadius: number;
-  /** What is flatter than this radius counts as flat. */
-  readonly flatRadius: number;
-  /** The longest flat run from its start, and at its end. */
-  readonly flatStart: number;
-  readonly flatEnd: number;
-  /** Half of the turn is spread over at least this. */
-  readonly spread: number;
-  /** Its one peak lies between these shares. */
-  readonly peakFrom: number;
-  readonly peakTo: number;
-}
-
-/** What may give way so that a bend is fair, each with how dear it is (the square of an amount times its weight). */
-export interface BendGive {
-  /** Weight per mm off the point it is to pass through, along the diagonal. */
-  readonly through: number;
-  /** Weight per mm by which it begins up or down the straight, and how far it may. */
-  readonly start: number;
-  readonly startUp: number;
-  readonly startDown: number;
-  /** Most lean of the straight about its pivot, radians; 0 holds it. */
-  readonly lean: number;
-  /** Most the end may move outward, in mm; 0 holds it. */
-  readonly end: number;
-}
-
-/** What a bend has to meet. Lengths in mm, directions of length 1. */
-export interface BendWish {
-  readonly start: Point;
-  readonly leaving: Point;
-  /** The point about which the straight leans, where it may. */
-  readonly pivot: Point;
-  readonly end: Point;
-  readonly arriving: Point;
-  /** The direction in which the end may move. */
-  readonly outward: Point;
-  /** The point it should pass through: at `hollow` mm along `diagonal` from `corner`. */
-  readonly corner: Point;
-  readonly diagonal: Point;
-  readonly hollow: number;
-  readonly limits: BendLimits;
-  readonly give: BendGive;
-}
 
 /** A bend found, with what gave way. */
 export interface EvenBend {
@@ -70,21 +39,6 @@ export interface EvenBend {
   readonly endMoved: number;
 }
 
-const UNIT = 100;
-const SPANS = 8;
-const NODES = SPANS + 1;
-/** Unknowns: bends at the nodes, length, start, lean, end, what the hollow misses. */
-const LENGTH = NODES;
-const START = NODES + 1;
-const LEAN = NODES + 2;
-const END = NODES + 3;
-const MISS = NODES + 4;
-const SIZE = NODES + 5;
-const GAUSS: readonly (readonly [number, number])[] = [
-  [0.1127016653792583, 0.2777777777777778],
-  [0.5, 0.4444444444444444],
-  [0.8872983346207417, 0.2777777777777778],
-];
 const ROUNDS = 14;
 /** Settled where no unknown moves by more than this, in units of 100 mm or 1 per 100 mm. */
 const SETTLED = 1e-4;
@@ -95,21 +49,6 @@ const ROOM = 1.02;
 const START_ROOM = 1.05;
 /** How far from where it leaves the straight a bend is held to be gentle, in mm. */
 const START_RUN = 3;
-
-/** The integral from 0 to `s` (a share of the length) of the hat function of a node. */
-function hatTo(node: number, s: number): number {
-  const x = s * SPANS - node;
-  if (x <= -1) return 0;
-  const rising = Math.min(0, x) + 1;
-  const falling = Math.min(1, Math.max(0, x));
-  const first = node === 0 ? 0 : (rising * rising) / 2;
-  return (first + falling - (falling * falling) / 2) / SPANS;
-}
-
-const TOTAL = Array.from({ length: NODES }, (_, j) => hatTo(j, 1));
-
-/** The share of a hat function at `s`. */
-const hatAt = (node: number, s: number): number => Math.max(0, 1 - Math.abs(s * SPANS - node));
 
 /** It never runs quite straight: a bend of 80 cm in radius, in 1 per 100 mm. */
 const LEAST_BEND = UNIT / 800;
@@ -122,118 +61,6 @@ const bendRow = (of: (node: number) => number): number[] => {
   for (let j = 0; j < NODES; j++) row[j] = of(j);
   return row;
 };
-
-/** Where a share of the length lies, with its derivatives by all unknowns. */
-interface Reach {
-  readonly at: Point;
-  readonly angle: number;
-  readonly dx: number[];
-  readonly dy: number[];
-}
-
-interface Frame {
-  readonly wish: BendWish;
-  /** +1 where it turns clockwise as seen with y down, -1 otherwise. */
-  readonly side: number;
-  readonly first: number;
-  /** The turn from leaving to arriving without any lean, positive. */
-  readonly turn: number;
-}
-
-/** The start of the bend, and its derivatives by start and lean. */
-function startFor({ wish }: Frame, z: number[]): { at: Point; byStart: Point; byLean: Point } {
-  const lean = z[LEAN] as number;
-  const moved = along(wish.start, wish.leaving, -(z[START] as number) * UNIT);
-  const at = turn(moved, lean, wish.pivot);
-  const off = subtract(at, wish.pivot);
-  return {
-    at,
-    byStart: scale(turn(wish.leaving, lean), -UNIT),
-    byLean: { x: -off.y, y: off.x },
-  };
-}
-
-/** Runs along the bend to a share of its length. */
-function reach(frame: Frame, z: number[], to: number): Reach {
-  const { side, first } = frame;
-  const { at: from, byStart, byLean } = startFor(frame, z);
-  const length = z[LENGTH] as number;
-  const dx = zeros(SIZE);
-  const dy = zeros(SIZE);
-  let x = 0;
-  let y = 0;
-  const base = first + (z[LEAN] as number);
-  let lastTurned = 0;
-  for (let i = 0; i < SPANS && i < to * SPANS - 1e-12; i++) {
-    const k0 = z[i] as number;
-    const k1 = z[i + 1] as number;
-    const share = Math.min(1, to * SPANS - i);
-    const spanFrom = i / SPANS;
-    for (const [g, weight] of GAUSS) {
-      const t = g * share;
-      const turned = lastTurned + (t * k0 + ((k1 - k0) * t * t) / 2) / SPANS;
-      const angle = base + side * length * turned;
-      const w = (weight * share) / SPANS;
-      const c = Math.cos(angle) * w;
-      const s = Math.sin(angle) * w;
-      x += c;
-      y += s;
-      const by = side * length;
-      const here = spanFrom + t / SPANS;
-      for (let j = 0; j <= i + 1; j++) {
-        const h = by * (j < i ? (TOTAL[j] as number) : hatTo(j, here));
-        dx[j] = (dx[j] as number) - s * h;
-        dy[j] = (dy[j] as number) + c * h;
-      }
-      dx[LENGTH] = (dx[LENGTH] as number) - s * side * turned;
-      dy[LENGTH] = (dy[LENGTH] as number) + c * side * turned;
-      dx[LEAN] = (dx[LEAN] as number) - s;
-      dy[LEAN] = (dy[LEAN] as number) + c;
-    }
-    lastTurned += (share * k0 + ((k1 - k0) * share * share) / 2) / SPANS;
-  }
-  const long = length * UNIT;
-  for (let j = 0; j < NODES; j++) {
-    dx[j] = (dx[j] as number) * long;
-    dy[j] = (dy[j] as number) * long;
-  }
-  dx[LENGTH] = UNIT * (x + length * (dx[LENGTH] as number));
-  dy[LENGTH] = UNIT * (y + length * (dy[LENGTH] as number));
-  dx[LEAN] = (dx[LEAN] as number) * long + byLean.x;
-  dy[LEAN] = (dy[LEAN] as number) * long + byLean.y;
-  dx[START] = byStart.x;
-  dy[START] = byStart.y;
-  return {
-    at: { x: from.x + long * x, y: from.y + long * y },
-    angle: base + side * length * lastTurned,
-    dx,
-    dy,
-  };
-}
-
-/** The share of the length at which the bend crosses the diagonal, nearest to the middle. */
-function crossing(frame: Frame, z: number[]): number {
-  const { corner, diagonal } = frame.wish;
-  let x = 0;
-  let y = 0;
-  const { at: from } = startFor(frame, z);
-  const long = (z[LENGTH] as number) * UNIT;
-  let turned = 0;
-  let before = cross(diagonal, subtract(from, corner));
-  for (let i = 0; i < SPANS * 4; i++) {
-    const node = Math.floor(i / 4);
-    const t = (i % 4) / 4 + 1 / 8;
-    const k = (z[node] as number) * (1 - t) + (z[node + 1] as number) * t;
-    const angle = frame.first + (z[LEAN] as number) + frame.side * (z[LENGTH] as number) * (turned + k / 8 / SPANS);
-    turned += k / 4 / SPANS;
-    x += (Math.cos(angle) * long) / (SPANS * 4);
-    y += (Math.sin(angle) * long) / (SPANS * 4);
-    const now = cross(diagonal, subtract({ x: from.x + x, y: from.y + y }, corner));
-    if (before * now <= 0) return (i + before / (before - now || 1)) / (SPANS * 4);
-    before = now;
-  }
-  return 0.6;
-}
 
 /** One linear condition: `coefficients · unknowns` against `bound`. */
 interface Row {

@@ -33,7 +33,8 @@ export {
   type Sum,
 } from './graph-curve.js';
 export { FixedPoint } from './numeric/fixed-point.js';
-export { evenBend, type BendGive, type BendLimits, type BendWish, type EvenBend } from './even-bend.js';
+export type { BendGive, BendLimits, BendWish } from './bend-wish.js';
+export { evenBend, type EvenBend } from './even-bend.js';
 export { displacePath, smoothStep, type Displacement, type Displaced } from './displace.js';
 export { breaksOf, fairPath, fitCubic, jointedAt, type Faired } from './fair-path.js';
 export { splineThrough } from './spline-through.js';
