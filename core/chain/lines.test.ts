@@ -97,6 +97,24 @@ describe('the lines that a cutter would cut', () => {
   });
 });
 
+describe('a waist nearly as large as the hip', () => {
+  it('is drafted by every way, whichever side of the hip it lies', () => {
+    for (const sheet of SHEETS) {
+      for (const choices of waysOf(sheet)) {
+        for (const less of [12, 5.5, 2, -2, -8]) {
+          const four = { waist: 1015.7 - less, hip: 1015.7, crotchDepth: 283.8, inseam: 871.9 };
+          const { block, worked } = draft({ ...inputFor(sheet, four), choices });
+          for (const name of ['front', 'back'] as const) {
+            if (sheet.straightSide === true || worked.pullOn) continue;
+            const wanted = worked[name].waistWidth + block[name].settled.waistMore;
+            expect(Math.abs(edgeLengths(block[name]).waist - wanted)).toBeLessThan(0.5);
+          }
+        }
+      }
+    }
+  });
+});
+
 describe('what is shown', () => {
   const near = (a: number | undefined, b: number): void => {
     expect(Math.abs((a ?? NaN) - b)).toBeLessThan(0.5);

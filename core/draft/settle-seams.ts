@@ -128,6 +128,7 @@ export function settleSeams(
   replan(front, back, rules);
   for (const state of states) state.sideX = firstSide(state);
   let rounds = new FixedPoint();
+  let nearest: { readonly tried: number[]; readonly moved: number } | undefined;
   for (let round = 0; ; round++) {
     const tried = unknownsOf(states);
     const drawnFront = drawRound(front);
@@ -142,8 +143,12 @@ export function settleSeams(
     const planned = round < PLANNED && replanned(states, drawn, rules);
     const moved = round === 0 || planned || tried.length !== given.length ? Infinity : farthest(tried, given);
     if (moved > SETTLED && round < ROUNDS) {
-      if (moved === Infinity) rounds = new FixedPoint();
-      else takeUnknowns(states, rounds.next(tried, given));
+      if (moved === Infinity) [rounds, nearest] = [new FixedPoint(), undefined];
+      else {
+        if (!nearest || moved < nearest.moved) nearest = { tried, moved };
+        // Rounds that swing between two ways of a curve have no rest: the last is drawn where they moved least.
+        takeUnknowns(states, round === ROUNDS - 1 ? nearest.tried : rounds.next(tried, given));
+      }
       continue;
     }
     const fault = faultIn(states, drawn);
