@@ -97,6 +97,31 @@ describe('the lines that a cutter would cut', () => {
   });
 });
 
+describe('a maker who works in inches', () => {
+  it('has every way drafted, an inseam that is quite straight as well, with what is missed told in inches', () => {
+    let told = 0;
+    for (const sheet of SHEETS) {
+      for (const way of waysOf(sheet)) {
+        for (const { input } of BODIES) {
+          const { waist = 0, hip = 0, crotchDepth = 0, inseam = 0 } = input.measured;
+          const body = inputFor(sheet, { waist, hip, crotchDepth, inseam });
+          const outcome = computeDraft(
+            { ...EMPTY_INPUT, ...body, figure: input.figure, build: input.build, choices: way },
+            'in',
+          );
+          if (!outcome.ok) throw new Error(outcome.refusals.map((r) => r.reason).join(' '));
+          for (const { measures, value } of outcome.value.checks) {
+            if (!measures || typeof value !== 'string') continue;
+            expect(value).not.toMatch(/ mm| cm|NaN|Infinity/);
+            if (/ in\b/.test(value)) told += 1;
+          }
+        }
+      }
+    }
+    expect(told).toBeGreaterThan(20);
+  });
+});
+
 describe('a waist nearly as large as the hip', () => {
   it('is drafted by every way, whichever side of the hip it lies', () => {
     for (const sheet of SHEETS) {

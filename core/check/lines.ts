@@ -37,8 +37,8 @@ const DRAWN_TO = 0.015;
 const NEAR = 0.2;
 
 interface Judged extends Measure {
-  /** What is the matter, in the maker's words, where it is missed. */
-  readonly words: string;
+  /** What is the matter, in the maker's words; asked only where it is missed. */
+  readonly words: () => string;
 }
 
 const missedBy = ({ value, low, high }: Measure): number => {
@@ -62,7 +62,7 @@ function lineCheck(id: CheckId, label: string, judged: readonly Judged[], compar
     label,
     against: 'itself',
     kind: 'word',
-    value: verdict === 'in' || !worst ? 'Fair' : worst.words,
+    value: verdict === 'in' || !worst ? 'Fair' : worst.words(),
     low: undefined,
     high: undefined,
     verdict,
@@ -94,7 +94,7 @@ function riseLine(panel: Panel, { size }: LineRules, say: Say): Check {
     low: number | undefined,
     high: number | undefined,
     unit: Measure['unit'],
-    words: string,
+    words: () => string,
   ): Judged => ({
     id,
     panel: name,
@@ -115,28 +115,42 @@ function riseLine(panel: Panel, { size }: LineRules, say: Say): Check {
         undefined,
         name === 'back' ? SEAT_BLEND : TURNS,
         'deg',
-        `Turns back by ${degrees(f.turnsBack)}`,
+        () => `Turns back by ${degrees(f.turnsBack)}`,
       ),
-      of('start', f.start, START[name] * size, undefined, 'mm', `Leaves the straight suddenly: radius ${say(f.start)}`),
+      of(
+        'start',
+        f.start,
+        START[name] * size,
+        undefined,
+        'mm',
+        () => `Leaves the straight suddenly: radius ${say(f.start)}`,
+      ),
       of(
         'tightest',
         f.tightest,
         TIGHTEST[name] * size,
         undefined,
         'mm',
-        `Tightest ${say(f.tightest)}, ${say(f.tightestAt)} from the crotch point`,
+        () => `Tightest ${say(f.tightest)}, ${say(f.tightestAt)} from the crotch point`,
       ),
-      of('spread', f.spread, 0.2, undefined, 'share', `Half of the turn within ${percent(f.spread)} of the curve`),
-      of('peakAt', f.peakAt, 0.2, 0.8, 'share', `Fullest bend at ${percent(f.peakAt)} of the way`),
-      of('again', f.again, undefined, 0.06, 'share', `The bend rises twice`),
-      of('flatEnd', f.flatEnd, undefined, 0.4, 'share', `Flat for ${percent(f.flatEnd)} at the crotch point`),
+      of(
+        'spread',
+        f.spread,
+        0.2,
+        undefined,
+        'share',
+        () => `Half of the turn within ${percent(f.spread)} of the curve`,
+      ),
+      of('peakAt', f.peakAt, 0.2, 0.8, 'share', () => `Fullest bend at ${percent(f.peakAt)} of the way`),
+      of('again', f.again, undefined, 0.06, 'share', () => `The bend rises twice`),
+      of('flatEnd', f.flatEnd, undefined, 0.4, 'share', () => `Flat for ${percent(f.flatEnd)} at the crotch point`),
       of(
         'flatElsewhere',
         f.flatElsewhere,
         undefined,
         0.35,
         'share',
-        `Flat for ${percent(f.flatElsewhere)} of the curve`,
+        () => `Flat for ${percent(f.flatElsewhere)} of the curve`,
       ),
     ],
     'How the rise bends: gently off the straight, one peak, its turn spread, nothing flat for long.',
@@ -156,25 +170,31 @@ function sideLine(block: Block, rules: LineRules, say: Say): Check {
     for (const name of PANEL_NAMES) {
       const f = sideFigures(block[name]);
       const words = name === 'front' ? 'Front' : 'Back';
-      const most = (id: string, value: number | undefined, high: number, unit: Measure['unit'], said: string): void => {
+      const most = (
+        id: string,
+        value: number | undefined,
+        high: number,
+        unit: Measure['unit'],
+        said: () => string,
+      ): void => {
         if (value !== undefined)
-          judged.push({ id, panel: name, value, low: undefined, high, unit, words: `${words} ${said}` });
+          judged.push({ id, panel: name, value, low: undefined, high, unit, words: () => `${words} ${said()}` });
       };
-      most('plumb', f.plumb, 2, 'deg', `leans ${degrees(f.plumb)} on the hip line`);
-      most('lean', f.lean, 15, 'deg', `leans ${degrees(f.lean)} at the waist`);
-      most('turnsBack', f.turnsBack, TURNS, 'deg', `turns back by ${degrees(f.turnsBack)} above the hip`);
-      if (f.taper > 5) most('fullest', f.fullest, 15, 'mm', `is fullest ${say(f.fullest)} off the hip line`);
-      most('outside', f.outside, 1, 'mm', `bows ${say(f.outside ?? 0)} outside the straight over the thigh`);
-      most('hollow', f.hollow, 8, 'mm', `is hollow by ${say(f.hollow ?? 0)} over the thigh`);
+      most('plumb', f.plumb, 2, 'deg', () => `leans ${degrees(f.plumb)} on the hip line`);
+      most('lean', f.lean, 15, 'deg', () => `leans ${degrees(f.lean)} at the waist`);
+      most('turnsBack', f.turnsBack, TURNS, 'deg', () => `turns back by ${degrees(f.turnsBack)} above the hip`);
+      if (f.taper > 5) most('fullest', f.fullest, 15, 'mm', () => `is fullest ${say(f.fullest)} off the hip line`);
+      most('outside', f.outside, 1, 'mm', () => `bows ${say(f.outside ?? 0)} outside the straight over the thigh`);
+      most('hollow', f.hollow, 8, 'mm', () => `is hollow by ${say(f.hollow ?? 0)} over the thigh`);
     }
   }
   if (!rules.sidesApart && Math.abs(swing(block, rules, 'front') - swing(block, rules, 'back')) < SWUNG_APART) {
     const { tapers, lie } = sidePair(block);
-    const pair = (id: string, value: number, high: number, words: string): void => {
+    const pair = (id: string, value: number, high: number, words: () => string): void => {
       judged.push({ id, panel: undefined, value, low: undefined, high, unit: 'mm', words });
     };
-    pair('tapers', tapers, 10, `Tapers differ by ${say(tapers)}`);
-    pair('lie', lie, 6, `Laid on one another ${say(lie)} apart`);
+    pair('tapers', tapers, 10, () => `Tapers differ by ${say(tapers)}`);
+    pair('lie', lie, 6, () => `Laid on one another ${say(lie)} apart`);
   }
   return lineCheck(
     'sideLine',
@@ -192,12 +212,12 @@ function kneeLine(block: Block, rules: LineRules, say: Say): Check {
     for (const edge of ['side', 'inseam'] as const) {
       const value = rules.straightSide && edge === 'side' ? undefined : kneeEvenness(block[name], edge);
       if (value === undefined) continue;
-      const said = `${words} ${edge} turns in an elbow at the knee: ${percent(value)} of an even bend`;
+      const said = (): string => `${words} ${edge} turns in an elbow at the knee: ${percent(value)} of an even bend`;
       judged.push({ id: `${edge}Even`, panel: name, value, low: 0.6, high: undefined, unit: 'share', words: said });
     }
     const tightest = inseamTightest(block[name]);
     if (tightest === undefined) continue;
-    const said = `${words} inseam bends to a radius of ${say(tightest)}`;
+    const said = (): string => `${words} inseam bends to a radius of ${say(tightest)}`;
     judged.push({
       id: 'inseamTightest',
       panel: name,
@@ -220,21 +240,21 @@ function waistLine(block: Block, rules: LineRules, say: Say): Check {
     const f = waistFigures(block[panel], swing(block, rules, panel));
     const words = panel === 'front' ? 'Front' : 'Back';
     const darted = block[panel].darts.length > 0;
-    const most = (id: string, value: number, high: number, unit: Measure['unit'], said: string): void => {
-      judged.push({ id, panel, value, low: undefined, high, unit, words: `${words} ${said}` });
+    const most = (id: string, value: number, high: number, unit: Measure['unit'], said: () => string): void => {
+      judged.push({ id, panel, value, low: undefined, high, unit, words: () => `${words} ${said()}` });
     };
-    most('centre', f.centre, 2, 'deg', `is off square at the centre by ${degrees(f.centre)}`);
-    most('side', Math.abs(f.side), 4, 'deg', `is off square at the side by ${degrees(f.side)}`);
+    most('centre', f.centre, 2, 'deg', () => `is off square at the centre by ${degrees(f.centre)}`);
+    most('side', Math.abs(f.side), 4, 'deg', () => `is off square at the side by ${degrees(f.side)}`);
     most(
       'offChord',
       f.offChord,
       Math.max(OFF_CHORD[panel], 1.25 * f.arc),
       'mm',
-      `lies ${say(f.offChord)} off the straight`,
+      () => `lies ${say(f.offChord)} off the straight`,
     );
-    most('middle', f.middle, TURNS, 'deg', `bends both ways`);
-    most('ends', f.ends, darted ? 8 : 15, 'deg', `turns back by ${degrees(f.ends)} at an end`);
-    if (panel === 'back') most('sag', f.sag, 5, 'mm', `hangs ${say(f.sag)} under its ends`);
+    most('middle', f.middle, TURNS, 'deg', () => `bends both ways`);
+    most('ends', f.ends, darted ? 8 : 15, 'deg', () => `turns back by ${degrees(f.ends)} at an end`);
+    if (panel === 'back') most('sag', f.sag, 5, 'mm', () => `hangs ${say(f.sag)} under its ends`);
   };
   PANEL_NAMES.forEach(of);
   return lineCheck(
