@@ -1,7 +1,9 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useMemo } from 'react';
-import { BrowserRouter, Route, Routes } from 'react-router';
+import { ErrorBoundary } from 'react-error-boundary';
+import { BrowserRouter, Route, Routes, useLocation } from 'react-router';
+import { Fault } from './shared/Fault.js';
 import { useMode } from './shared/theme-mode.js';
 import { roomTheme } from './shared/theme.js';
 import { usePreferences } from './store/preferences.js';
@@ -27,21 +29,31 @@ export function App() {
     <QueryClientProvider client={queryClient}>
       <ThemeProvider theme={theme}>
         <BrowserRouter>
-          <Suspense>
-            <Routes>
-              <Route path="/" element={<Welcome />} />
-              <Route path="/:room" element={<ShelfPage />} />
-              <Route path="/:room/crew" element={<CrewPage />} />
-              <Route path="/:room/sizes" element={<SizesPage />} />
-              <Route path="/:room/forms" element={<FormsPage />} />
-              <Route path="/:room/person/:personId/history" element={<PersonPage />} />
-              <Route path="/:room/person/:personId" element={<PersonRoom />} />
-              <Route path="/:room/draft/:draftId/:station?/:view?" element={<Workroom />} />
-              <Route path="*" element={<Welcome />} />
-            </Routes>
-          </Suspense>
+          <Views />
         </BrowserRouter>
       </ThemeProvider>
     </QueryClientProvider>
+  );
+}
+
+/** The view that the address names; a view that fails says so, until another address is opened. */
+function Views() {
+  const { pathname } = useLocation();
+  return (
+    <ErrorBoundary FallbackComponent={Fault} resetKeys={[pathname]}>
+      <Suspense>
+        <Routes>
+          <Route path="/" element={<Welcome />} />
+          <Route path="/:room" element={<ShelfPage />} />
+          <Route path="/:room/crew" element={<CrewPage />} />
+          <Route path="/:room/sizes" element={<SizesPage />} />
+          <Route path="/:room/forms" element={<FormsPage />} />
+          <Route path="/:room/person/:personId/history" element={<PersonPage />} />
+          <Route path="/:room/person/:personId" element={<PersonRoom />} />
+          <Route path="/:room/draft/:draftId/:station?/:view?" element={<Workroom />} />
+          <Route path="*" element={<Welcome />} />
+        </Routes>
+      </Suspense>
+    </ErrorBoundary>
   );
 }

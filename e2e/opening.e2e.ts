@@ -20,4 +20,27 @@ describe('opening for the first time', () => {
       }
     }
   });
+
+  it('says that a view could not be loaded, and shows it with all that was entered once it can be', async () => {
+    const browser = await startBrowser();
+    try {
+      const room = new RoomPage();
+      room.enterWith(browser, inject('address'));
+      await room.visit('/demo/draft/lamp-plain/measure');
+      await room.enter('Waist', '84');
+      await room.saved();
+      await browser.driver.sendDevToolsCommand('Network.enable', {});
+      await browser.driver.sendDevToolsCommand('Network.setBlockedURLs', { urls: ['*/assets/CutStation*'] });
+      await room.visit('/demo/draft/lamp-plain/cut');
+      expect(await room.text('[role="alert"]')).toContain('Everything entered so far is kept');
+      await browser.driver.sendDevToolsCommand('Network.setBlockedURLs', { urls: [] });
+      await room.press('Load again');
+      await room.find('[aria-label="Print preview"]');
+      await room.goTo('measure');
+      await room.find('[data-line="waist"]');
+      expect(await room.valueOf('Waist')).toBe('84');
+    } finally {
+      await browser.quit();
+    }
+  });
 });
