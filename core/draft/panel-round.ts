@@ -4,7 +4,7 @@ import { legOf, plumbLeg, type Leg } from './leg.js';
 import { refusePanel, type PanelSetting } from './panel-setting.js';
 import { seatLine, squareOffCentre, type SeatLine } from './seat-line.js';
 import { sideSeam, straightSide, type SideSeam } from './side-seam.js';
-import { waistRound, type SettledDart, type WaistRound } from './waist.js';
+import { waistRound, type WaistRound } from './waist.js';
 import type { PanelPlan } from './waist-plan.js';
 
 /** How far truing has moved the back, in mm. */
@@ -40,7 +40,8 @@ export interface PanelState {
   centre: number;
   crotchX: number;
   offSquare: number | undefined;
-  darts: readonly SettledDart[];
+  /** How deep the apexes of the darts lie under the slanted waist. */
+  dartDepths: readonly number[];
   /** What the drawn taper is beyond the flat sum. */
   beyond: number;
 }
@@ -134,7 +135,7 @@ export function drawRound(state: PanelState): Outcome<DrawnPanel> {
     dartAt: p.dartAt,
     crease: leg.crease,
     halfSpan: setting.halfSpan,
-    darts: state.darts,
+    dartDepths: state.dartDepths,
   });
   return good({ seat, sideHip, leg, side, waist, crotchPoint });
 }

@@ -56,7 +56,7 @@ export function replan(front: PanelState, back: PanelState, rules: DraftRules): 
   const apply = (state: PanelState, plan: PanelPlan): void => {
     if (plan.dartCount !== state.plan.dartCount) {
       const { dartLength } = state.setting.parameters;
-      state.darts = Array.from({ length: plan.dartCount }, () => ({ depth: dartLength, leg: dartLength }));
+      state.dartDepths = new Array<number>(plan.dartCount).fill(dartLength);
     }
     state.plan = plan;
   };

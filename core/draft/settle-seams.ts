@@ -44,7 +44,7 @@ const ROUNDS = 18;
 /** So many rounds the plan is made anew on what was drawn. */
 const PLANNED = 3;
 /** Settled where no figure moves by more than this, in mm. */
-const SETTLED = 0.006;
+const SETTLED = 0.015;
 
 function begin(setting: PanelSetting, gave: RiseGave): PanelState {
   const { parameters: p } = setting;
@@ -59,7 +59,7 @@ function begin(setting: PanelSetting, gave: RiseGave): PanelState {
     centre: 0,
     crotchX,
     offSquare: undefined,
-    darts: [],
+    dartDepths: [],
     beyond: 0,
   };
 }
@@ -79,7 +79,7 @@ function approach(state: PanelState, drawn: DrawnPanel): void {
   const { setting } = state;
   const { parameters: p } = setting;
   const over = drawn.waist.length - wantedWaist(state);
-  state.darts = drawn.waist.darts;
+  state.dartDepths = drawn.waist.dartDepths;
   state.sideCrotchX = drawn.side.crotch.x;
   if (p.crotchWidth !== undefined && !setting.byHand.has('extension')) {
     state.crotchX = drawn.side.crotch.x + p.crotchWidth + state.gave.end;
@@ -161,14 +161,14 @@ export function settleSeams(
 
 /** All that settles from round to round, as one row of figures in mm. */
 function unknownsOf(states: readonly PanelState[]): number[] {
-  return states.flatMap(({ sideX, sideCrotchX, centre, crotchX, shift, darts }) => [
+  return states.flatMap(({ sideX, sideCrotchX, centre, crotchX, shift, dartDepths }) => [
     sideX,
     sideCrotchX,
     centre,
     crotchX,
     shift.sideHip,
     shift.sideWaist,
-    ...darts.flatMap(({ depth, leg }) => [depth, leg]),
+    ...dartDepths,
   ]);
 }
 
@@ -183,7 +183,7 @@ function takeUnknowns(states: readonly PanelState[], figures: readonly number[])
     const most = state.setting.mostMoved;
     const held = (value: number): number => Math.min(most, Math.max(-most, value));
     state.shift = { crotchPoint: 0, sideHip: held(take()), sideWaist: held(take()) };
-    state.darts = state.darts.map(() => ({ depth: take(), leg: take() }));
+    state.dartDepths = state.dartDepths.map(take);
   }
 }
 

@@ -19,22 +19,16 @@ export interface WaistWish {
   readonly crease: number;
   /** Half the apex span, where it was measured. */
   readonly halfSpan: number | undefined;
-  /** The darts of the round before. */
-  readonly darts: readonly SettledDart[];
+  /** How deep the apex of each dart lies under the slanted waist, by the round before, in mm. */
+  readonly dartDepths: readonly number[];
 }
 
-/** What is settled of a dart from round to round: how deep its apex lies under the slanted waist, and its legs, in mm. */
-export interface SettledDart {
-  readonly depth: number;
-  readonly leg: number;
-}
-
-/** A waist over its closed darts, with the darts that lie under it and how far they are from what was asked. */
+/** A waist over its closed darts, the darts that lie under it, and the depths at which their legs would be as long as listed. */
 export interface WaistRound {
   readonly closed: ClosedWaist;
   readonly flat: readonly FlatDart[];
   readonly length: number;
-  readonly darts: readonly SettledDart[];
+  readonly dartDepths: readonly number[];
   readonly apart: boolean;
 }
 
@@ -51,19 +45,20 @@ function dartStations(wish: WaistWish): number[] {
   return Array.from({ length: dartCount }, (_, k) => held + ((length - held) * k) / dartCount);
 }
 
+/** How deep a dart's apex lies: its listed length, until a round has said better. */
+const depthOf = ({ dartDepths, dartLength }: WaistWish, k: number): number => dartDepths[k] ?? dartLength;
+
 /** The darts on the slanted waist, square to it, so that legs and intake come out as asked. */
 function flatDarts(wish: WaistWish): FlatDart[] {
   if (wish.dartCount === 0 || wish.dartIntake <= 0) return [];
   const e = unit(subtract(wish.sideWaist, wish.centreWaist));
   const down = scale(quarterTurn(e), -1);
-  return dartStations(wish).map((s, k) => {
-    const { depth, leg } = wish.darts[k] ?? { depth: wish.dartLength, leg: wish.dartLength };
-    return {
-      apex: along(along(wish.centreWaist, e, s), down, depth),
-      up: scale(down, -1),
-      angle: 2 * Math.asin(Math.min(0.9, wish.dartIntake / 2 / leg)),
-    };
-  });
+  const angle = 2 * Math.asin(Math.min(0.9, wish.dartIntake / 2 / wish.dartLength));
+  return dartStations(wish).map((s, k) => ({
+    apex: along(along(wish.centreWaist, e, s), down, depthOf(wish, k)),
+    up: scale(down, -1),
+    angle,
+  }));
 }
 
 /**
@@ -85,9 +80,6 @@ export function waistRound(wish: WaistWish): WaistRound {
     flat,
   );
   const legs = legsUnder(closed, flat);
-  const darts = legs.map((leg, k): SettledDart => {
-    const before = wish.darts[k] ?? { depth: wish.dartLength, leg: wish.dartLength };
-    return { depth: Math.max(5, before.depth + wish.dartLength - leg), leg };
-  });
-  return { closed, flat, length: pathLength(closed.path), darts, apart: standApart(closed) };
+  const dartDepths = legs.map((leg, k) => Math.max(5, depthOf(wish, k) + wish.dartLength - leg));
+  return { closed, flat, length: pathLength(closed.path), dartDepths, apart: standApart(closed) };
 }
