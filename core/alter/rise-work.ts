@@ -31,6 +31,7 @@ import { centreLowered, displaced, hump, seamMark, type SeamFault } from './seam
 const SCOOPED: BendLimits = {
   leastRadius: 12,
   startRadius: 20,
+  mostRadius: 800,
   flatRadius: 3000,
   flatStart: 0.6,
   flatEnd: 0.6,

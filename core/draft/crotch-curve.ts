@@ -20,6 +20,9 @@ import type { SeatLine } from './seat-line.js';
 const LEAST_RADIUS = { front: 25, back: 35 } as const;
 const START_RADIUS = { front: 60, back: 80 } as const;
 const FLAT_RADIUS = 300;
+/** A rise never runs quite straight, but for one that cannot be drawn else: it may be all but straight at its ends. */
+const MOST_RADIUS = 800;
+const ALL_BUT_STRAIGHT = 10_000;
 const START_UP = 40;
 const START_DOWN = 60;
 /** Before the bend may run flat for longer, it may begin this much further down than else. */
@@ -39,6 +42,7 @@ const DIAGONAL: Point = { x: Math.SQRT1_2, y: -Math.SQRT1_2 };
 export const riseLimits = (name: PanelName, size: number): BendLimits => ({
   leastRadius: LEAST_RADIUS[name] * size,
   startRadius: START_RADIUS[name] * size,
+  mostRadius: MOST_RADIUS,
   flatRadius: FLAT_RADIUS * size,
   flatStart: 0.35,
   flatEnd: 0.4,
@@ -113,16 +117,18 @@ export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
   };
   const lean = held.lean ? 0 : MOST_LEAN;
   const end = held.end ? 0 : MOST_END * size;
+  const straighter = { ...limits, mostRadius: ALL_BUT_STRAIGHT };
   const bend =
     evenBend({ ...common, give }) ??
     (lean > 0 ? evenBend({ ...common, give: { ...give, lean } }) : undefined) ??
     (end > 0 ? evenBend({ ...common, give: { ...give, lean, end } }) : undefined) ??
-    evenBend({ ...common, give: { ...give, startDown: LOWER * give.startDown, lean, end } }) ??
-    evenBend({ ...common, give: { ...give, lean, end }, limits: flatter(limits) }) ??
+    evenBend({ ...common, give: { ...give, lean, end }, limits: straighter }) ??
+    evenBend({ ...common, give: { ...give, startDown: LOWER * give.startDown, lean, end }, limits: straighter }) ??
+    evenBend({ ...common, give: { ...give, lean, end }, limits: flatter(straighter) }) ??
     evenBend({
       ...common,
       give: { ...give, startDown: 2 * give.startDown, lean, end },
-      limits: loosened(limits, size),
+      limits: loosened(straighter, size),
     }) ??
     plainBend(common, size);
   return bend && { bend, diagonal, asked };

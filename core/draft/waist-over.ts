@@ -141,7 +141,7 @@ function peakOf(apex: Point, centreLeg: Point, sideLeg: Point, waistward: Point)
 const OFF_CHORD = { front: 5.6, back: 7.6 } as const;
 const OFF_ARC = 1.15;
 /** Behind no point lies more than this under the lower of its two ends, in mm. */
-const SAG = 4;
+const SAG = 4.4;
 /** What turns the other way is kept to this much of an end, in mm, and to this turn. */
 const END_RUN = 20;
 const END_TURN = Math.tan((7 * Math.PI) / 180);
@@ -228,14 +228,16 @@ function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
     const place = curve.place(i);
     given(place, 1, undefined, off);
     given(place, -1, undefined, off);
-    if (ends.panel === 'back') {
-      const level = (nodes[i] ?? 0) * frame.downU;
+  }
+  if (ends.panel === 'back') {
+    for (let i = 1; i < 2 * count; i++) {
+      const u = ((nodes[i >> 1] ?? 0) + (nodes[(i + 1) >> 1] ?? 0)) / 2;
       curve.atLeast(
         [
-          [place, -frame.downV],
+          [curve.placeOver(u), -frame.downV],
           [slack, 1],
         ],
-        level - lower - SAG,
+        u * frame.downU - lower - SAG,
       );
     }
   }

@@ -6,6 +6,8 @@ export interface BendLimits {
   readonly leastRadius: number;
   /** No tighter than this where it leaves the straight. */
   readonly startRadius: number;
+  /** It never runs straighter than this. */
+  readonly mostRadius: number;
   /** What is flatter than this radius counts as flat. */
   readonly flatRadius: number;
   /** The longest flat run from its start, and at its end. */

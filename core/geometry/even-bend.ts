@@ -48,13 +48,10 @@ const STEADY = 3;
 const ROOM = 1.02;
 const START_ROOM = 1.05;
 /** How far from where it leaves the straight a bend is held to be gentle, in mm. */
-const START_RUN = 3;
-
-/** It never runs quite straight: a bend of 80 cm in radius, in 1 per 100 mm. */
-const LEAST_BEND = UNIT / 800;
+const START_RUN = 5;
 
 /** Toward its peak and from it the bend changes by this much from node to node at least, in 1 per 100 mm. */
-const PEAKED = 0.02;
+const PEAKED = 0.01;
 
 const bendRow = (of: (node: number) => number): number[] => {
   const row = zeros(SIZE);
@@ -91,7 +88,7 @@ function shapeRows({ limits, give, start, end }: BendWish, peak: number | undefi
   const rows: Row[] = [];
   const sharpest = UNIT / (limits.leastRadius * ROOM);
   for (let j = 0; j < NODES; j++) {
-    rows.push({ coefficients: only(j), bound: LEAST_BEND });
+    rows.push({ coefficients: only(j), bound: UNIT / limits.mostRadius });
     rows.push({ coefficients: only(j, -1), bound: -sharpest });
   }
   for (const s of [0, Math.max(0.03, START_RUN / distance(start, end))]) {
@@ -257,7 +254,8 @@ export function evenBend(wish: BendWish): EvenBend | undefined {
   const whole = Math.abs(Math.atan2(cross(wish.leaving, wish.arriving), dot(wish.leaving, wish.arriving)));
   const frame: Frame = { wish, side, first, turn: whole };
   const guess = settle(frame, firstGuess(frame), undefined, 3);
-  const rough = guess ?? firstGuess(frame);
+  // Where the limits leave no step from the first guess, the bend without them shows where to begin.
+  const rough = guess ?? settle({ ...frame, wish: eased(wish) }, firstGuess(frame), undefined, 6) ?? firstGuess(frame);
   const nodes = Array.from({ length: NODES }, (_, j) => j).filter(
     (j) => j / SPANS > wish.limits.peakFrom + 0.01 && j / SPANS < wish.limits.peakTo - 0.01,
   );
@@ -268,6 +266,17 @@ export function evenBend(wish: BendWish): EvenBend | undefined {
   }
   return undefined;
 }
+
+/** A wish that asks no more of the shape than that it turns one way. */
+const eased = (wish: BendWish): BendWish => ({
+  ...wish,
+  limits: {
+    ...wish.limits,
+    flatRadius: wish.limits.flatRadius * 10,
+    spread: 0.05,
+    startRadius: 0.3 * wish.limits.startRadius,
+  },
+});
 
 /** A bend is sound where its rounds came to rest: its end lies where it should. */
 function sound(frame: Frame, z: number[]): boolean {

@@ -135,6 +135,7 @@ describe('an even bend', () => {
     limits: {
       leastRadius: 25,
       startRadius: 60,
+      mostRadius: 800,
       flatRadius: 300,
       flatStart: 0.35,
       flatEnd: 0.4,
