@@ -170,10 +170,12 @@ function judgeSide(book: Book, panel: JudgedPanel, as: JudgedAs): void {
     book.most('side.turns', Math.min(wrong, right) * DEGREES, 0.3);
     if (taper > 5) {
       // A leg that only goes out below the hip is fuller there by its shape.
-      const lowest = kneeX < hipX ? hipY + 15 : as.crotchLevel;
+      const lowest = kneeX < hipX ? hipY : as.crotchLevel;
       const above = side.filter((p) => p.y <= lowest);
-      const fullest = above.reduce((most, p) => (p.x < most.x - 1e-6 ? p : most), top);
-      book.most('side.fullest', Math.abs(fullest.y - hipY), 15);
+      // Of a plumb run, which is equally full all along, the place nearest to the hip.
+      const outermost = Math.min(...above.map((p) => p.x)) + 0.1;
+      const off = above.filter((p) => p.x <= outermost).map((p) => Math.abs(p.y - hipY));
+      book.most('side.fullest', Math.min(...off), 15);
     }
   }
   if (as.plumbLeg) {

@@ -38,7 +38,7 @@ const BEND_BELOW = 80;
 /** Along a slanting inseam the same 80 mm down are less. */
 const BEND_BELOW_ALONG = 72;
 /** It is nowhere tighter than this share of the arc that would make the same turn evenly. */
-const EVENNESS = 0.72;
+export const EVENNESS = { side: 0.67, inseam: 0.74 } as const;
 /** No radius of an inseam is under this off the knee's bend, in units of 1 per 100 mm. */
 const INSEAM_BEND = 100 / 330;
 /** A limit that cannot be kept is passed as little as can be: weight per square millimetre. */
@@ -133,14 +133,15 @@ interface KneeBend {
   readonly bend: 1 | -1;
   /** Whether the bend turns its way from its very beginning, or may begin with what comes before. */
   readonly signed: boolean;
+  readonly evenness: number;
   /** What is passed where the bend cannot be even. */
   readonly slack: Figure;
 }
 
 /** Asks that the bend about the knee turn one way, and nowhere more tightly than `EVENNESS` allows. */
-export function evenBendInto(curve: GraphCurve, { from, end, nodes, bend, signed, slack }: KneeBend): void {
+export function evenBendInto(curve: GraphCurve, { from, end, nodes, bend, signed, evenness, slack }: KneeBend): void {
   const run = ((nodes[end] ?? 0) - (nodes[from] ?? 0)) / 100;
-  const share = bend / (run * EVENNESS);
+  const share = bend / (run * evenness);
   for (let i = from; i <= end; i++) {
     if (i > from || signed) {
       curve.atLeast(
@@ -202,7 +203,7 @@ export function inseamSeam({ crotchPoint, end, hollow, thigh }: InseamWish): Ins
   curve.atLeast([[slack, 1]], 0);
   curve.dear(slack, 0, PASSED);
   const bend = hem.v <= 0 ? -1 : 1;
-  evenBendInto(curve, { from: BEND, end: END, nodes, bend, signed: true, slack });
+  evenBendInto(curve, { from: BEND, end: END, nodes, bend, signed: true, evenness: EVENNESS.inseam, slack });
   for (let i = 0; i <= (bend < 0 ? BEND : BEND - 1); i++) {
     curve.atMost([[curve.bend(i), 1]], 0);
     curve.atLeast(
@@ -216,7 +217,7 @@ export function inseamSeam({ crotchPoint, end, hollow, thigh }: InseamWish): Ins
   curve.atMost(
     [
       [curve.slopeOver(LOWER_THIRD * long), 100],
-      [slack, -1],
+      [slack, -0.1],
     ],
     0,
   );
@@ -277,7 +278,7 @@ export function cutLeg(start: LegStart, end: LegEnd, crotchToKnee: number): { up
   curve.atLeast([[slack, 1]], 0);
   curve.dear(slack, 0, PASSED);
   const bend = (hem.v - kneeX) / (hem.u - knee) - kneeX / knee >= 0 ? 1 : -1;
-  evenBendInto(curve, { from: 4, end: 8, nodes, bend, signed: false, slack });
+  evenBendInto(curve, { from: 4, end: 8, nodes, bend, signed: false, evenness: EVENNESS.inseam, slack });
   const solved = curve.solve();
   const path = solved && graphPath(solved, axis);
   const last = path?.[7];

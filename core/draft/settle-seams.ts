@@ -44,7 +44,7 @@ const ROUNDS = 18;
 /** So many rounds the plan is made anew on what was drawn. */
 const PLANNED = 3;
 /** Settled where no figure moves by more than this, in mm. */
-const SETTLED = 0.015;
+const SETTLED = 0.005;
 
 function begin(setting: PanelSetting, gave: RiseGave): PanelState {
   const { parameters: p } = setting;

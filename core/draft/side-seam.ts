@@ -1,5 +1,5 @@
 import { axisDown, graphPath, GraphCurve, line, point, type Path, type Point, type Sum } from '../geometry/index.js';
-import { bendWindow, evenBendInto, runsThrough, type LegEnd } from './leg.js';
+import { bendWindow, EVENNESS, evenBendInto, runsThrough, type LegEnd } from './leg.js';
 
 /** What a side seam runs through. Lengths in mm, panel coordinates. */
 export interface SideWish {
@@ -33,7 +33,7 @@ const MOST_LEAN = Math.tan((14.6 * Math.PI) / 180);
 const OFF_PLUMB = Math.tan((1.6 * Math.PI) / 180);
 const PLUMB_DEAR = 1500;
 /** The side may lie this far outside the straight from hip to knee from a quarter of the way on, and this far inside. */
-const OUTSIDE = 0.7;
+const OUTSIDE = 0.4;
 const INSIDE = 6.7;
 /** An inset keeps at least this share. */
 const LEAST_INSET = 0.62;
@@ -146,7 +146,7 @@ export function sideSeam(wish: SideWish): SideSeam | undefined {
         );
       }
     }
-    evenBendInto(curve, { from: BEND, end: END, nodes, bend, signed: BEND > QUARTER, slack });
+    evenBendInto(curve, { from: BEND, end: END, nodes, bend, signed: BEND > QUARTER, evenness: EVENNESS.side, slack });
     const insetOut = wish.insetX !== undefined && wish.insetX < hip.x - 1;
     for (let i = insetOut ? CROTCH : HIP + 1; i < QUARTER; i++) curve.atLeast([[curve.bend(i), inward]], 0);
     if (inward < 0) {
@@ -156,7 +156,7 @@ export function sideSeam(wish: SideWish): SideSeam | undefined {
       for (let i = QUARTER + 1; i <= (bend < 0 ? BEND : BEND - 1); i++) curve.atMost([[curve.bend(i), 1]], 0);
     }
     const from = curve.place(QUARTER);
-    for (const share of bend < 0 ? [0, 0.3, 0.55] : [0, 0.2, 0.4, 0.6, 0.8]) {
+    for (const share of bend < 0 ? [0, 0.15, 0.3, 0.45, 0.6] : [0, 0.2, 0.4, 0.6, 0.8]) {
       const u = quarter + (knee - quarter) * share;
       const place = curve.placeOver(u);
       within([[place, 1]], chord * u - OUTSIDE, chord * u + INSIDE);

@@ -154,6 +154,8 @@ const PAIR_DEAR = 3000;
 /** Front and back together may be off level at the side by twice this, radians. */
 export const PAIR_OFF = (0.85 * Math.PI) / 180;
 const PASSED = 1000;
+/** Where a limit has to be passed, the turn at the centre gives so many times more than the rest: no horn stands at the side. */
+const CENTRE_GIVES = 8;
 /** A waist that passes a limit by less than this, in mm, is not tried the other way. */
 const PASSES = 0.05;
 /** A waist rises square from a chord no more steeply than this. */
@@ -198,12 +200,12 @@ function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
   );
   curve.atLeast([[slack, 1]], 0);
   curve.dear(slack, 0, PASSED);
-  const given = (figure: Figure, by: number, from: Figure | undefined, most: number): void => {
+  const given = (figure: Figure, by: number, from: Figure | undefined, most: number, gives = 1): void => {
     const sum: Sum = from
       ? [
           [figure, by],
           [from, -by],
-          [slack, 1],
+          [slack, gives],
         ]
       : [
           [figure, by],
@@ -219,8 +221,15 @@ function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
   for (let i = 2; i <= count - 2; i++) curve.atLeast([[curve.bend(i), way]], 0);
   // What an end turns the other way, slope against slope.
   const most = 100 * (darted ? END_TURN : END_TURN_PLAIN);
-  given(curve.slope(2), way * 100, curve.slope(0), most);
-  given(curve.slope(count), way * 100, curve.slope(count - 2), most);
+  for (const at of [0, count - 2]) {
+    for (const [from, to] of [
+      [at, at + 1],
+      [at + 1, at + 2],
+      [at, at + 2],
+    ] as const) {
+      given(curve.slope(to), way * 100, curve.slope(from), most, at === 0 ? CENTRE_GIVES : 1);
+    }
+  }
   const arc = (OFF_ARC * long * Math.abs(Math.atan(last) - Math.atan(first))) / 8;
   const off = Math.max(OFF_CHORD[ends.panel], arc);
   const lower = Math.max(0, frame.downU * long);

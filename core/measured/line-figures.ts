@@ -179,12 +179,12 @@ export function sideFigures({ edges: { side }, points: p, levels, kneeOnPiece }:
   const taper = p.sideWaist.x - p.sideHip.x;
   const way = taper >= 0 ? 1 : -1;
   let hip = top;
-  let fullest = top;
+  const above: Place[] = [];
   let [turned, other] = [0, 0];
   let [outside, inside] = [-Infinity, -Infinity];
   const quarter = levels.crotchLevel + (levels.kneeLevel - levels.crotchLevel) / 4;
   // A leg that only goes out below the hip is fuller there by its shape.
-  const lowest = p.sideKnee.x < p.sideHip.x ? p.sideHip.y + 15 : levels.crotchLevel;
+  const lowest = p.sideKnee.x < p.sideHip.x ? p.sideHip.y : levels.crotchLevel;
   const chord = (p.sideKnee.x - p.sideHip.x) / (p.sideKnee.y - p.sideHip.y);
   const square = 1 / Math.sqrt(1 + chord * chord);
   for (const [i, q] of run.entries()) {
@@ -195,20 +195,22 @@ export function sideFigures({ edges: { side }, points: p, levels, kneeOnPiece }:
       if (step < 0) turned -= step;
       else other += step;
     }
-    if (q.y <= lowest && q.x < fullest.x - 1e-6) fullest = q;
+    if (q.y <= lowest) above.push(q);
     if (kneeOnPiece && q.y >= quarter && q.y <= p.sideKnee.y) {
       const off = (q.x - p.sideHip.x - chord * (q.y - p.sideHip.y)) * square;
       outside = Math.max(outside, -off);
       inside = Math.max(inside, off);
     }
   }
+  // Of a plumb run, which is equally full all along, the place nearest to the hip.
+  const outermost = Math.min(...above.map((q) => q.x)) + 0.1;
   const upright = (angle: number): number => Math.abs(90 - angle * DEGREES);
   return {
     plumb: upright(hip.angle),
     lean: upright(top.angle),
     turnsBack: Math.min(turned, other) * DEGREES,
     taper,
-    fullest: Math.abs(fullest.y - p.sideHip.y),
+    fullest: Math.min(...above.filter((q) => q.x <= outermost).map((q) => Math.abs(q.y - p.sideHip.y))),
     outside: kneeOnPiece ? outside : undefined,
     hollow: kneeOnPiece ? inside : undefined,
   };
