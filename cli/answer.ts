@@ -103,7 +103,7 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
         refusal ? [`${refusal.field}: ${refusal.reason} It is left out.`] : [],
       ),
       ...findDoubts(measured, unit).map((d) => d.sentence),
-      ...draftNotes(block, unit),
+      ...draftNotes(worked, block, unit),
     ],
   };
 }

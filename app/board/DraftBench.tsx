@@ -71,9 +71,9 @@ function Fold({ title, children }: { title: string; children: () => ReactNode })
 }
 
 const Notes = memo(function Notes() {
-  const block = useComputed((c) => c.draft?.block);
+  const draft = useComputed((c) => c.draft);
   const unit = useUnit();
-  const text = useMemo(() => (block ? draftNotes(block, unit) : []).join('\n'), [block, unit]);
+  const text = useMemo(() => (draft ? draftNotes(draft.worked, draft.block, unit) : []).join('\n'), [draft, unit]);
   return <NoteList text={text} />;
 });
 

@@ -19,7 +19,7 @@ import {
 } from '../geometry/index.js';
 import type { Measured } from '../measure/index.js';
 import { findDoubts, SHIPPED_CHARTS } from '../measure/index.js';
-import { SHEETS } from '../shipped/index.js';
+import { SHEETS, sheetById } from '../shipped/index.js';
 import { computeDraft, EMPTY_INPUT, missingFigures, type Draft, type DraftInput } from './index.js';
 
 const middle = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
@@ -31,6 +31,7 @@ function draft(measured: Measured, more: Partial<DraftInput> = {}): Draft {
 }
 
 const block = draft(middle).block;
+const notesOf = ({ worked, block }: Draft): string[] => draftNotes(worked, block, 'cm');
 const degrees = (radians: number): number => (radians * 180) / Math.PI;
 
 describe('the draft of a middle body', () => {
@@ -87,7 +88,7 @@ describe('the draft of a middle body', () => {
     expect(f.inseamAboveKnee - b.inseamAboveKnee).toBeCloseTo(3, 1);
     const plain = draft(middle, { rules: { hipKept: true, trueSeams: false, waistPlan: 'method' } }).block;
     expect(plain.back.points.crotchPoint.y).toBe(plain.levels.crotchLevel);
-    expect(draftNotes(block, 'cm').join(' ')).toMatch(/Back: crotch point moved 0\.\d cm down/);
+    expect(notesOf(draft(middle)).join(' ')).toMatch(/Back: crotch point moved 0\.\d cm down/);
   });
 
   it('leaves a crotch drop set by hand alone', () => {
@@ -151,12 +152,21 @@ describe('the draft of a middle body', () => {
 });
 
 describe('the waist plan', () => {
-  const note = (waist: number, hip: number): string =>
-    draftNotes(draft({ ...middle, waist, hip }).block, 'cm').join(' ');
+  const note = (waist: number, hip: number): string => notesOf(draft({ ...middle, waist, hip })).join(' ');
   it('keeps the sheet’s darts on a usual drop, narrows them on a small one, leaves them out on none', () => {
     expect(note(780, 1000)).not.toMatch(/dart|surplus/);
     expect(note(900, 1000)).toMatch(/surplus takes 1 ×/);
     expect(note(1020, 1000)).toContain('too little surplus for a dart');
+  });
+  it('offers a front dart where the maker may choose one and the side comes in by more than 25 mm', () => {
+    const sheet = sheetById('thirds') ?? EMPTY_INPUT.sheet;
+    const thirds = (choices: Readonly<Record<string, string>>): string =>
+      notesOf(draft(middle, { sheet, choices })).join(' ');
+    expect(thirds({ waist: 'fly', frontDart: 'none' })).toMatch(
+      /the side comes in by 3\.\d cm at the waist\. A front dart/,
+    );
+    expect(thirds({ waist: 'fly', frontDart: 'one' })).not.toContain('A front dart');
+    expect(thirds({ waist: 'elastic' })).not.toContain('A front dart');
   });
   it('widens and doubles them on a large one', () => {
     expect(note(640, 1040)).toMatch(/surplus takes 2 ×/);
@@ -274,11 +284,7 @@ describe('any body', () => {
       const outcome = computeDraft({ ...EMPTY_INPUT, measured });
       if (outcome.ok) {
         expectSound(outcome.value.block);
-        const said = [
-          ...outcome.value.worked.warnings,
-          ...findDoubts(measured, 'cm'),
-          ...draftNotes(outcome.value.block, 'cm'),
-        ];
+        const said = [...outcome.value.worked.warnings, ...findDoubts(measured, 'cm'), ...notesOf(outcome.value)];
         expect(said.length).toBeGreaterThan(0);
       } else {
         refused++;
@@ -332,7 +338,8 @@ describe('the other schools of the waist', () => {
   it('have no darts: half at side and centre, or all at the centre with a straight side', () => {
     const taper = (b: Block, name: 'front' | 'back'): number => b[name].points.sideWaist.x - b[name].points.sideHip.x;
     const darted = draft({ ...middle, waist: 860 }, { rules: rules('off') }).block;
-    const shared = draft({ ...middle, waist: 860 }, { rules: rules('shared') }).block;
+    const sharing = draft({ ...middle, waist: 860 }, { rules: rules('shared') });
+    const shared = sharing.block;
     const centre = draft({ ...middle, waist: 860 }, { rules: rules('centre') }).block;
     expect([darted.front.darts.length, darted.back.darts.length]).toEqual([1, 1]);
     for (const b of [shared, centre]) {
@@ -344,7 +351,7 @@ describe('the other schools of the waist', () => {
     // The curve of the waist itself takes up to a millimetre.
     expect(Math.abs(taper(shared, 'back') - all / 2)).toBeLessThan(1);
     expect(Math.abs(taper(centre, 'back'))).toBeLessThan(2);
-    expect(draftNotes(shared, 'cm').join(' ')).toContain('no darts, the surplus leaves at the side and the centre');
+    expect(notesOf(sharing).join(' ')).toContain('no darts, the surplus leaves at the side and the centre');
   });
 
   it('draft 200 bodies soundly', () => {

@@ -10,7 +10,8 @@ export {
   type Settled,
 } from './panel.js';
 export { girthLevels, levelSpan, type LegGirth } from './level-width.js';
-export { drawBlock, draftNotes, edgeLengths, type Block, type EdgeLengths } from './block.js';
+export { draftNotes } from './draft-notes.js';
+export { drawBlock, edgeLengths, type Block, type EdgeLengths } from './block.js';
 export { INSEAM_STRETCH } from './walk-inseams.js';
 export { riseLimits } from './crotch-curve.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';

@@ -202,7 +202,7 @@ export function stepsOf(draft: Draft, unit: Unit): WorkedStep[] {
   const { title, lines, slip } = words.levels;
   const both: readonly PanelName[] = worked.sheet.first === 'back' ? ['back', 'front'] : ['front', 'back'];
   const nothing = { panel: undefined, construction: [], seams: [], points: [] };
-  const notes = draftNotes(block, unit);
+  const notes = draftNotes(worked, block, unit);
   return [
     { ...nothing, id: 'levels', title, sums: sumsOf(worked, lines, unit), slip, told: [] },
     ...both.flatMap((name) => panelSteps(draft, name, unit)),
