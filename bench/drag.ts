@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { startBrowser } from '../e2e/browser.js';
 import { createApp } from '../server/app.js';
 
-/** Replays a drag of the back crotch point in the page and reads what each frame cost in script (handbook 5, section 4). */
+/** Replays a drag of the back crotch point in the page and reads what each frame cost in script. */
 
 const SCRIPT_LIMIT = 8;
 const server = createApp(resolve(import.meta.dirname, '..', 'dist')).listen(0, '127.0.0.1');
@@ -61,15 +61,18 @@ await driver.wait(async () => (await driver.findElements({ css: '[data-handle="b
 await driver.manage().setTimeouts({ script: 60_000 });
 await driver.sendDevToolsCommand('Performance.enable', {});
 await new Promise((settled) => setTimeout(settled, 2000));
-const before = await spent();
-const { frames, long } = await driver.executeAsyncScript<Replay>(REPLAY);
-const after = await spent();
-const perFrame = (from: number, to: number): string => ((1000 * (to - from)) / frames.length).toFixed(2);
-const sorted = frames.slice(20).sort((a, b) => a - b);
-const quantile = (q: number): string => (sorted[Math.floor(q * (sorted.length - 1))] ?? NaN).toFixed(2);
-console.log(
-  `drag: ${frames.length} frames; script ${perFrame(before.script, after.script)} ms a frame (limit ${SCRIPT_LIMIT} ms), whole task ${perFrame(before.task, after.task)} ms a frame; handling alone median ${quantile(0.5)} ms, 99th percentile ${quantile(0.99)} ms; longest task ${long === 0 ? 'under 50' : long.toFixed(0)} ms (limit 50 ms)`,
-);
+// The first drag runs code that the browser has not made fast yet; the second shows what a hand meets from then on.
+for (const name of ['first drag', 'next drag']) {
+  const before = await spent();
+  const { frames, long } = await driver.executeAsyncScript<Replay>(REPLAY);
+  const after = await spent();
+  const perFrame = (from: number, to: number): string => ((1000 * (to - from)) / frames.length).toFixed(2);
+  const sorted = frames.slice(20).sort((a, b) => a - b);
+  const quantile = (q: number): string => (sorted[Math.floor(q * (sorted.length - 1))] ?? NaN).toFixed(2);
+  console.log(
+    `${name}: ${frames.length} frames; script ${perFrame(before.script, after.script)} ms a frame (limit ${SCRIPT_LIMIT} ms), whole task ${perFrame(before.task, after.task)} ms a frame; handling alone median ${quantile(0.5)} ms, 99th percentile ${quantile(0.99)} ms; longest task ${long === 0 ? 'under 50' : long.toFixed(0)} ms (limit 50 ms)`,
+  );
+}
 await browser.quit();
 server.closeAllConnections();
 server.close();

@@ -34,7 +34,7 @@ function missed(d: Draft): { panels: number; said: string[] } {
 }
 
 describe('the lines that a cutter would cut', () => {
-  it('meet every measure on at least 97 of 100 panels of the table, by all methods in their first way', () => {
+  it('meet every measure on at least 98 of 100 panels of the table, by all methods in their first way', () => {
     let [panels, out, hollows, extensions] = [0, 0, 0, 0];
     const said: string[] = [];
     for (const sheet of SHEETS) {
@@ -51,12 +51,12 @@ describe('the lines that a cutter would cut', () => {
         }
       }
     }
-    expect([out / panels <= 0.03, said]).toEqual([true, said]);
+    expect([out / panels <= 0.02, said]).toEqual([true, said]);
     expect(hollows / panels).toBeLessThanOrEqual(0.1);
     expect(extensions / panels).toBeLessThanOrEqual(0.02);
   });
 
-  it('hold for legs, builds and rules varied one at a time', () => {
+  it('hold on at least 98 of 100 for legs, builds and rules varied one at a time, on every body of the table', () => {
     const variations: readonly Partial<DraftInput>[] = [
       ...['straight', 'tapered', 'slim', 'wide', 'full'].map((leg) => ({ choices: { leg } })),
       ...['flat', 'full'].map((seat) => ({ choices: { seat } })),
@@ -65,19 +65,19 @@ describe('the lines that a cutter would cut', () => {
       { choices: { sway: 'hollow' } },
       { rules: { hipKept: true, trueSeams: false, waistPlan: 'method' as const } },
     ];
-    const [middle] = BODIES;
-    if (!middle) throw new Error('No middle body');
     let [panels, out] = [0, 0];
     const said: string[] = [];
     for (const sheet of SHEETS) {
       for (const variation of variations) {
-        const m = missed(onBody(sheet, middle, variation));
-        panels += 2;
-        out += m.panels;
-        if (m.panels > 0) said.push(`${sheet.id} ${JSON.stringify(variation)}: ${m.said.join(', ')}`);
+        for (const body of BODIES) {
+          const m = missed(onBody(sheet, body, variation));
+          panels += 2;
+          out += m.panels;
+          if (m.panels > 0) said.push(`${sheet.id}, ${body.id}, ${JSON.stringify(variation)}: ${m.said.join(', ')}`);
+        }
       }
     }
-    expect([out / panels <= 0.03, said]).toEqual([true, said]);
+    expect([out / panels <= 0.02, said]).toEqual([true, said]);
   });
 
   it('hold for 500 random bodies over all methods and ways, none of them refused', () => {
@@ -93,7 +93,7 @@ describe('the lines that a cutter would cut', () => {
         out += missed(draft({ ...inputFor(sheet, body, random), choices: ways[i % ways.length] ?? {} })).panels;
       }
     }
-    expect(out / panels).toBeLessThanOrEqual(0.03);
+    expect(out / panels).toBeLessThanOrEqual(0.02);
   });
 });
 
@@ -203,9 +203,9 @@ describe('what is shown', () => {
 });
 
 describe('a short leg', () => {
+  const [middle] = BODIES;
+  if (!middle) throw new Error('No middle body');
   it('has the rises of the long one, by every method', () => {
-    const [middle] = BODIES;
-    if (!middle) throw new Error('No middle body');
     for (const sheet of SHEETS) {
       const full = onBody(sheet, middle).block;
       for (const insideLength of [25, 100, 300]) {

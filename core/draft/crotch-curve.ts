@@ -120,9 +120,7 @@ export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
   const straighter = { ...limits, mostRadius: ALL_BUT_STRAIGHT };
   const bend =
     evenBend({ ...common, give }) ??
-    (lean > 0 ? evenBend({ ...common, give: { ...give, lean } }) : undefined) ??
-    (end > 0 ? evenBend({ ...common, give: { ...give, lean, end } }) : undefined) ??
-    evenBend({ ...common, give: { ...give, lean, end }, limits: straighter }) ??
+    (lean + end > 0 ? evenBend({ ...common, give: { ...give, lean, end } }) : undefined) ??
     evenBend({ ...common, give: { ...give, startDown: LOWER * give.startDown, lean, end }, limits: straighter }) ??
     evenBend({ ...common, give: { ...give, lean, end }, limits: flatter(straighter) }) ??
     evenBend({

@@ -7,13 +7,15 @@ export const UNIT = 100;
 /** The spans of a bend, and the nodes between which its curvature runs straight. */
 export const SPANS = 8;
 export const NODES = SPANS + 1;
-/** Unknowns: bends at the nodes, length, start, lean, end, what the hollow misses. */
+/** Unknowns: bends at the nodes, length, start, what the hollow misses; lean and end last, which most bends hold. */
 export const LENGTH = NODES;
 export const START = NODES + 1;
-export const LEAN = NODES + 2;
-export const END = NODES + 3;
-export const MISS = NODES + 4;
+export const MISS = NODES + 2;
+export const LEAN = NODES + 3;
+export const END = NODES + 4;
 export const SIZE = NODES + 5;
+/** How many unknowns there are where lean and end are held at nought. */
+export const HELD_SIZE = LEAN;
 const GAUSS: readonly (readonly [number, number])[] = [
   [0.1127016653792583, 0.2777777777777778],
   [0.5, 0.4444444444444444],

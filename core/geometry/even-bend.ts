@@ -3,6 +3,7 @@ import {
   END,
   hatAt,
   hatTo,
+  HELD_SIZE,
   LEAN,
   LENGTH,
   MISS,
@@ -78,9 +79,9 @@ const only = (index: number, value = 1): number[] => {
   return row;
 };
 
-function put(conditions: Conditions, coefficients: readonly number[], bound: number, equal: boolean): void {
+function put(conditions: Conditions, { coefficients, bound }: Row, equal: boolean): void {
   const at = conditions.add(bound, equal);
-  for (let i = 0; i < SIZE; i++) conditions.coefficients[at + i] = coefficients[i] as number;
+  for (let i = 0; i < conditions.size; i++) conditions.coefficients[at + i] = coefficients[i] as number;
 }
 
 /** The rows that do not change from round to round; `peak` is the node of greatest bend, where it has been chosen. */
@@ -115,6 +116,7 @@ function shapeRows({ limits, give, start, end }: BendWish, peak: number | undefi
   }
   rows.push({ coefficients: only(START), bound: -give.startDown / UNIT });
   rows.push({ coefficients: only(START, -1), bound: -give.startUp / UNIT });
+  if (give.lean === 0 && give.end === 0) return rows;
   for (const [index, most] of [
     [LEAN, give.lean],
     [END, give.end / UNIT],
@@ -129,24 +131,24 @@ function shapeRows({ limits, give, start, end }: BendWish, peak: number | undefi
 const LEAN_DEAR = 400;
 const END_DEAR = 120;
 
-function weights({ give }: BendWish): { hessian: number[]; gradient: number[] } {
-  const hessian = zeros(SIZE * SIZE);
+function weights({ give }: BendWish, size: number): { hessian: number[]; gradient: number[] } {
+  const hessian = zeros(size * size);
   const on = (i: number, w: number): void => {
-    hessian[i * SIZE + i] = (hessian[i * SIZE + i] as number) + w;
+    if (i < size) hessian[i * size + i] = (hessian[i * size + i] as number) + w;
   };
   for (let i = 0; i < NODES; i++) on(i, 1e-4);
   for (let i = 0; i < SPANS; i++) {
     on(i, SPANS);
     on(i + 1, SPANS);
-    hessian[i * SIZE + i + 1] = -SPANS;
-    hessian[(i + 1) * SIZE + i] = -SPANS;
+    hessian[i * size + i + 1] = -SPANS;
+    hessian[(i + 1) * size + i] = -SPANS;
   }
   on(LENGTH, STEADY);
   on(START, give.start * UNIT * UNIT + STEADY);
   on(LEAN, LEAN_DEAR * (180 / Math.PI) ** 2);
   on(END, END_DEAR * UNIT * UNIT);
   on(MISS, give.through * UNIT * UNIT);
-  return { hessian, gradient: zeros(SIZE) };
+  return { hessian, gradient: zeros(size) };
 }
 
 /** A first guess: a bend that swells to the middle, as long as its chord and a little more. */
@@ -163,9 +165,9 @@ function firstGuess({ wish, turn: whole }: Frame): number[] {
 function settle(frame: Frame, first: number[], peak: number | undefined, rounds: number): number[] | undefined {
   const { wish, side, turn: whole } = frame;
   const shape = shapeRows(wish, peak);
-  const { hessian, gradient } = weights(wish);
-  const held = wish.give.lean === 0 ? only(LEAN) : undefined;
-  const fixed = wish.give.end === 0 ? only(END) : undefined;
+  const { lean, end } = wish.give;
+  const size = lean === 0 && end === 0 ? HELD_SIZE : SIZE;
+  const { hessian, gradient } = weights(wish, size);
   let z = first;
   const steps = new FixedPoint();
   for (let round = 0; ; round++) {
@@ -194,18 +196,15 @@ function settle(frame: Frame, first: number[], peak: number | undefined, rounds:
       linear(turned, (z[LENGTH] as number) * sum + side * (z[LEAN] as number), whole, z),
       linear(pass, dot(normal, subtract(there.at, target)), 0, z),
     ];
-    if (held) equal.push({ coefficients: held, bound: 0 });
-    if (fixed) equal.push({ coefficients: fixed, bound: 0 });
+    if (size === SIZE && lean === 0) equal.push({ coefficients: only(LEAN), bound: 0 });
+    if (size === SIZE && end === 0) equal.push({ coefficients: only(END), bound: 0 });
     for (const i of [START, LENGTH]) gradient[i] = -STEADY * (z[i] as number);
-    const conditions = new Conditions(SIZE, 72);
-    for (const { coefficients, bound } of equal) put(conditions, coefficients, bound, true);
-    const most = wish.give.lean === 0 && wish.give.end === 0 ? shape.length - 4 : shape.length;
-    for (let i = 0; i < most; i++) {
-      const { coefficients, bound } = shape[i] as Row;
-      put(conditions, coefficients, bound, false);
-    }
-    const next = solveQuadratic(hessian, gradient, conditions);
-    if (!next || !((next[LENGTH] as number) > 0.05)) return undefined;
+    const conditions = new Conditions(size, 72);
+    for (const row of equal) put(conditions, row, true);
+    for (const row of shape) put(conditions, row, false);
+    const found = solveQuadratic(hessian, gradient, conditions);
+    if (!found || !((found[LENGTH] as number) > 0.05)) return undefined;
+    const next = size === SIZE ? found : [...found, 0, 0];
     let moved = 0;
     for (let i = 0; i < SIZE; i++) moved = Math.max(moved, Math.abs((next[i] as number) - (z[i] as number)));
     if (moved < SETTLED || round === rounds - 1) return next;

@@ -4,11 +4,9 @@ import { zeros } from './zeros.js';
 export class Conditions {
   count = 0;
   equalities = 0;
-  /** All rows, one after the other; each is nought but between its first and its last column. */
+  /** All rows, one after the other. */
   readonly coefficients: number[];
   readonly bounds: number[];
-  readonly first: number[];
-  readonly last: number[];
 
   constructor(
     readonly size: number,
@@ -16,8 +14,6 @@ export class Conditions {
   ) {
     this.coefficients = zeros(room * size);
     this.bounds = zeros(room);
-    this.first = zeros(room);
-    this.last = zeros(room);
   }
 
   /** Adds a row, all nought, and gives where it begins in `coefficients`. Equalities come before all others. */
@@ -34,6 +30,7 @@ export class Conditions {
 
 /** Working memory: written before it is read in every call, so that many small programmes cost no memory of their own. */
 const MOST = 40;
+const MOST_ROWS = 100;
 const SCRATCH = {
   lower: new Float64Array(MOST * MOST),
   space: new Float64Array(MOST * MOST),
@@ -43,6 +40,13 @@ const SCRATCH = {
   r: new Float64Array(MOST),
   set: new Int32Array(MOST + 1),
   multipliers: new Float64Array(MOST + 1),
+  x: new Float64Array(MOST),
+  rows: new Float64Array(MOST_ROWS * MOST),
+  bounds: new Float64Array(MOST_ROWS),
+  misses: new Float64Array(MOST_ROWS),
+  first: new Int32Array(MOST_ROWS),
+  last: new Int32Array(MOST_ROWS),
+  inSet: new Uint8Array(MOST_ROWS),
 };
 
 /** A condition counts as met within this, after its row is scaled to length one. */
@@ -95,6 +99,39 @@ function rotate(m: Float64Array, a: number, b: number, count: number, c: number,
   }
 }
 
+/** The conditions with rows of length one, and where each row begins and ends; in working memory. */
+function normalised(conditions: Conditions): void {
+  const { size: n, coefficients, count } = conditions;
+  const { rows, bounds, first, last } = SCRATCH;
+  for (let i = 0; i < count; i++) {
+    const at = i * n;
+    let s = 0;
+    let from = n;
+    let to = -1;
+    for (let j = 0; j < n; j++) {
+      const c = coefficients[at + j] as number;
+      if (c === 0) continue;
+      s += c * c;
+      if (from === n) from = j;
+      to = j;
+    }
+    first[i] = from;
+    last[i] = to;
+    const scale = s > 0 ? 1 / Math.sqrt(s) : 1;
+    for (let j = from; j <= to; j++) rows[at + j] = (coefficients[at + j] as number) * scale;
+    bounds[i] = (conditions.bounds[i] as number) * scale;
+  }
+}
+
+/** By how much a row is more than its bound. */
+function over(row: number, n: number): number {
+  const { rows, bounds, first, last, x } = SCRATCH;
+  let s = -(bounds[row] as number);
+  const to = last[row] as number;
+  for (let j = first[row] as number, at = row * n + j; j <= to; j++, at++) s += (rows[at] as number) * (x[j] as number);
+  return s;
+}
+
 /**
  * The least of ½ xᵀHx + gᵀx under linear conditions, by the dual active set method of Goldfarb and Idnani (1983).
  * `hessian` is row-major, symmetric and positive definite. Nothing where no point meets all conditions, or where the
@@ -105,42 +142,23 @@ export function solveQuadratic(
   gradient: readonly number[],
   conditions: Conditions,
 ): number[] | undefined {
-  const { size: n, coefficients: rows, bounds, count, equalities, first, last } = conditions;
-  if (n > MOST) throw new Error('A quadratic programme has at most 40 unknowns');
-  const { lower, triangle, d, z, r, set, multipliers } = SCRATCH;
+  const { size: n, count, equalities } = conditions;
+  if (n > MOST || count > MOST_ROWS)
+    throw new Error('A quadratic programme has at most 40 unknowns and 100 conditions');
+  const { lower, triangle, d, z, r, set, multipliers, x, rows, first, last, inSet } = SCRATCH;
   for (let i = 0; i < n * n; i++) lower[i] = hessian[i] as number;
   if (!factor(lower, n)) return undefined;
   const space = stepSpace(lower, n);
-  const x = zeros(n);
+  x.fill(0, 0, n);
   for (let k = 0; k < n; k++) {
     let w = 0;
     for (let j = 0; j < n; j++) w += (space[k * n + j] as number) * (gradient[j] as number);
     for (let i = 0; i < n; i++) x[i] = (x[i] as number) - (space[k * n + i] as number) * w;
   }
-  const norms = zeros(count);
-  for (let i = 0; i < count; i++) {
-    let s = 0;
-    let [from, to] = [n, -1];
-    for (let j = 0; j < n; j++) {
-      const c = rows[i * n + j] as number;
-      if (c === 0) continue;
-      s += c * c;
-      if (from === n) from = j;
-      to = j;
-    }
-    first[i] = from;
-    last[i] = to;
-    norms[i] = Math.sqrt(s) || 1;
-  }
+  normalised(conditions);
   // The working set: which rows, their multipliers, and the triangle of their coordinates, stored by rows.
-  const inSet = zeros(count);
+  inSet.fill(0, 0, count);
   let q = 0;
-  const off = (row: number): number => {
-    let s = 0;
-    const to = last[row] as number;
-    for (let j = first[row] as number; j <= to; j++) s += (rows[row * n + j] as number) * (x[j] as number);
-    return (s - (bounds[row] as number)) / (norms[row] as number);
-  };
   for (let round = 0; round < MOST_ROUNDS; round++) {
     let p = -1;
     let worst = -MET;
@@ -150,12 +168,18 @@ export function solveQuadratic(
         p = i;
         break;
       }
-      const over = off(i);
-      if (over < worst) [worst, p] = [over, i];
+      const by = over(i, n);
+      if (by < worst) {
+        worst = by;
+        p = i;
+      }
     }
-    if (p === -1) return x;
-    const scale = norms[p] as number;
-    const sign = p < equalities && off(p) > 0 ? -1 : 1;
+    if (p === -1) {
+      const found = zeros(n);
+      for (let i = 0; i < n; i++) found[i] = x[i] as number;
+      return found;
+    }
+    const sign = p < equalities && over(p, n) > 0 ? -1 : 1;
     let multiplier = 0;
     const from = first[p] as number;
     const to = last[p] as number;
@@ -163,7 +187,7 @@ export function solveQuadratic(
       for (let k = 0; k < n; k++) {
         let s = 0;
         for (let j = from; j <= to; j++) s += (space[k * n + j] as number) * (rows[p * n + j] as number);
-        d[k] = (sign * s) / scale;
+        d[k] = sign * s;
       }
       for (let i = 0; i < n; i++) z[i] = 0;
       let toward = 0;
@@ -184,7 +208,7 @@ export function solveQuadratic(
         const step = (multipliers[i] as number) / (r[i] as number);
         if (step < partial) [partial, leaving] = [step, i];
       }
-      const full = toward > 1e-14 ? (-sign * off(p)) / toward : Infinity;
+      const full = toward > 1e-14 ? (-sign * over(p, n)) / toward : Infinity;
       const step = Math.min(partial, full);
       if (step === Infinity) return undefined;
       for (let i = 0; i < q; i++) multipliers[i] = (multipliers[i] as number) - step * (r[i] as number);
