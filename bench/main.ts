@@ -9,7 +9,7 @@ import { loadFonts } from '../cli/fonts.js';
 import { SHEETS } from '../core/shipped/index.js';
 import { judgeDraft } from './judged.js';
 import { reportLines } from './lines.js';
-import { TEN_ALTERATIONS } from './ten-alterations.js';
+import { TEN_ALTERATIONS, TWO_HUNDRED_ALTERATIONS } from './alteration-lists.js';
 import { anyBody, inputFor, isMeantFor, plausibleBody, seeded, waysOf, wideBody } from './random-body.js';
 
 const quantile = (sorted: readonly number[], q: number): number => sorted[Math.floor(q * (sorted.length - 1))] ?? NaN;
@@ -24,15 +24,15 @@ function report(name: string, times: number[], limit: number): void {
 }
 
 /** One whole recompute, with the alterations given. */
-function recompute(name: string, alterations: readonly Alteration[]): void {
+function recompute(name: string, alterations: readonly Alteration[], limit: number, count = 3000): void {
   const times: number[] = [];
-  for (let i = 0; i < 3000; i++) {
+  for (let i = 0; i < count; i++) {
     const measured = { waist: 780 + (i % 50), hip: 1000 + (i % 37), crotchDepth: 272, inseam: 780 };
     const start = performance.now();
     computeDraft({ ...EMPTY_INPUT, measured, alterations });
     times.push(performance.now() - start);
   }
-  report(name, times.slice(200), 2);
+  report(name, times.slice(count / 15), limit);
 }
 
 function bodies(): void {
@@ -143,8 +143,9 @@ async function pdf(): Promise<void> {
   report('PDF of a draft on A4', times, 1000);
 }
 
-recompute('one whole recompute', []);
-recompute('one whole recompute with ten alterations', TEN_ALTERATIONS);
+recompute('one whole recompute', [], 2);
+recompute('one whole recompute with ten alterations', TEN_ALTERATIONS, 4);
+recompute('one whole recompute with two hundred alterations', TWO_HUNDRED_ALTERATIONS, 60, 60);
 methods();
 reportLines();
 bodies();

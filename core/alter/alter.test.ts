@@ -416,6 +416,17 @@ describe('a list of alterations', () => {
     expect(alterBlock(block, [{ ...first, on: false }])).toEqual({ block, told: [], marks: { front: [], back: [] } });
   });
 
+  it('of two hundred draws no more curves than a short one', () => {
+    const pair = (i: number): AlterationWork[] => [
+      seatWedge(i % 2 === 0 ? 4 : -4),
+      { kind: 'scoop', panel: 'back', at: 0.08 + 0.3 * (i % 3), by: i % 2 === 0 ? 1 : -1, keepLength: false },
+    ];
+    const long = altered(...Array.from({ length: 100 }, (_, i) => pair(i)).flat());
+    for (const edge of ['waist', 'side', 'inseam', 'rise'] as const) {
+      expect([edge, long.back.edges[edge].length <= block.back.edges[edge].length + 4]).toEqual([edge, true]);
+    }
+  });
+
   it('of nothing at all gives the very same block', () => {
     expect(alterBlock(block, []).block).toBe(block);
     const still = alterBlock(block, listed(seatWedge(0))).block;

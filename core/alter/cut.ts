@@ -202,7 +202,9 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Cut
   const hipMoves = even && cut.movesDown ? dot(subtract(sideHip, p), n) > -1e-7 : isMoved(paper.centreHip);
   const wedge: Mark = { alteration, kind: 'wedge', points: [p, q, go(q), go(p)], path: [] };
   const hinge: Mark[] = b === 0 ? [{ alteration, kind: 'hinge', points: [q], path: [] }] : [];
-  const carried = paper.marks.map((mark) => ({ ...mark, points: mark.points.map(carry) }));
+  const carried = paper.marks.map((mark) =>
+    mark.points.some(isMoved) ? { ...mark, points: mark.points.map(carry) } : mark,
+  );
   const cutMark: Mark = { alteration, kind: 'cut', points: [p, q], path: [] };
   return {
     ...paper,

@@ -1,6 +1,7 @@
 import { cubic, cubicLength, directionAt, parameterAtLength, partOf, pointAt, type Cubic } from './cubic.js';
-import { pathLength, placeAtLength, splitPath, type Path } from './path.js';
-import { along, cross, distance, dot, point, subtract, type Point } from './point.js';
+import { fitCubic } from './fit-cubic.js';
+import { pathLength, placeAtLength, runningLengths, splitPath, type Path } from './path.js';
+import { along, cross, distance, dot, subtract, type Point } from './point.js';
 
 /** A seam breaks where its direction changes by more than this, in radians (a fifth of a degree). */
 const BREAK = 0.0035;
@@ -15,44 +16,8 @@ const HANDLE_MOST = 1;
 /** What of the way to the seam's end may be redrawn. */
 const SHARE = 0.75;
 
-/**
- * The cubic with the given ends and unit tangents that lies nearest to `points`, which run from start to end (least
- * squares on the two handles, parameters by chord length).
- */
-export function fitCubic(start: Point, leaving: Point, end: Point, arriving: Point, points: readonly Point[]): Cubic {
-  const chord = distance(start, end);
-  const lengths = [0];
-  for (const [i, p] of points.entries()) lengths.push((lengths[i] ?? 0) + distance(points[i - 1] ?? start, p));
-  const total = (lengths[lengths.length - 1] ?? 0) + distance(points[points.length - 1] ?? start, end);
-  let uu = 0;
-  let uv = 0;
-  let vv = 0;
-  let ur = 0;
-  let vr = 0;
-  for (const [i, p] of points.entries()) {
-    const t = (lengths[i + 1] ?? 0) / total;
-    const s = 1 - t;
-    const b1 = 3 * s * s * t;
-    const b2 = 3 * s * t * t;
-    const rest = subtract(
-      p,
-      point(
-        start.x * (s * s * s + b1) + end.x * (b2 + t * t * t),
-        start.y * (s * s * s + b1) + end.y * (b2 + t * t * t),
-      ),
-    );
-    uu += b1 * b1;
-    uv -= b1 * b2 * dot(leaving, arriving);
-    vv += b2 * b2;
-    ur += b1 * dot(leaving, rest);
-    vr -= b2 * dot(arriving, rest);
-  }
-  const det = uu * vv - uv * uv;
-  const held = (x: number): number => (Number.isFinite(x) && x > chord * 0.15 && x < chord * 0.75 ? x : chord / 3);
-  const alpha = held((ur * vv - uv * vr) / det);
-  const beta = held((uu * vr - uv * ur) / det);
-  return cubic(start, along(start, leaving, alpha), along(end, arriving, -beta), end);
-}
+/** A redrawn curve's handle is between these shares of its chord; else a third. */
+const held = (length: number, chord: number): boolean => length > chord * 0.15 && length < chord * 0.75;
 
 /** The curve with both handles lengthened so that it is `length` mm long, where that takes no overlong handles. */
 function ofLength(c: Cubic, length: number): Cubic {
@@ -190,13 +155,16 @@ function redrawnBetween(path: Path, start: Spot, end: Spot, length: number | und
     if (to - from < 1e-9) continue;
     for (const share of [0.125, 0.375, 0.625, 0.875]) points.push(pointAt(c, from + share * (to - from)));
   }
-  const fitted = fitCubic(
-    pointAt(first, start.t),
-    directionAt(first, start.t),
-    pointAt(last, end.t),
-    directionAt(last, end.t),
-    points,
-  );
+  const ends = {
+    start: pointAt(first, start.t),
+    leaving: directionAt(first, start.t),
+    end: pointAt(last, end.t),
+    arriving: directionAt(last, end.t),
+  };
+  const lengths = runningLengths([ends.start, ...points, ends.end]);
+  const whole = lengths[lengths.length - 1] as number;
+  const shares = lengths.slice(1, -1).map((along) => along / whole);
+  const fitted = fitCubic(ends, shares, points, held);
   return length === undefined ? fitted : ofLength(fitted, length);
 }
 

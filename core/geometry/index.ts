@@ -33,10 +33,11 @@ export {
   type Sum,
 } from './graph-curve.js';
 export { FixedPoint } from './numeric/fixed-point.js';
+export { goldenLeast } from './numeric/golden.js';
 export type { BendGive, BendLimits, BendWish } from './bend-wish.js';
 export { evenBend, type EvenBend } from './even-bend.js';
 export { displacePath, smoothStep, type Displacement, type Displaced } from './displace.js';
-export { breaksOf, fairPath, fitCubic, jointedAt, type Faired } from './fair-path.js';
+export { breaksOf, fairPath, jointedAt, type Faired } from './fair-path.js';
 export { splineThrough } from './spline-through.js';
 export { bulgeArc, ellipseArc } from './arc.js';
 export { bSplineCubics, type BSpline } from './b-spline.js';

@@ -1,3 +1,4 @@
+import { goldenLeast } from './numeric/golden.js';
 import {
   cubicLength,
   directionAt,
@@ -113,7 +114,6 @@ export function splitPath(path: Path, place: Place): readonly [Path, Path] {
 }
 
 const SAMPLES = 96;
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /** Golden section search about every sample that is nearer than both its neighbours. */
 function nearestOnCubic(c: Cubic, p: Point): { t: number; distance: number } {
@@ -122,15 +122,8 @@ function nearestOnCubic(c: Cubic, p: Point): { t: number; distance: number } {
   let best = { t: 0, distance: Infinity };
   for (const [i, d] of samples.entries()) {
     if (d > (samples[i - 1] ?? Infinity) || d > (samples[i + 1] ?? Infinity)) continue;
-    let low = Math.max(0, (i - 1) / SAMPLES);
-    let high = Math.min(1, (i + 1) / SAMPLES);
-    for (let k = 0; k < 40; k++) {
-      const a = high - GOLDEN * (high - low);
-      const b = low + GOLDEN * (high - low);
-      if (away(a) <= away(b)) high = b;
-      else low = a;
-    }
-    for (const t of [i / SAMPLES, (low + high) / 2]) {
+    const between = goldenLeast(away, Math.max(0, (i - 1) / SAMPLES), Math.min(1, (i + 1) / SAMPLES), 40);
+    for (const t of [i / SAMPLES, between]) {
       const settled = away(t);
       if (settled < best.distance) best = { t, distance: settled };
     }

@@ -7,6 +7,7 @@ import {
   dot,
   enclosedArea,
   flatten,
+  goldenLeast,
   line,
   mapPath,
   pathLength,
@@ -153,16 +154,7 @@ function bestTurn(joined: JoinedRises, trace: Path): number {
     const body = { points: points.map((p) => turn(p, angle)) };
     return spots.reduce((sum, p) => sum + distance(p, nearestOn(body, p)) ** 2, 0);
   };
-  let low = -MOST_TURN;
-  let high = MOST_TURN;
-  const golden = (Math.sqrt(5) - 1) / 2;
-  for (let i = 0; i < 16; i++) {
-    const a = high - golden * (high - low);
-    const b = low + golden * (high - low);
-    if (cost(a) <= cost(b)) high = b;
-    else low = a;
-  }
-  return (low + high) / 2;
+  return goldenLeast(cost, -MOST_TURN, MOST_TURN, 16);
 }
 
 /** Lays a trace on the joined rises: crotch point on crotch point, turned to lie nearest, compared as far as both reach. */

@@ -22,3 +22,20 @@ export const TEN_ALTERATIONS: readonly Alteration[] = WORKS.map((work, i) => ({
   note: '',
   work,
 }));
+
+/** The longest list that a workbook may hold: the seat opened and closed, the curve deepened and filled, a hundred times. */
+export const TWO_HUNDRED_ALTERATIONS: readonly Alteration[] = Array.from({ length: 100 }, (_, i): AlterationWork[] => {
+  const way = i % 2 === 0 ? 1 : -1;
+  return [
+    {
+      kind: 'wedge',
+      panel: 'back',
+      from: { edge: 'rise', level: hip },
+      hinge: { edge: 'side', level: hip },
+      by: 4 * way,
+    },
+    { kind: 'scoop', panel: 'back', at: 0.4, by: way, keepLength: false },
+  ];
+})
+  .flat()
+  .map((work, i) => ({ id: `alteration-${i}`, on: true, note: '', work }));
