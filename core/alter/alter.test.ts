@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { anyAlterations } from '../../bench/random-alterations.js';
 import { inputFor, isMeantFor, plausibleBody, seeded } from '../../bench/random-body.js';
 import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
 import { bendOf, crotchJoin, hipWidthOf, sharpestCorner, waistRun } from '../check/index.js';
@@ -435,8 +436,6 @@ describe('a list of alterations', () => {
 
   it('of anything on any body is drawn sound or left out in a sentence', () => {
     const random = seeded(11);
-    const amount = (most: number): number => (random() - 0.5) * 2 * most;
-    const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)] as T;
     const tally = { done: 0, refused: 0 };
     for (let i = 0; i < 900; i++) {
       const sheet = SHEETS[i % SHEETS.length] ?? DEFAULT_SHEET;
@@ -444,48 +443,7 @@ describe('a list of alterations', () => {
       const outcome = isMeantFor(sheet, body) ? computeDraft({ ...EMPTY_INPUT, ...inputFor(sheet, body) }) : undefined;
       if (!outcome?.ok) continue;
       const from = outcome.value.block;
-      const panel = pick(['front', 'back', 'both'] as const);
-      const level = { line: pick(['hipLevel', 'crotchLevel', 'kneeLevel'] as const), by: amount(60) };
-      const any: AlterationWork[] = [
-        {
-          kind: 'wedge',
-          panel,
-          from: { edge: 'rise', share: random() },
-          hinge: { edge: 'side', share: random() * 0.3 },
-          by: amount(40),
-        },
-        {
-          kind: 'wedge',
-          panel,
-          from: { edge: 'inseam', share: random() },
-          hinge: { edge: 'side', share: random() },
-          by: amount(40),
-        },
-        { kind: 'across', panel, level, by: amount(60) },
-        { kind: 'waist', panel, centre: amount(50), side: amount(50) },
-        { kind: 'scoop', panel, at: random(), by: amount(25), keepLength: random() < 0.5 },
-        { kind: 'crotchPoint', panel, out: amount(50), down: amount(30), recentre: random() < 0.5 },
-        { kind: 'tilt', panel, above: random() * 150, by: amount(50), giveBack: random() < 0.5 },
-        {
-          kind: 'seam',
-          panel,
-          seam: pick(['side', 'inseam', 'centre'] as const),
-          by: amount(30),
-          from: level,
-          to: level,
-          runOut: 20 + random() * 200,
-        },
-        {
-          kind: 'dart',
-          panel,
-          dart: 0,
-          act: pick(['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre', 'intoHem'] as const),
-          by: amount(40),
-          keepWaist: random() < 0.5,
-        },
-        { kind: 'crease', panel, by: amount(25) },
-      ];
-      const list = listed(pick(any), pick(any), pick(any));
+      const list = anyAlterations(random, 3);
       const { block: after, told } = alterBlock(from, list);
       for (const { done, refusal } of told) {
         tally[done ? 'done' : 'refused']++;

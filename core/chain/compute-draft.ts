@@ -6,6 +6,7 @@ import {
   checkGirths,
   checkLines,
   checkRiseShape,
+  shown,
   type Check,
   type LineRules,
 } from '../check/index.js';
@@ -200,7 +201,7 @@ export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draf
       ...checkRiseShape(block, input.trace, unit),
       ...checkAgainstItself(block, worked.fitClass.byShare, worked.back.crotchDrop !== 0),
       ...checkLines(block, { ...lineRulesOf(worked, input.rules), drafted }, unit),
-    ],
+    ].map(shown),
   });
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { anyBody, inputFor, isMeantFor, plausibleBody, seeded, waysOf, wideBody } from '../../bench/random-body.js';
 import { bendOf, hipWidthOf, sharpestCorner } from '../check/index.js';
-import { draftNotes, edgeLengths, levelSpan, outlineOf, type Block } from '../draft/index.js';
+import { draftNotes, edgeLengths, isSound, levelSpan, outlineOf, type Block } from '../draft/index.js';
 import {
   angleBetween,
   contains,
@@ -13,9 +13,11 @@ import {
   hollowOf,
   isClosed,
   isFinitePoint,
+  mapCubic,
   pathLength,
   selfCrossing,
   startDirection,
+  type Path,
 } from '../geometry/index.js';
 import type { Measured } from '../measure/index.js';
 import { findDoubts, SHIPPED_CHARTS } from '../measure/index.js';
@@ -206,6 +208,14 @@ function expectSound(b: Block): void {
 const MUST_HOLD: ReadonlySet<string> = new Set(['inseamWalk', 'sideWalk', 'outline', 'crotchJoin', 'waistRun']);
 
 describe('any body', () => {
+  it('has its pieces the right side up: one turned inside out is not sound', () => {
+    const { front } = block;
+    const over = (path: Path): Path => path.map((c) => mapCubic(c, (p) => ({ x: -p.x, y: p.y })));
+    const edges = Object.fromEntries(Object.entries(front.edges).map(([name, path]) => [name, over(path)]));
+    expect(isSound(front)).toBe(true);
+    expect(isSound({ ...front, edges: edges as unknown as typeof front.edges })).toBe(false);
+  });
+
   it('500 plausible ones draft closed, uncrossed and smooth, in both variants', () => {
     const random = seeded(20);
     for (let i = 0; i < 500; i++) {

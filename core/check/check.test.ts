@@ -12,6 +12,7 @@ import {
   classByExtensions,
   hipWidthOf,
   sideStretches,
+  shown,
   verdictOf,
   worstFirst,
   type Check,
@@ -89,13 +90,19 @@ describe('girths down the leg and at the high hip', () => {
 });
 
 describe('verdicts', () => {
+  it('judge nothing where the piece has no figure, and say why', () => {
+    const check = { ...find(draft().checks, 'hip'), value: NaN, low: 300, high: 400 };
+    expect(shown(check)).toMatchObject({ value: undefined, low: undefined, high: undefined, verdict: 'unknown' });
+    expect(shown(check).compares).toContain('does not reach');
+    expect(shown({ ...check, value: 350 })).toMatchObject({ value: 350, low: 300 });
+  });
   it('are in on the edges of the band, near within a quarter of it, and out beyond', () => {
     expect(verdictOf(10, 10, 18)).toBe('in');
     expect(verdictOf(18, 10, 18)).toBe('in');
     expect(verdictOf(19.9, 10, 18)).toBe('near');
     expect(verdictOf(8.1, 10, 18)).toBe('near');
     expect(verdictOf(20.1, 10, 18)).toBe('out');
-    expect(verdictOf(NaN, 10, 18)).toBe('out');
+    expect(verdictOf(NaN, 10, 18)).toBe('unknown');
   });
 
   it('never call a figure near that is more than a centimetre out', () => {

@@ -83,13 +83,20 @@ const NEAR_MOST = 10;
 /** Lengths are drawn to a hundredth of a millimetre: a figure on the very edge of its band is in. */
 const DRAWN_TO = 0.01;
 
-/** The verdict of a figure against a band: in, near (out by no more than a quarter of the band) or out. */
+/** The verdict of a figure against a band: in, near (out by no more than a quarter of the band), out; unknown without one. */
 export function verdictOf(value: number, low: number, high: number): Verdict {
-  if (!Number.isFinite(value)) return 'out';
+  if (!Number.isFinite(value)) return 'unknown';
   if (value >= low - DRAWN_TO && value <= high + DRAWN_TO) return 'in';
   const width = high - low;
   const margin = Number.isFinite(width) ? Math.min(NEAR_MOST, width * NEAR_SHARE) : NEAR_MOST;
   return value >= low - margin && value <= high + margin ? 'near' : 'out';
+}
+
+/** A check as it is shown: one whose figure the piece does not have, as where it ends above the level, says so and judges nothing. */
+export function shown(check: Check): Check {
+  if (typeof check.value !== 'number' || Number.isFinite(check.value)) return check;
+  const compares = `${check.compares} The piece does not reach there, so there is no figure.`;
+  return { ...check, value: undefined, low: undefined, high: undefined, verdict: 'unknown', compares };
 }
 
 /** The order in which checks are shown: worst first, otherwise as listed. */

@@ -1,4 +1,13 @@
-export { worstFirst, verdictOf, type Check, type CheckId, type Measure, type Verdict, type About } from './check.js';
+export {
+  shown,
+  worstFirst,
+  verdictOf,
+  type Check,
+  type CheckId,
+  type Measure,
+  type Verdict,
+  type About,
+} from './check.js';
 export { classByExtensions } from './fit-class.js';
 export { checkAgainstBody, hipWidthOf, RISE_BAND } from './against-body.js';
 export { checkLines, type LineRules } from './lines.js';

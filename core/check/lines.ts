@@ -54,7 +54,9 @@ function verdictOn(measures: readonly Measure[]): Verdict {
   return missed.length === 1 && (missed[0] ?? 1) < NEAR ? 'near' : 'out';
 }
 
-function lineCheck(id: CheckId, label: string, judged: readonly Judged[], compares: string, about: About): Check {
+function lineCheck(id: CheckId, label: string, asked: readonly Judged[], compares: string, about: About): Check {
+  // What a cut-down piece no longer has is not judged.
+  const judged = asked.filter(({ value }) => Number.isFinite(value));
   const worst = [...judged].sort((a, b) => missedBy(b) - missedBy(a))[0];
   const verdict = verdictOn(judged);
   return {

@@ -1,4 +1,12 @@
-import { flatten, isClosed, isFinitePoint, selfCrossing, type Path, type Point } from '../geometry/index.js';
+import {
+  enclosedArea,
+  flatten,
+  isClosed,
+  isFinitePoint,
+  selfCrossing,
+  type Path,
+  type Point,
+} from '../geometry/index.js';
 import type { Levels, PanelName, PanelParameters } from '../method/index.js';
 
 /** The edges of a panel, in the order in which the outline runs: from centre waist over the side, round to the rise. */
@@ -121,13 +129,20 @@ export function outlineOf({ edges }: Pick<Panel, 'edges'>): Path {
 const outlines = new WeakMap<Panel['edges'], Path>();
 const soundness = new WeakMap<Panel['edges'], boolean>();
 
-/** True where a panel's outline is finite, closed and does not cross itself. Looked at once for each set of edges. */
+/**
+ * True where a panel's outline is finite, closed, the right side up, and neither crosses nor touches itself. Looked at once
+ * for each set of edges.
+ */
 export function isSound(panel: Panel): boolean {
   let sound = soundness.get(panel.edges);
   if (sound === undefined) {
     const path = outlineOf(panel);
     const points = flatten(path, 0.2);
-    sound = isClosed(path, 1e-4) && points.every(isFinitePoint) && !selfCrossing(points);
+    sound =
+      points.every(isFinitePoint) &&
+      isClosed(path, 1e-4) &&
+      enclosedArea(path) < 0 &&
+      selfCrossing(points) === undefined;
     soundness.set(panel.edges, sound);
   }
   return sound;

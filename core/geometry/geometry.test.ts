@@ -171,6 +171,30 @@ describe('outlines', () => {
     expect(selfCrossing(square)).toBeUndefined();
     const bow = [point(0, 0), point(10, 10), point(10, 0), point(0, 10)];
     expect(selfCrossing(bow)).toEqual({ x: 5, y: 5 });
+    const throughVertex = [point(0, 0), point(10, 0), point(10, 10), point(5, 0), point(0, 10)];
+    expect(selfCrossing(throughVertex)).toEqual({ x: 5, y: 0 });
+    const onItself = [
+      point(0, 0),
+      point(10, 0),
+      point(10, 10),
+      point(4, 10),
+      point(4, 0),
+      point(2, 0),
+      point(2, 10),
+      point(0, 10),
+    ];
+    expect(selfCrossing(onItself)).toBeDefined();
+    const spike = [point(0, 0), point(10, 0), point(10, 10), point(10, 14), point(10, 8), point(0, 8)];
+    expect(selfCrossing(spike)).toBeDefined();
+    const corner = [
+      [10, 10.02],
+      [9.98, 10.02],
+      [9.98, 10.01],
+      [10.02, 10.01],
+      [10.02, 10],
+    ].map(([x = 0, y = 0]) => point(x, y));
+    const loopAtCorner = [point(0, 0), point(10, 0), ...corner, point(0, 10)];
+    expect(selfCrossing(loopAtCorner)).toBeDefined();
     expect(contains(square, point(5, 5))).toBe(true);
     expect(contains(square, point(15, 5))).toBe(false);
   });

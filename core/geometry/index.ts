@@ -17,7 +17,8 @@ export {
 } from './cubic.js';
 export * from './path.js';
 export { meetCubics, meetPaths, type Meeting, type PathMeeting } from './intersect.js';
-export { enclosedArea, isClosed, boxOf, pathBox, selfCrossing, contains, type Box } from './outline.js';
+export { enclosedArea, isClosed, boxOf, pathBox, contains, type Box } from './outline.js';
+export { selfCrossing } from './self-crossing.js';
 export { offsetPath } from './offset.js';
 export { hollowOf } from './hollow.js';
 export { crossLine, type LineCrossing } from './cross-line.js';

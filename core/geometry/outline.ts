@@ -54,48 +54,6 @@ export function boxOf(points: readonly Point[]): Box {
 /** The box about a path, to 0.05 mm. */
 export const pathBox = (path: Path): Box => boxOf(flatten(path));
 
-function segmentsCross(a: Point, b: Point, c: Point, d: Point): Point | undefined {
-  const abx = b.x - a.x;
-  const aby = b.y - a.y;
-  const cdx = d.x - c.x;
-  const cdy = d.y - c.y;
-  const det = abx * cdy - aby * cdx;
-  if (Math.abs(det) < 1e-12) return undefined;
-  const acx = c.x - a.x;
-  const acy = c.y - a.y;
-  const s = (acx * cdy - acy * cdx) / det;
-  if (s < 1e-9 || s > 1 - 1e-9) return undefined;
-  const r = (acx * aby - acy * abx) / det;
-  if (r < 1e-9 || r > 1 - 1e-9) return undefined;
-  return { x: a.x + s * abx, y: a.y + s * aby };
-}
-
-/**
- * The first place where a closed run of points crosses itself, or nothing.
- * Neighbouring segments share an end and do not count. A sweep over x keeps it near n log n.
- */
-export function selfCrossing(points: readonly Point[]): Point | undefined {
-  const n = points.length;
-  const segments = points
-    .map((a, i) => {
-      const b = points[(i + 1) % n] ?? a;
-      return { a, b, i, minX: Math.min(a.x, b.x), maxX: Math.max(a.x, b.x) };
-    })
-    .filter((s) => distance(s.a, s.b) > 1e-9)
-    .sort((s, r) => s.minX - r.minX);
-  for (const [k, s] of segments.entries()) {
-    for (let j = k + 1; j < segments.length; j++) {
-      const r = segments[j];
-      if (!r || r.minX > s.maxX) break;
-      const apart = Math.abs(s.i - r.i);
-      if (apart === 1 || apart === n - 1) continue;
-      const hit = segmentsCross(s.a, s.b, r.a, r.b);
-      if (hit) return hit;
-    }
-  }
-  return undefined;
-}
-
 /** True where `p` lies inside the closed run of points (even-odd rule). */
 export function contains(points: readonly Point[], p: Point): boolean {
   let inside = false;

@@ -260,12 +260,12 @@ export function kneeEvenness(panel: Panel, edge: 'side' | 'inseam'): number | un
   return turn / (ABOVE_KNEE + BELOW_KNEE) / sharpest;
 }
 
-/** The tightest radius of an inseam above the bend about the knee, in mm; nothing on a leg without a knee. */
+/** The tightest radius of an inseam above the bend about the knee, in mm; nothing on a leg without a knee, or where it is quite straight. */
 export function inseamTightest(panel: Panel): number | undefined {
   if (!panel.kneeOnPiece) return undefined;
   const run = placesOf(panel.edges.inseam).filter((p) => p.y < panel.levels.kneeLevel - ABOVE_KNEE);
   const sharpest = run.reduce((most, p) => Math.max(most, Math.abs(p.k)), 0);
-  return sharpest === 0 ? Infinity : 1 / sharpest;
+  return sharpest === 0 ? undefined : 1 / sharpest;
 }
 
 /** What an eye sees of a waist with its darts closed. Lengths in mm, angles in degrees. */
