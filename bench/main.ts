@@ -5,7 +5,7 @@ import { findDoubts } from '../core/measure/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
 import { pieceSheet, PAPERS } from '../formats/index.js';
 import { tiledPdf } from '../formats/pdf.js';
-import { loadFonts } from '../cli/fonts.js';
+import { letterFiles } from '../cli/fonts.js';
 import { SHEETS } from '../core/shipped/index.js';
 import { judgeDraft } from './judged.js';
 import { reportLines } from './lines.js';
@@ -132,12 +132,11 @@ async function pdf(): Promise<void> {
   if (!outcome.ok || !paper) throw new Error('The middle body must draft');
   const { block } = outcome.value;
   const labels = { title: 'Bench', person: 'Nobody', method: 'Quarter and half', date: '2026-11-23' };
-  const fonts = await loadFonts();
   const times: number[] = [];
   for (let i = 0; i < 12; i++) {
     const start = performance.now();
     const sheet = pieceSheet(piecesOf(block, HOUSE_ALLOWANCES), block.levels, labels, undefined, undefined, false);
-    await tiledPdf(sheet, { title: 'Bench', lines: [], date: new Date(0) }, paper, fonts);
+    await tiledPdf(sheet, { title: 'Bench', lines: [], date: new Date(0) }, paper, letterFiles);
     times.push(performance.now() - start);
   }
   report('PDF of a draft on A4', times, 1000);

@@ -10,7 +10,7 @@ import { pieceSheet, PAPERS, toSvg } from '../formats/index.js';
 import { rollPdf, tiledPdf } from '../formats/pdf.js';
 import { trueIt } from '../core/true-it/index.js';
 import { answerTo } from './answer.js';
-import { loadFonts } from './fonts.js';
+import { letterFiles } from './fonts.js';
 import { readOrder, type Order } from './order.js';
 import { trueAnswer } from './true-answer.js';
 
@@ -50,7 +50,6 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
   };
   const pieces = piecesOf(draft.block, HOUSE_ALLOWANCES);
   if (format === 'svg') return toSvg(pieceSheet(pieces, draft.block.levels, labels), title);
-  const fonts = await loadFonts();
   const tape = tapeFor(order.unit);
   const { waist, hip, crotchDepth, inseam } = order.input.measured;
   const four = [waist, hip, crotchDepth, inseam].map((mm) => formatLength(mm ?? 0, tape)).join(', ');
@@ -59,10 +58,15 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
     lines: [`${draft.worked.sheet.name}; waist, hip, crotch depth, inseam: ${four}`, labels.date],
     date,
   };
-  if (paperId === 'roll') return rollPdf(pieceSheet(pieces, draft.block.levels, labels), head, fonts);
+  if (paperId === 'roll') return rollPdf(pieceSheet(pieces, draft.block.levels, labels), head, letterFiles);
   const paper = PAPERS.find((p) => p.id === paperId);
   if (!paper) throw new Fault(`There is no paper “${paperId}”. Choose a4, letter or roll.`);
-  return tiledPdf(pieceSheet(pieces, draft.block.levels, labels, undefined, undefined, false), head, paper, fonts);
+  return tiledPdf(
+    pieceSheet(pieces, draft.block.levels, labels, undefined, undefined, false),
+    head,
+    paper,
+    letterFiles,
+  );
 }
 
 async function draftCommand(args: readonly string[]): Promise<void> {

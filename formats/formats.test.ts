@@ -1,10 +1,11 @@
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { SaxesParser } from 'saxes';
 import { describe, expect, it } from 'vitest';
-import { loadFonts } from '../cli/fonts.js';
+import { letterFiles } from '../cli/fonts.js';
 import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
 import { pathLength, type Cubic } from '../core/geometry/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
-import { HOUSE_TILING, pieceSheet, PAPERS, planTiles, toSvg, type Drawing } from './index.js';
+import { HOUSE_TILING, pieceSheet, PAPERS, planTiles, toSvg, unprintable, type Drawing } from './index.js';
 import { rollPdf, tiledPdf } from './pdf.js';
 
 const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });
@@ -67,7 +68,7 @@ async function strokesOf(
 
 describe('the PDF', () => {
   it('has every edge, read back, as long as the core says to 0.1 mm, and true test squares', async () => {
-    const { strokes } = await strokesOf(await rollPdf(sheet(), head, await loadFonts()), 1);
+    const { strokes } = await strokesOf(await rollPdf(sheet(), head, letterFiles), 1);
     const length = (name: string): number => strokes.find((s) => s.name === name)?.length ?? NaN;
     for (const panel of [block.front, block.back]) {
       for (const edge of ['waist', 'side', 'hem', 'inseam', 'rise'] as const) {
@@ -79,11 +80,10 @@ describe('the PDF', () => {
   });
 
   it('is as large as its paper, with an overview and the pages it announced', async () => {
-    const fonts = await loadFonts();
     for (const paper of PAPERS) {
       const plan = planTiles(sheet(false), paper);
       let heard = 0;
-      const bytes = await tiledPdf(sheet(false), head, paper, fonts, HOUSE_TILING, (done) => (heard = done));
+      const bytes = await tiledPdf(sheet(false), head, paper, letterFiles, HOUSE_TILING, (done) => (heard = done));
       const first = await strokesOf(bytes, 1);
       expect(first.pages).toBe(plan.tiles.length + 1);
       expect(heard).toBe(plan.tiles.length);
@@ -96,9 +96,62 @@ describe('the PDF', () => {
   });
 
   it('is the same file for the same draft and date', async () => {
-    const fonts = await loadFonts();
-    const make = (): Promise<Uint8Array> => rollPdf(sheet(), head, fonts);
+    const make = (): Promise<Uint8Array> => rollPdf(sheet(), head, letterFiles);
     expect(Buffer.from(await make()).equals(Buffer.from(await make()))).toBe(true);
+  });
+});
+
+/** All words of a page, read back with an independent library. */
+async function wordsOf(bytes: Uint8Array, pageNumber: number): Promise<string> {
+  const document = await getDocument({ data: bytes.slice(), useSystemFonts: true, verbosity: 0 }).promise;
+  const { items } = await (await document.getPage(pageNumber)).getTextContent();
+  return items.map((item) => ('str' in item ? item.str : '')).join('');
+}
+
+describe('the letters of a print', () => {
+  const named = (person: string): Drawing => pieceSheet(pieces, block.levels, { ...labels, person });
+
+  it('are those of the name, in Latin, Greek and Cyrillic, and in a name of both', async () => {
+    for (const name of [
+      'Zażółć Gęślą Jaźń',
+      'Příliš žluťoučký kůň',
+      'Işıl Gümüş',
+      'Ευγενία',
+      'Гражданка Ёлкина',
+      'Łódź Ёж',
+    ]) {
+      expect(unprintable([name])).toEqual([]);
+      expect(await wordsOf(await rollPdf(named(name), head, letterFiles), 1)).toContain(name);
+    }
+  });
+
+  it('that stand apart from their accents are put together', async () => {
+    expect(await wordsOf(await rollPdf(named('Zoe\u0308 Garc\u0327a'), head, letterFiles), 1)).toContain('Zo\u00eb');
+  });
+
+  it('that the face does not have are told, and marked where they would stand', async () => {
+    expect(unprintable(['Ada 李李王', 'Bo'])).toEqual(['李', '王']);
+    const words = await wordsOf(await rollPdf(named('Ada 李'), head, letterFiles), 1);
+    expect(words).toContain('Ada ?');
+  });
+
+  it('are asked for only as far as they are used', async () => {
+    const asked: string[] = [];
+    const source: typeof letterFiles = (alphabet) => {
+      asked.push(alphabet);
+      return letterFiles(alphabet);
+    };
+    await rollPdf(named('Plain Name'), head, source);
+    await rollPdf(named('Ёж'), head, source);
+    expect(asked).toEqual(['latin', 'latin', 'cyrillic']);
+  });
+
+  it('of an endless name are cut off to the page', async () => {
+    const long = { ...head, title: 'Wide '.repeat(400), lines: ['Long '.repeat(400)] };
+    const paper = PAPERS[0] ?? { id: 'a4', label: 'A4', width: 210, height: 297 };
+    const words = await wordsOf(await tiledPdf(sheet(false), long, paper, letterFiles), 1);
+    expect(words).toMatch(/^Wide Wide [Wide ]*…Long [Long ]*…/);
+    expect(words.length).toBeLessThan(600);
   });
 });
 
@@ -136,6 +189,16 @@ describe('the SVG', () => {
 
   it('takes any name of a person as plain text', () => {
     expect(svg).toContain('Cellist &lt;&amp;&gt; co');
+    const odd = toSvg(
+      pieceSheet(pieces, block.levels, { ...labels, person: 'A\u0000B\u001b\u0085C\ud800D\uffffE Ж' }),
+      'T\u0007',
+    );
+    const parser = new SaxesParser();
+    const faults: Error[] = [];
+    parser.on('error', (fault) => faults.push(fault));
+    parser.write(odd).close();
+    expect(faults).toEqual([]);
+    expect(odd).toContain('ABCDE Ж');
   });
 });
 

@@ -2,3 +2,4 @@ export { LINE_STYLES, type Drawing, type LineRole, type Mark } from './drawing.j
 export { pieceSheet, DRAW_ALL, type SheetChoice, type SheetLabels } from './piece-sheet.js';
 export { toSvg, pathData } from './svg.js';
 export { planTiles, PAPERS, HOUSE_TILING, type Paper, type Tile, type TilePlan, type Tiling } from './tiles.js';
+export { unprintable, UNKNOWN_LETTER, type Alphabet } from './letters.js';

@@ -25,16 +25,20 @@ import {
   type PDFPage,
 } from '@cantoo/pdf-lib';
 import { isStraight, type Path } from '../core/geometry/index.js';
-import { LINE_STYLES, type LineRole, type Mark } from './drawing.js';
+import { LINE_STYLES, type Drawing, type LineRole, type Mark } from './drawing.js';
+import { alphabetsFor, UNKNOWN_LETTER, type Alphabet } from './letters.js';
 
 /** Points of PDF in a millimetre: 72 to the inch. */
 export const PT = 72 / 25.4;
 
-/** The letters for a PDF as font files (TTF or WOFF), embedded as far as they are used. */
-export interface PdfFonts {
+/** The files (TTF or WOFF) of one part of the face. */
+export interface LetterFiles {
   readonly regular: Uint8Array;
   readonly bold: Uint8Array;
 }
+
+/** Reads one part of the face; only what a print wants is asked for, and embedded as far as it is used. */
+export type LetterSource = (alphabet: Alphabet) => Promise<LetterFiles>;
 
 /** What stands at the head of a PDF. The date makes the file; the same input and date make the same bytes. */
 export interface PdfHead {
@@ -43,14 +47,21 @@ export interface PdfHead {
   readonly date: Date;
 }
 
+/** One weight of the face: its parts, each with the letters that it has. */
+export type Face = readonly { readonly font: PDFFont; readonly has: ReadonlySet<number> }[];
+
 /** The letters of a document. */
 export interface Faces {
-  readonly regular: PDFFont;
-  readonly bold: PDFFont;
+  readonly regular: Face;
+  readonly bold: Face;
 }
 
-/** A new document with its letters embedded. */
-export async function newDocument(head: PdfHead, fonts: PdfFonts): Promise<{ pdf: PDFDocument; faces: Faces }> {
+/** A new document with the letters embedded that its head and its drawing want. */
+export async function newDocument(
+  head: PdfHead,
+  drawing: Drawing,
+  letters: LetterSource,
+): Promise<{ pdf: PDFDocument; faces: Faces }> {
   const pdf = await PDFDocument.create();
   pdf.registerFontkit(fontkit);
   pdf.setTitle(head.title);
@@ -58,11 +69,53 @@ export async function newDocument(head: PdfHead, fonts: PdfFonts): Promise<{ pdf
   pdf.setCreator('Upstride');
   pdf.setCreationDate(head.date);
   pdf.setModificationDate(head.date);
-  const [regular, bold] = await Promise.all([
-    pdf.embedFont(fonts.regular, { subset: true, customName: 'UpstrideRegular' }),
-    pdf.embedFont(fonts.bold, { subset: true, customName: 'UpstrideBold' }),
-  ]);
+  const words = drawing.marks.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []));
+  const files = await Promise.all(alphabetsFor([head.title, ...head.lines, ...words]).map(letters));
+  const face = (weight: keyof LetterFiles): Promise<Face> =>
+    Promise.all(
+      files.map(async (file, i) => {
+        const font = await pdf.embedFont(file[weight], { subset: true, customName: `Upstride-${weight}-${i}` });
+        return { font, has: new Set(font.getCharacterSet()) };
+      }),
+    );
+  const [regular, bold] = [await face('regular'), await face('bold')];
   return { pdf, faces: { regular, bold } };
+}
+
+/** Words parted by the part of the face that has their letters; a letter that none has is told by another. */
+function runsOf(face: Face, words: string): { readonly font: PDFFont; text: string }[] {
+  const runs: { readonly font: PDFFont; text: string }[] = [];
+  for (const letter of words.normalize('NFC')) {
+    const code = letter.codePointAt(0) ?? 0;
+    const part = face.find(({ has }) => has.has(code));
+    const font = (part ?? face[0])?.font;
+    if (!font) break;
+    const text = part ? letter : UNKNOWN_LETTER;
+    const last = runs[runs.length - 1];
+    if (last?.font === font) last.text += text;
+    else runs.push({ font, text });
+  }
+  return runs;
+}
+
+/** How wide words come out, in the unit of `size`. */
+export const wordsWidth = (face: Face, words: string, size: number): number =>
+  runsOf(face, words).reduce((sum, { font, text: part }) => sum + font.widthOfTextAtSize(part, size), 0);
+
+/** Draws words from a point of the page, in its own units, turned by degrees against the clock. */
+function drawWords(page: PDFPage, face: Face, words: string, x: number, y: number, size: number, turned = 0): void {
+  const angle = (turned * Math.PI) / 180;
+  let run = 0;
+  for (const { font, text: part } of runsOf(face, words)) {
+    page.drawText(part, {
+      x: x + run * Math.cos(angle),
+      y: y + run * Math.sin(angle),
+      size,
+      font,
+      rotate: degrees(turned),
+    });
+    run += font.widthOfTextAtSize(part, size);
+  }
 }
 
 function pathOperators(path: Path): PDFOperator[] {
@@ -128,13 +181,8 @@ export function drawMarks(
   page.pushOperators(...ops, popGraphicsState());
   for (const mark of marks) {
     if (mark.kind !== 'text') continue;
-    page.drawText(mark.text, {
-      x: x0 + mark.at.x * k,
-      y: y0 - mark.at.y * k,
-      size: mark.size * k,
-      font: mark.bold ? faces.bold : faces.regular,
-      rotate: degrees(-mark.turn),
-    });
+    const face = mark.bold ? faces.bold : faces.regular;
+    drawWords(page, face, mark.text, x0 + mark.at.x * k, y0 - mark.at.y * k, mark.size * k, -mark.turn);
   }
 }
 
@@ -166,7 +214,7 @@ export const text = (
   bold = false,
 ): void => {
   const { height } = page.getSize();
-  page.drawText(words, { x: x * PT, y: height - y * PT, size: size * PT, font: bold ? faces.bold : faces.regular });
+  drawWords(page, bold ? faces.bold : faces.regular, words, x * PT, height - y * PT, size * PT);
 };
 
 /** A straight line on a page, in mm from its upper left corner. */

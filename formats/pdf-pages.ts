@@ -1,6 +1,6 @@
-import type { PDFFont, PDFPage } from '@cantoo/pdf-lib';
+import type { PDFPage } from '@cantoo/pdf-lib';
 import type { Drawing } from './drawing.js';
-import { drawMarks, PT, rule, text, type Faces, type PdfHead } from './pdf-marks.js';
+import { drawMarks, PT, rule, text, wordsWidth, type Face, type Faces, type PdfHead } from './pdf-marks.js';
 import { testSquares } from './piece-sheet.js';
 import type { Paper, Tile, TilePlan, Tiling } from './tiles.js';
 
@@ -41,11 +41,21 @@ export function drawTileMarks(
   text(page, faces, tile.mark, l + 2, t + 9, 9, true);
 }
 
+/** No line of a page is longer than this, however small its letters. */
+const MOST_LETTERS = 400;
+
 /** A line of text cut off to a width, in mm. */
-function fitted(font: PDFFont, words: string, size: number, width: number): string {
-  let shown = words;
-  while (shown.length > 1 && font.widthOfTextAtSize(shown, size) > width) shown = shown.slice(0, -1);
-  return shown === words ? words : `${shown.slice(0, -1)}…`;
+function fitted(face: Face, words: string, size: number, width: number): string {
+  const letters = Array.from(words.slice(0, MOST_LETTERS));
+  const begun = (count: number): string => `${letters.slice(0, count).join('')}…`;
+  if (words.length <= MOST_LETTERS && wordsWidth(face, words, size) <= width) return words;
+  let [fits, tooMany] = [0, letters.length];
+  while (tooMany - fits > 1) {
+    const count = (fits + tooMany) >> 1;
+    if (wordsWidth(face, begun(count), size) <= width) fits = count;
+    else tooMany = count;
+  }
+  return begun(fits);
 }
 
 /** The first page: title, both test squares, and the tiles over a small picture of the pieces. */

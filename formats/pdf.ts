@@ -1,10 +1,10 @@
 import { PDFName, popGraphicsState, type PDFDocument } from '@cantoo/pdf-lib';
 import type { Drawing } from './drawing.js';
-import { clipTo, drawMarks, newDocument, PT, type PdfFonts, type PdfHead } from './pdf-marks.js';
+import { clipTo, drawMarks, newDocument, PT, type LetterSource, type PdfHead } from './pdf-marks.js';
 import { drawOverview, drawTileMarks } from './pdf-pages.js';
 import { boxesTouch, HOUSE_TILING, markBox, planTiles, type Paper, type Tiling } from './tiles.js';
 
-export type { PdfFonts, PdfHead } from './pdf-marks.js';
+export type { LetterFiles, LetterSource, PdfHead } from './pdf-marks.js';
 
 /** A page side may not be longer than this many points; beyond it the page's unit grows (PDF 1.6, UserUnit). */
 const LONGEST_SIDE = 14400;
@@ -20,11 +20,11 @@ export async function tiledPdf(
   drawing: Drawing,
   head: PdfHead,
   paper: Paper,
-  fonts: PdfFonts,
+  letters: LetterSource,
   tiling: Tiling = HOUSE_TILING,
   onPage?: (done: number, all: number) => void,
 ): Promise<Uint8Array> {
-  const { pdf, faces } = await newDocument(head, fonts);
+  const { pdf, faces } = await newDocument(head, drawing, letters);
   const plan = planTiles(drawing, paper, tiling);
   const size: [number, number] = [paper.width * PT, paper.height * PT];
   drawOverview(pdf.addPage(size), head, drawing, paper, plan, faces, tiling.margin);
@@ -50,8 +50,8 @@ export async function tiledPdf(
 }
 
 /** A drawing at full size on one page as large as the drawing: for a roll of paper. */
-export async function rollPdf(drawing: Drawing, head: PdfHead, fonts: PdfFonts): Promise<Uint8Array> {
-  const { pdf, faces } = await newDocument(head, fonts);
+export async function rollPdf(drawing: Drawing, head: PdfHead, letters: LetterSource): Promise<Uint8Array> {
+  const { pdf, faces } = await newDocument(head, drawing, letters);
   const longest = Math.max(drawing.width, drawing.height) * PT;
   const unit = longest > LONGEST_SIDE ? Math.ceil((longest / LONGEST_SIDE) * 10) / 10 : 1;
   const pt = PT / unit;

@@ -20,8 +20,11 @@ export function pathData(path: Path): string {
   return data;
 }
 
+/** What XML has no place for: control characters, halves of letters, codes that stand for nothing. */
+const NO_XML = /(?![\t\n\r])[\p{Cc}\p{Cs}\ufffe\uffff]/gu;
+
 const escape = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+  text.replace(NO_XML, '').replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
 function markSvg(mark: Mark): string {
   if (mark.kind === 'text') {

@@ -6,7 +6,15 @@ import Switch from '@mui/material/Switch';
 import { useMemo, useRef, useState } from 'react';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatLength, toMm } from '../../core/units/index.js';
-import { DRAW_ALL, PAPERS, planTiles, toSvg, type SheetChoice } from '../../formats/index.js';
+import {
+  DRAW_ALL,
+  PAPERS,
+  planTiles,
+  toSvg,
+  unprintable,
+  UNKNOWN_LETTER,
+  type SheetChoice,
+} from '../../formats/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { fileName, saveFile } from '../shared/save-file.js';
@@ -31,6 +39,8 @@ const DRAWN: readonly (readonly [keyof SheetChoice, string])[] = [
 ];
 
 const MOST_ALLOWANCE = 120;
+/** So many letters that cannot be printed are named. */
+const MOST_TOLD = 8;
 
 /** Cut: allowances, paper, the tiles as they will come out, and the print at full size. */
 export function CutStation() {
@@ -54,6 +64,7 @@ export function CutStation() {
   const plan = useMemo(() => (drawing && paper ? planTiles(drawing, paper) : undefined), [drawing, paper]);
   const name = fileName(`${work.person.name} ${work.draft.name}`);
   const pages = plan ? plan.tiles.length + 1 : 1;
+  const strange = useMemo(() => unprintable([work.person.name, work.draft.name]), [work.person.name, work.draft.name]);
 
   const print = (): void => {
     if (!draft || !drawing) return;
@@ -153,6 +164,11 @@ export function CutStation() {
             : drawing &&
               withFractions(`One sheet, ${formatLength(drawing.width, tape)} × ${formatLength(drawing.height, tape)}.`)}
         </p>
+        {strange.length > 0 && (
+          <p role="note">
+            {`The print has no letter for ${strange.slice(0, MOST_TOLD).join(' ')}${strange.length > MOST_TOLD ? ' …' : ''}. “${UNKNOWN_LETTER}” will stand there; write the name in Latin, Greek or Cyrillic letters, or save the SVG, which keeps it.`}
+          </p>
+        )}
         {progress === undefined ? (
           <Button variant="contained" disabled={!drawing} onClick={print}>
             Print pieces

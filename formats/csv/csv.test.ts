@@ -306,6 +306,19 @@ describe('a table of a crew', () => {
 });
 
 describe('what goes out', () => {
+  it('keeps plain negative figures and marks whatever else begins as a sum would', () => {
+    const text = writeTable(
+      ['a'],
+      [['-2.5'], ['-2'], ['-.5'], ['-2+cmd|x'], ['-2-3'], ['--1'], ['+1'], ['@x'], ['=1']],
+    );
+    const cells = text
+      .trim()
+      .split('\r\n')
+      .slice(1)
+      .map((cell) => cell.replaceAll('"', ''));
+    expect(cells).toEqual(['-2.5', '-2', '-.5', "'-2+cmd|x", "'-2-3", "'--1", "'+1", "'@x", "'=1"]);
+  });
+
   it('comes back the same, and no cell is taken for a formula', () => {
     const figure = fc.integer({ min: 4000, max: 20000 }).map((tenths) => tenths / 10);
     fc.assert(

@@ -90,7 +90,7 @@ export function readTable(text: string): { readonly table: Table; readonly probl
 }
 
 /** Cells that a spreadsheet would take for a formula; a plain negative figure is none. */
-const FORMULA = /^[=+@\t\r]|^-(?![\d.])/;
+const FORMULA = /^[=+@\t\r]|^-(?!\d*\.?\d+$)/;
 
 /** A table as the text of a CSV file, with a byte-order mark so that every spreadsheet reads its letters. */
 export const writeTable = (header: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
