@@ -1,9 +1,9 @@
-import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { SaxesParser } from 'saxes';
 import { describe, expect, it } from 'vitest';
+import { readPage } from '../bench/read-pdf.js';
 import { letterFiles } from '../cli/fonts.js';
 import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
-import { pathLength, type Cubic } from '../core/geometry/index.js';
+import { pathLength } from '../core/geometry/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
 import { HOUSE_TILING, pieceSheet, PAPERS, planTiles, toSvg, unprintable, type Drawing } from './index.js';
 import { rollPdf, tiledPdf } from './pdf.js';
@@ -15,61 +15,10 @@ const pieces = piecesOf(block, HOUSE_ALLOWANCES);
 const labels = { title: 'Stage trousers', person: 'Cellist <&> co', method: 'Quarter and half', date: '2026-11-23' };
 const head = { title: 'Stage trousers', lines: ['one', 'two'], date: new Date('2026-11-23T00:00:00Z') };
 const sheet = (square = true): Drawing => pieceSheet(pieces, block.levels, labels, undefined, undefined, square);
-const MM = 25.4 / 72;
-
-interface Stroke {
-  readonly name: string;
-  readonly length: number;
-}
-
-/** Reads a page back with an independent library: the length in mm of every named line, from the drawing operators. */
-async function strokesOf(
-  bytes: Uint8Array,
-  pageNumber: number,
-): Promise<{ strokes: Stroke[]; width: number; height: number; pages: number }> {
-  const document = await getDocument({ data: bytes.slice(), useSystemFonts: true, verbosity: 0 }).promise;
-  const page = await document.getPage(pageNumber);
-  const { fnArray, argsArray } = await page.getOperatorList();
-  const strokes: Stroke[] = [];
-  let name = '';
-  let scale = 1;
-  const stack: number[] = [];
-  for (const [i, fn] of fnArray.entries()) {
-    const args = argsArray[i] as unknown[];
-    if (fn === OPS.save) stack.push(scale);
-    else if (fn === OPS.restore) scale = stack.pop() ?? 1;
-    else if (fn === OPS.transform) scale *= Math.hypot(args[0] as number, args[1] as number);
-    else if (fn === OPS.beginMarkedContent) name = (args[0] as { name: string }).name;
-    else if (fn === OPS.endMarkedContent) name = '';
-    else if (fn === OPS.constructPath && name !== '') {
-      const [ops, coordinates] = args as [number[], number[]];
-      let at = 0;
-      let here = { x: 0, y: 0 };
-      let length = 0;
-      const next = (): { x: number; y: number } => ({ x: coordinates[at++] ?? NaN, y: coordinates[at++] ?? NaN });
-      for (const op of ops) {
-        if (op === OPS.moveTo) here = next();
-        else if (op === OPS.lineTo) {
-          const p = next();
-          length += Math.hypot(p.x - here.x, p.y - here.y);
-          here = p;
-        } else if (op === OPS.curveTo) {
-          const c: Cubic = { p0: here, p1: next(), p2: next(), p3: next() };
-          length += pathLength([c]);
-          here = c.p3;
-        }
-      }
-      strokes.push({ name, length: length * scale * MM });
-    }
-  }
-  const [, , width = 0, height = 0] = page.view;
-  return { strokes, width: width * MM, height: height * MM, pages: document.numPages };
-}
-
 describe('the PDF', () => {
   it('has every edge, read back, as long as the core says to 0.1 mm, and true test squares', async () => {
-    const { strokes } = await strokesOf(await rollPdf(sheet(), head, letterFiles), 1);
-    const length = (name: string): number => strokes.find((s) => s.name === name)?.length ?? NaN;
+    const { lines } = await readPage(await rollPdf(sheet(), head, letterFiles), 1);
+    const length = (name: string): number => pathLength(lines.find((l) => l.name === name)?.path ?? []);
     for (const panel of [block.front, block.back]) {
       for (const edge of ['waist', 'side', 'hem', 'inseam', 'rise'] as const) {
         expect(Math.abs(length(`${panel.name}.${edge}`) - pathLength(panel.edges[edge]))).toBeLessThan(0.1);
@@ -84,14 +33,14 @@ describe('the PDF', () => {
       const plan = planTiles(sheet(false), paper);
       let heard = 0;
       const bytes = await tiledPdf(sheet(false), head, paper, letterFiles, HOUSE_TILING, (done) => (heard = done));
-      const first = await strokesOf(bytes, 1);
+      const first = await readPage(bytes, 1);
       expect(first.pages).toBe(plan.tiles.length + 1);
       expect(heard).toBe(plan.tiles.length);
       expect([first.width, first.height].map((x) => Math.round(x * 10) / 10)).toEqual([paper.width, paper.height]);
-      expect(first.strokes.find((s) => s.name === 'test_square_100_mm')?.length).toBeCloseTo(400, 1);
-      const second = await strokesOf(bytes, 2);
-      const named = second.strokes.find((s) => s.name === 'front.waist');
-      expect(Math.abs((named?.length ?? NaN) - pathLength(block.front.edges.waist))).toBeLessThan(0.1);
+      expect(pathLength(first.lines.find((l) => l.name === 'test_square_100_mm')?.path ?? [])).toBeCloseTo(400, 1);
+      const second = await readPage(bytes, 2);
+      const named = second.lines.find((l) => l.name === 'front.waist');
+      expect(Math.abs(pathLength(named?.path ?? []) - pathLength(block.front.edges.waist))).toBeLessThan(0.1);
     }
   });
 
@@ -101,12 +50,9 @@ describe('the PDF', () => {
   });
 });
 
-/** All words of a page, read back with an independent library. */
-async function wordsOf(bytes: Uint8Array, pageNumber: number): Promise<string> {
-  const document = await getDocument({ data: bytes.slice(), useSystemFonts: true, verbosity: 0 }).promise;
-  const { items } = await (await document.getPage(pageNumber)).getTextContent();
-  return items.map((item) => ('str' in item ? item.str : '')).join('');
-}
+/** All words of a page in one, read back. */
+const wordsOf = async (bytes: Uint8Array, page: number): Promise<string> =>
+  (await readPage(bytes, page)).words.map(({ text }) => text).join('');
 
 describe('the letters of a print', () => {
   const named = (person: string): Drawing => pieceSheet(pieces, block.levels, { ...labels, person });

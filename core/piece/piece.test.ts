@@ -13,7 +13,7 @@ import {
   placeAtLength,
   selfCrossing,
 } from '../geometry/index.js';
-import { grownBlock, HOUSE_ALLOWANCES, NO_SHRINKAGE, piecesOf } from './index.js';
+import { grownBlock, HOUSE_ALLOWANCES, houseAllowances, NO_SHRINKAGE, piecesOf } from './index.js';
 
 function blockOf(measured: Parameters<typeof computeDraft>[0]['measured'], settings = {}): Block {
   const outcome = computeDraft({ ...EMPTY_INPUT, measured, settings });
@@ -94,7 +94,97 @@ describe('notches', () => {
   });
 });
 
+describe('what is marked within a piece', () => {
+  const pair = piecesOf(block, HOUSE_ALLOWANCES);
+
+  it('has a drill mark a centimetre short of each dart’s point, on its middle line', () => {
+    expect(pair.flatMap((p) => p.drills)).toHaveLength(block.front.darts.length + block.back.darts.length);
+    for (const { panel, drills } of pair) {
+      for (const [i, { apex, centreLeg, sideLeg }] of panel.darts.entries()) {
+        const drill = drills[i] ?? { x: NaN, y: NaN };
+        const mouth = { x: (centreLeg.x + sideLeg.x) / 2, y: (centreLeg.y + sideLeg.y) / 2 };
+        expect(distance(drill, apex)).toBeCloseTo(10, 6);
+        expect(distance(drill, mouth)).toBeCloseTo(distance(apex, mouth) - 10, 6);
+      }
+    }
+  });
+
+  it('has its grain line down its own crease, upper end first, and is cut twice', () => {
+    expect(Math.abs(block.front.crease - block.back.crease)).toBeGreaterThan(5);
+    for (const { panel, grain, cutCount } of pair) {
+      const [top, bottom] = grain;
+      expect([top.x, bottom.x]).toEqual([panel.crease, panel.crease]);
+      expect(top.y).toBeLessThan(bottom.y - 100);
+      for (const end of grain) expect(contains(flatten(outlineOf(panel), 1), end)).toBe(true);
+      expect(cutCount).toBe(2);
+    }
+  });
+
+  it('has its notches on its named points, pointing out of the piece', () => {
+    for (const { panel, notches } of pair) {
+      const { sideHip, sideKnee, inseamKnee, sideCrotch } = panel.points;
+      const at = (edge: string, label: string): (typeof notches)[number] => {
+        const found = notches.find((n) => n.edge === edge && n.label === label);
+        if (!found) throw new Error(`no notch ${label}`);
+        return found;
+      };
+      expect(distance(at('side', 'hip').at, sideHip)).toBeLessThan(0.01);
+      expect(distance(at('side', 'knee').at, sideKnee)).toBeLessThan(0.01);
+      expect(distance(at('inseam', 'knee').at, inseamKnee)).toBeLessThan(0.01);
+      if (panel.name === 'front') expect(distance(at('side', 'crotch level').at, sideCrotch)).toBeLessThan(0.01);
+      const outline = flatten(outlineOf(panel), 0.05);
+      for (const { at: place, outward } of notches) {
+        const off = (by: number): { x: number; y: number } => ({
+          x: place.x + by * outward.x,
+          y: place.y + by * outward.y,
+        });
+        expect([contains(outline, off(2)), contains(outline, off(-2))]).toEqual([false, true]);
+        expect(Math.hypot(outward.x, outward.y)).toBeCloseTo(1, 9);
+      }
+    }
+  });
+});
+
+describe('the house allowances', () => {
+  it('are what a maker’s tape has, in inches and in centimetres', () => {
+    const eighths = (mm: number): number => (mm / 25.4) * 8;
+    const { waist, side, inseam, rise, hem } = houseAllowances('in');
+    expect([waist, side, inseam, rise, hem].map((mm) => eighths(mm).toFixed(6))).toEqual(
+      [3, 5, 5, 3, 12].map((count) => count.toFixed(6)),
+    );
+    for (const unit of ['cm', 'mm'] as const) {
+      expect(houseAllowances(unit)).toEqual({ waist: 10, side: 15, inseam: 15, rise: 10, hem: 40 });
+    }
+  });
+});
+
 describe('pieces for a cloth that shrinks', () => {
+  it('grow whole: every point, dart, level and figure comes back with the washing', () => {
+    const grown = grownBlock(block, { length: 0.04, width: 0.02 });
+    const washed = (p: { x: number; y: number }): { x: number; y: number } => ({ x: p.x * 0.98, y: p.y * 0.96 });
+    const same = (a: { x: number; y: number }, b: { x: number; y: number }): void => {
+      expect(distance(washed(a), b)).toBeLessThan(1e-6);
+    };
+    for (const name of ['front', 'back'] as const) {
+      const [net, large] = [block[name], grown[name]];
+      for (const [key, p] of Object.entries(net.points)) same(large.points[key as keyof typeof net.points], p);
+      expect(large.darts).toHaveLength(net.darts.length);
+      for (const [i, dart] of large.darts.entries()) {
+        const was = net.darts[i];
+        if (!was) throw new Error('no dart');
+        for (const key of ['apex', 'centreLeg', 'sideLeg', 'peak'] as const) same(dart[key], was[key]);
+        expect(dart.intake).toBeCloseTo(distance(dart.centreLeg, dart.sideLeg), 9);
+        expect(dart.length).toBeCloseTo(distance(dart.apex, dart.centreLeg), 9);
+        expect(dart.length).toBeGreaterThan(was.length * 1.03);
+      }
+      expect(large.crease * 0.98).toBeCloseTo(net.crease, 9);
+      expect(large.crotchWidth * 0.98).toBeCloseTo(net.crotchWidth, 6);
+      expect(large.levels.kneeLevel * 0.96).toBeCloseTo(net.levels.kneeLevel, 9);
+      expect(grown.levels.hemLevel * 0.96).toBeCloseTo(block.levels.hemLevel, 9);
+      expect(large.hollow).toBeCloseTo(distance(large.points.hollow, large.points.corner), 9);
+    }
+  });
+
   it('come back to their net size once it has, and carry the same allowance', () => {
     const shrinkage = { length: 0.04, width: 0.02 };
     const grown = grownBlock(block, shrinkage);

@@ -1,4 +1,4 @@
-import { mapPath, type Path, type Point } from '../geometry/index.js';
+import { angleBetween, distance, mapPath, subtract, unit, type Path, type Point } from '../geometry/index.js';
 import type { Block, Dart, Panel } from '../draft/index.js';
 import type { Levels } from '../method/index.js';
 
@@ -18,13 +18,20 @@ function grownPanel(panel: Panel, move: (p: Point) => Point, grown: (levels: Lev
   const points = Object.fromEntries(
     Object.entries(panel.points as unknown as Record<string, Point>).map(([name, p]) => [name, move(p)]),
   ) as unknown as Panel['points'];
-  const darts = panel.darts.map((d): Dart => ({
-    ...d,
-    apex: move(d.apex),
-    centreLeg: move(d.centreLeg),
-    sideLeg: move(d.sideLeg),
-    peak: move(d.peak),
-  }));
+  const darts = panel.darts.map((d): Dart => {
+    const [apex, centreLeg, sideLeg] = [move(d.apex), move(d.centreLeg), move(d.sideLeg)];
+    return {
+      apex,
+      centreLeg,
+      sideLeg,
+      peak: move(d.peak),
+      intake: distance(centreLeg, sideLeg),
+      length: distance(apex, centreLeg),
+    };
+  });
+  // Directions are carried by the cloth as well.
+  const turned = (d: Point): Point => unit(subtract(move(d), move({ x: 0, y: 0 })));
+  const centreDown = turned(panel.centreDown);
   return {
     ...panel,
     levels: grown(panel.levels),
@@ -33,7 +40,12 @@ function grownPanel(panel: Panel, move: (p: Point) => Point, grown: (levels: Lev
     darts,
     waistSections: panel.waistSections.map(path),
     closedWaist: path(panel.closedWaist),
+    closedSideUp: turned(panel.closedSideUp),
     crease: move({ x: panel.crease, y: 0 }).x,
+    centreDown,
+    seatAngle: Math.sign(centreDown.x) * angleBetween(centreDown, { x: 0, y: 1 }),
+    crotchWidth: points.crotchPoint.x - points.sideCrotch.x,
+    hollow: distance(points.hollow, points.corner),
   };
 }
 

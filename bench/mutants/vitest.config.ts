@@ -1,0 +1,29 @@
+import { resolve } from 'node:path';
+import { defineConfig } from 'vitest/config';
+import { FAULTS } from './faults.js';
+
+const fault = FAULTS.find(({ id }) => id === process.env['FAULT']);
+if (!fault) throw new Error(`There is no fault “${process.env['FAULT'] ?? ''}”`);
+const root = resolve(import.meta.dirname, '..', '..');
+
+export default defineConfig({
+  root,
+  plugins: [
+    {
+      name: 'plant',
+      enforce: 'pre',
+      transform(code, id) {
+        if (id.split('?')[0] !== resolve(root, fault.file)) return undefined;
+        return code.replace(fault.was, () => fault.now);
+      },
+    },
+  ],
+  test: {
+    include: fault.seen.map((where) => (where.split('/').length > 2 ? `${where}*.test.ts` : `${where}/**/*.test.ts`)),
+    environment: 'node',
+    setupFiles: ['bench/fixed-seed.ts'],
+    testTimeout: 30_000,
+    bail: 1,
+    cache: false,
+  },
+});
