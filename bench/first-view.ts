@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 
-/** What the board's first view may load, in bytes of gzipped script (handbook 5, section 4). */
+/** What the board's first view may load, in bytes of gzipped script. */
 const LIMIT = 250_000;
 const folder = 'dist/assets';
 const files = readdirSync(folder).filter((f) => f.endsWith('.js'));

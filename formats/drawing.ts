@@ -1,6 +1,6 @@
 import type { Path, Point } from '../core/geometry/index.js';
 
-/** What a line means; told apart by weight and dash before colour (handbook 6, section 2). */
+/** What a line means; told apart by weight and dash before colour (docs/trade/pieces.md). */
 export type LineRole = 'stitching' | 'cut' | 'construction' | 'crease' | 'grain' | 'dart' | 'notch' | 'square';
 
 /** One thing on a drawing sheet. Coordinates in mm, x right and y down. */

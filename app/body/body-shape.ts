@@ -59,7 +59,7 @@ export function drawnFigures(values: Measured, figure: Figure, adopted: Adopted)
 
 const clamp = (x: number, low: number, high: number): number => Math.min(high, Math.max(low, x));
 
-/** The drawn body of a set of figures: its levels and widths follow the numbers (handbook 6). Lengths in mm. */
+/** The drawn body of a set of figures: its levels and widths follow the numbers (docs/trade/measuring.md). Lengths in mm. */
 export function bodyShape(m: Measured): BodyShape {
   const of = (id: MeasurementId): number => m[id] ?? NaN;
   const crotch = of('crotchDepth');

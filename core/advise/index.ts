@@ -150,7 +150,7 @@ function byDraft(draft: Draft, gives: Gives, wish: Wish, unit: Unit, reasons: Re
 }
 
 /**
- * Ranks methods for a body by what is wanted, each drafted on it (handbook 2, sections 3 and 6): best first, with what
+ * Ranks methods for a body by what is wanted, each drafted on it (docs/trade/fit.md): best first, with what
  * speaks for and against it. The weights are the house's, in `uses.json`.
  */
 export function advise(inputs: readonly DraftInput[], wish: Wish, unit: Unit): Advice[] {

@@ -173,7 +173,7 @@ const sameLevels = (a: Levels, b: Levels): boolean =>
   (Object.keys(a) as (keyof Levels)[]).every((name) => Math.abs(a[name] - b[name]) < 1e-6);
 
 /**
- * Does a list of alterations on top of a block (handbook 3, section 3): cut and moved one after the other, exactly, then
+ * Does a list of alterations on top of a block (docs/alterations.md): cut and moved one after the other, exactly, then
  * redrawn smooth once. One that cannot be done on this body is left out and told; those switched off leave no trace.
  */
 export function alterBlock(drafted: Block, alterations: readonly Alteration[]): AlteredBlock {

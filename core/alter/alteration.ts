@@ -131,7 +131,7 @@ export type AlterationWork =
 /** The name of a kind of alteration. */
 export type AlterationKind = AlterationWork['kind'];
 
-/** An alteration as it is kept (handbook 3, section 3): a named change in an ordered list on top of the block. */
+/** An alteration as it is kept (docs/alterations.md): a named change in an ordered list on top of the block. */
 export interface Alteration {
   readonly id: string;
   readonly on: boolean;

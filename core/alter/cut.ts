@@ -137,7 +137,7 @@ function grouped(bits: readonly Bit[]): Record<RunName, Cubic[]> {
 }
 
 /**
- * Cuts a piece through and moves one part rigidly, as with scissors on paper (handbook 3, section 3): opened, the gap is
+ * Cuts a piece through and moves one part rigidly, as with scissors on paper (docs/alterations.md): opened, the gap is
  * bridged straight; overlapped, the strip between is taken out. Nothing is smoothed here, so that a cut opened and closed
  * by as much gives the outline back. The part with the crease at the crotch line stays, or the upper where told.
  */

@@ -77,7 +77,7 @@ function turnedIntoHem(paper: Paper, dart: PaperDart, alteration: string): Paper
 
 const DOWN: Point = { x: 0, y: 1 };
 
-/** A dart deepened, lengthened, moved, turned, split, or taken over by a seam (handbook 3, section 3). */
+/** A dart deepened, lengthened, moved, turned, split, or taken over by a seam (docs/alterations.md). */
 export function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper | SeamFault {
   const { act, by, keepWaist } = work;
   const dart = paper.darts[work.dart];

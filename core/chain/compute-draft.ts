@@ -177,7 +177,7 @@ function withSettledExtensions(worked: Worked, block: Block): Worked {
 const CROTCH_WIDTH_REASON = 'Settled on the piece, so that side seam to crotch point is what the sheet states.';
 
 /**
- * The whole chain, one way down (handbook 5, section 1): measurements to sheet to panels to alterations to checks. Pure; every
+ * The whole chain, one way down (docs/architecture.md): measurements to sheet to panels to alterations to checks. Pure; every
  * figure it cannot use comes back as a refusal with field, reason and way out in the reader's unit.
  */
 export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draft> {

@@ -92,7 +92,7 @@ function panelFigures({ block, worked }: Draft, found: Map<string, Figure>): voi
   }
 }
 
-/** Every figure by which drafts are compared (handbook 3, section 5). */
+/** Every figure by which drafts are compared (docs/trade/methods.md). */
 function figuresOf(draft: Draft): Map<string, Figure> {
   const found = new Map<string, Figure>();
   const { worked, block, checks } = draft;

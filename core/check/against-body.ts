@@ -127,7 +127,7 @@ function openingLength(front: Panel): number {
   return pathLength(above) + (cut ? cubicLength(cut, hit.t, 1) : 0);
 }
 
-/** A fly that ends at the hip line must let the waist pass over the hip (handbook 3, section 1). */
+/** A fly that ends at the hip line must let the waist pass over the hip (docs/trade/truing.md). */
 function openingCheck(block: Block, waist: number, hip: number): Check {
   return figured({
     id: 'opening',
@@ -285,7 +285,7 @@ function hemCheck(worked: Worked, { levels, front }: Block, value: number): Chec
   });
 }
 
-/** The checks of a draft against the body it is for (handbook 3, section 1), as far as four measurements go and beyond. */
+/** The checks of a draft against the body it is for (docs/trade/truing.md), as far as four measurements go and beyond. */
 export function checkAgainstBody(worked: Worked, block: Block, unit: Unit = 'cm'): Check[] {
   const mm = (id: MeasurementId): number => worked.body.get(id)?.mm ?? NaN;
   const estimated = (id: MeasurementId): boolean => worked.body.get(id)?.source === 'estimate';

@@ -201,7 +201,7 @@ function dartCheck(block: Block): Check {
 const STRETCH = 6;
 const STATED_STRETCH = 13;
 
-/** The checks of a draft against itself (handbook 3, section 2). A knit is stretched on, so its walk has more room below the knee. */
+/** The checks of a draft against itself (docs/trade/truing.md). A knit is stretched on, so its walk has more room below the knee. */
 export function checkAgainstItself(block: Block, knit = false, statedDrop = false): Check[] {
   const [front, back] = [edgeLengths(block.front), edgeLengths(block.back)];
   const [frontSide, backSide] = [sideStretches(block.front), sideStretches(block.back)];

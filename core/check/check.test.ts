@@ -182,7 +182,7 @@ describe('the fit class that a draft is', () => {
       backHipWidth: 260,
       hip: 1000,
     });
-  it('follows from the extensions by the handbook’s limits', () => {
+  it('follows from the extensions by the limits of the trade', () => {
     expect(at(54, 99)).toBe('close');
     expect(at(54, 101)).toBe('regular');
     expect(at(56, 99)).toBe('regular');

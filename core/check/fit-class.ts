@@ -12,7 +12,7 @@ export interface ClassFigures {
   readonly hip: number;
 }
 
-/** Which class a draft is by its extensions, whatever was chosen (handbook 2, section 3). */
+/** Which class a draft is by its extensions, whatever was chosen (docs/trade/fit.md). */
 export function classByExtensions(f: ClassFigures): ExtensionClass {
   const front = f.frontExtension / f.hip;
   const back = f.backExtension / f.hip;

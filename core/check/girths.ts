@@ -4,7 +4,7 @@ import { LEVELS, type FitClass, type Levels, type Worked } from '../method/index
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import { verdictOf, type Check } from './check.js';
 
-/** How much over the leg a close and an easier trouser must be, in mm (handbook 3, section 1). */
+/** How much over the leg a close and an easier trouser must be, in mm (docs/trade/truing.md). */
 const CLOSE_OVER = 20;
 const EASY_OVER = 60;
 /** The hip, in mm, from which these hold in full; a child's leg asks for less by its hip. */
@@ -86,7 +86,7 @@ const legOver = (fit: FitClass): number =>
   fit.id === 'close-contoured' || fit.id === 'close-relaxed' ? CLOSE_OVER : EASY_OVER;
 
 /**
- * The garment's girths down the leg, and at the high hip, against the body's (handbook 3, section 1): a leg at least 2 cm
+ * The garment's girths down the leg, and at the high hip, against the body's (docs/trade/truing.md): a leg at least 2 cm
  * over a close one and 6 cm over any other, a knit what its stretch allows; the high hip at least the body's with an ease
  * that slides from the waist's to the hip's, and so every girth measured at a height. Levels below the hem are left out.
  */

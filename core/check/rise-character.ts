@@ -16,7 +16,7 @@ function hollowShare({ points, edges: { rise } }: Panel): number {
   return chord && hit ? distance(corner, hit.at) / chord.alongFirst : 0;
 }
 
-/** How the rise is spread, in words: flat or deep in front, J or L behind, and how far the two differ (handbook 3, section 1). */
+/** How the rise is spread, in words: flat or deep in front, J or L behind, and how far the two differ (docs/trade/truing.md). */
 export function riseCharacter(block: Block, unit: Unit): Check {
   const [front, back] = [hollowShare(block.front), hollowShare(block.back)];
   const inFront = front < HUGS ? 'deep front' : front > SLOPES ? 'flat front' : 'even front';

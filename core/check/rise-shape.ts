@@ -15,7 +15,7 @@ function smoothed(trace: BodyTrace): SmoothTrace | undefined {
   return found ?? undefined;
 }
 
-/** The joined rises against the body's own curve, where there is a trace of it (handbook 3, section 1). */
+/** The joined rises against the body's own curve, where there is a trace of it (docs/trade/truing.md). */
 export function checkRiseShape(block: Block, trace: BodyTrace | undefined, unit: Unit): Check[] {
   const body = trace && smoothed(trace);
   if (!body) return [];

@@ -123,7 +123,7 @@ export function sayEffect(effect: Effect, unit: Unit): string {
 
 /**
  * The corrections offered for a check, each brought to the middle of its band where it can, with what it does to all
- * other checks (handbook 3, sections 1 to 3). Empty where the check is not about a length on the piece.
+ * other checks (docs/trade/truing.md). Empty where the check is not about a length on the piece.
  */
 export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Unit): Offer[] {
   const check = checkIn(draft, id);

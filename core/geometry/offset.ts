@@ -26,7 +26,7 @@ function offsetCubic(c: Cubic, by: number, tolerance: number, depth: number): Pa
 
 /**
  * The path `by` mm beside `path`: to the right of travel as seen with y down, to the left where negative.
- * Tangent-continuous least squares fit with adaptive splitting (handbook 5, section 3), within `tolerance` mm.
+ * Tangent-continuous least squares fit with adaptive splitting (Tiller and Hanson 1984), within `tolerance` mm.
  * Corners of the path stay open: the caller joins them (see the piece stage).
  */
 export function offsetPath(path: Path, by: number, tolerance = 0.01): Path {

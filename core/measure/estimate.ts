@@ -1,6 +1,6 @@
 import type { Figure, Measured, MeasurementId } from './vocabulary.js';
 
-/** A rule that makes a missing figure from the others (handbook 2, section 2). */
+/** A rule that makes a missing figure from the others (docs/trade/measuring.md). */
 export interface EstimateRule {
   readonly id: MeasurementId;
   /** The rule's own name within its measurement. */
@@ -56,7 +56,7 @@ const depth: Term = [1, 'crotchDepth', '_'];
 const leg: Term = [0.5, 'inseam', '_ ÷ 2'];
 const quarterHip: Term = [0.25, 'hip', '_ ÷ 4'];
 
-/** Every rule of the handbook, the house's own first within each measurement. Measurements not listed have none. */
+/** Every rule of docs/trade/measuring.md, the house's own first within each measurement. Measurements not listed have none. */
 export const ESTIMATES: readonly EstimateRule[] = [
   linear('crotchDepth', 'quarter-hip', 'hip ÷ 4', [quarterHip]),
   linear('crotchDepth', 'quarter-hip-1-in', 'hip ÷ 4 + 1 in', [quarterHip], INCH),

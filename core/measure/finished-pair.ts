@@ -1,6 +1,6 @@
 import type { Measured, MeasurementId } from './vocabulary.js';
 
-/** What is measured on a finished pair laid flat (handbook 2, section 2, sources). */
+/** What is measured on a finished pair laid flat (docs/trade/measuring.md). */
 export const PAIR_FIGURE_IDS = [
   'halfWaist',
   'halfHip',
@@ -113,7 +113,7 @@ function lengthOf(pair: FinishedPair, id: 'outseam' | 'frontRise' | 'backRise'):
 /**
  * The body-like figures of a finished pair: girths doubled, pressed edges and the band taken off, the crotch depth
  * from outseam less inseam. They hold the pair's own ease; the body's thigh and knee are not among them, since a leg
- * does not tell how loose it is. Lengths in mm (handbook 2, sections 2 and 6).
+ * does not tell how loose it is. Lengths in mm (docs/trade/measuring.md).
  */
 export function pairGives(pair: FinishedPair): PairGives[] {
   const { inseam, frontRise, backRise } = pair.figures;

@@ -44,7 +44,7 @@ export function girthsByHeight(
   return all.sort((a, b) => b.height - a.height);
 }
 
-/** Where a top edge would sit and how tight, from the girths taken (handbook 2, section 2). Lengths in mm. */
+/** Where a top edge would sit and how tight, from the girths taken (docs/trade/measuring.md). Lengths in mm. */
 export function topEdge(
   taken: readonly GirthAtHeight[],
   crotchDepth: number,

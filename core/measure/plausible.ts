@@ -88,7 +88,7 @@ function likeliestSlip(
 }
 
 /**
- * What looks wrong in a set of measurements (handbook 2, section 2, plausibility). Each doubt names the figures that
+ * What looks wrong in a set of measurements (docs/trade/measuring.md). Each doubt names the figures that
  * disagree, which is likelier wrong and what to measure again; a slip of the hand that explains it comes as a
  * correction. Warnings only: nothing here stops a draft. Sentences use `unit`.
  */

@@ -43,7 +43,7 @@ const share = (
   slipOnly = false,
 ): Relation => ({ field, beside: [of], span: (m) => [low * m(of), high * m(of)], again, slipOnly });
 
-/** The plausibility rules of handbook 2, section 2, and the house's wide spans for figures that it leaves open. */
+/** The plausibility rules of docs/trade/measuring.md, and the house's wide spans for figures that it leaves open. */
 const RELATIONS: readonly Relation[] = [
   {
     field: 'waist',
@@ -133,7 +133,7 @@ const FREE: readonly MeasurementId[] = ['backWaistHeight', 'apexSpan', 'pairBand
 
 const within = (mm: number, [low, high]: Span): boolean => mm >= low && mm <= high;
 
-/** Every pair of figures in a set that do not go together (handbook 2, section 2, plausibility). */
+/** Every pair of figures in a set that do not go together (docs/trade/measuring.md). */
 export function findBreaches(m: Measured, context: SetContext): (Breach & { readonly slipOnly: boolean })[] {
   const found: (Breach & { slipOnly: boolean })[] = [];
   const of = (id: MeasurementId): number => m[id] ?? NaN;

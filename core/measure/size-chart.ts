@@ -6,7 +6,7 @@ export interface ChartSize {
   readonly values: Measured;
 }
 
-/** A table of sizes (handbook 2, section 2, sources). */
+/** A table of sizes (docs/trade/measuring.md). */
 export interface SizeChart {
   readonly id: string;
   readonly name: string;

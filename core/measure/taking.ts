@@ -115,7 +115,7 @@ const TAKING: Readonly<Record<MeasurementId, readonly [how: string, mistake: str
   ],
 };
 
-/** How a measurement is taken (handbook 2, section 2). */
+/** How a measurement is taken (docs/trade/measuring.md). */
 export function howTaken(id: MeasurementId): Taking {
   const [how, mistake, sharpens] = TAKING[id];
   return { how, mistake, sharpens };

@@ -1,4 +1,4 @@
-/** The body measurements Upstride knows (handbook 2, section 2). All are lengths in mm. */
+/** The body measurements Upstride knows (docs/trade/measuring.md). All are lengths in mm. */
 export const MEASUREMENT_IDS = [
   'waist',
   'hip',

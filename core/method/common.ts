@@ -15,7 +15,7 @@ export interface Term {
   readonly reason: string;
 }
 
-/** What holds for every method beside its sheet (handbook 2, sections 3, 5 and 6): leg shape, build, children and the house's limits. */
+/** What holds for every method beside its sheet (docs/trade/methods.md): leg shape, build, children and the house's limits. */
 export interface Common {
   readonly choices: readonly Choice[];
   readonly settings: readonly Setting[];

@@ -1,4 +1,4 @@
-/** How close a trouser is meant to fit (handbook 2, section 3). */
+/** How close a trouser is meant to fit (docs/trade/fit.md). */
 export type FitClassId = 'knit' | 'close-contoured' | 'close-relaxed' | 'regular' | 'loose' | 'skirt-like';
 
 type Span = readonly [low: number, high: number];
@@ -105,7 +105,7 @@ export const SHEETS_OWN_FIT: Fit = { stretch: 0 };
 /** The stretch under which a knit is not made smaller than the body. */
 export const KNIT_STRETCH = 0.4;
 
-/** How much smaller a knit is made than the body: 0 at 40 % stretch, 5 % at 50 %, 10 % from 70 % (handbook 2, section 6). */
+/** How much smaller a knit is made than the body: 0 at 40 % stretch, 5 % at 50 %, 10 % from 70 % (docs/trade/fit.md). */
 export function knitReduction(stretch: number): number {
   if (stretch <= KNIT_STRETCH) return 0;
   if (stretch <= 0.5) return 0.5 * (stretch - KNIT_STRETCH);
@@ -138,7 +138,7 @@ function girthEase(c: FitClass, span: Span, girth: string, stretch: number): Cla
 }
 
 /**
- * What a class puts in the place of a sheet's own ease (handbook 2, section 3): the class's middle, as a formula and
+ * What a class puts in the place of a sheet's own ease (docs/trade/fit.md): the class's middle, as a formula and
  * its reason. Nothing where the class leaves that ease to the sheet.
  */
 export function classEase(c: FitClass, setting: string, stretch: number): ClassEase | undefined {

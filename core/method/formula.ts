@@ -190,7 +190,7 @@ class Reader {
 }
 
 /**
- * Reads a formula (handbook 2, section 6): `+ - * / ( )`, `min max clamp round`, `%`, names with at most one
+ * Reads a formula (docs/trade/methods.md): `+ - * / ( )`, `min max clamp round`, `%`, names with at most one
  * dot, and literals with a unit such as `1/4 in`, `1 3/8 in`, `0.6 cm`. Never throws; a mistake is a sentence.
  */
 export function parseFormula(text: string): ParsedFormula {

@@ -6,7 +6,7 @@ export const isDartPlace = (word: unknown): word is DartPlace =>
   word === 'crease' || word === 'midway' || word === 'apexSpan';
 
 /**
- * Everything the geometry needs to know of one panel (handbook 2, section 5). Lengths in mm; panel
+ * Everything the geometry needs to know of one panel (docs/trade/methods.md). Lengths in mm; panel
  * coordinates run from the side frame line toward the centre (x) and down from the waist line (y).
  */
 export interface PanelParameters {
@@ -97,7 +97,7 @@ export const OPTIONAL_PARAMETERS: ReadonlySet<ParameterName> = new Set(['inseamH
 /** All parameter names, in the order of drafting. */
 export const PARAMETER_NAMES = Object.keys(PANEL_PARAMETERS) as readonly ParameterName[];
 
-/** The frame's levels, in mm below the waist line at the side (handbook 2, section 4). */
+/** The frame's levels, in mm below the waist line at the side (docs/trade/methods.md). */
 export interface Levels {
   readonly hipLevel: number;
   readonly crotchLevel: number;

@@ -39,7 +39,7 @@ export interface BodyRange {
   readonly crotchDepth: readonly [number, number];
 }
 
-/** A method of drafting as data (handbook 2, section 6). */
+/** A method of drafting as data (docs/trade/methods.md). */
 export interface Sheet {
   readonly id: string;
   readonly name: string;

@@ -101,7 +101,7 @@ interface Entry {
 }
 
 /**
- * Works a sheet out for a body (handbook 2, section 6): every setting and line with its formula, its result and
+ * Works a sheet out for a body (docs/trade/methods.md): every setting and line with its formula, its result and
  * its source; build, children's rules and leg shape are added as terms of their own. A value set by hand stands in
  * place of its formula and is used by the lines that follow. Refuses values that no piece can have and formulas that
  * give no figure.

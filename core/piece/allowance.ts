@@ -115,7 +115,7 @@ function joinWithin(pieces: readonly Path[], width: number): Path {
 
 /**
  * The cut line of a panel: each edge offset by its own width and joined to its neighbours at proper corners, mitred
- * outside and trimmed inside; the hem folds, so its ends are mirrored (handbook 4, section 2). Closed; mm.
+ * outside and trimmed inside; the hem folds, so its ends are mirrored (docs/trade/pieces.md). Closed; mm.
  */
 export function cutLine(panel: Panel, allowances: Allowances): Path {
   const names = EDGE_NAMES;

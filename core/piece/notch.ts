@@ -20,7 +20,7 @@ function notchAt(panel: Panel, edge: EdgeName, label: Notch['label'], length: nu
 const lengthOf = (path: Path, from: number, to?: number): number => pathLength(path.slice(from, to));
 
 /**
- * The notches of a panel (handbook 4, section 2): hip, crotch level and knee on the side, knee on the inseam. The
+ * The notches of a panel (docs/trade/pieces.md): hip, crotch level and knee on the side, knee on the inseam. The
  * crotch level on the back is laid off from the knee at the front's length, so that the notches meet when sewn.
  */
 export function notchesOf(block: Block, panel: Panel): Notch[] {

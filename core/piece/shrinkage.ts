@@ -50,8 +50,8 @@ function grownPanel(panel: Panel, move: (p: Point) => Point, grown: (levels: Lev
 }
 
 /**
- * A block grown by what the cloth will shrink, so that the washed pieces come back to their net size (handbook 4,
- * section on cloth: pieces grow before cutting). Allowances are laid on afterwards and do not grow.
+ * A block grown by what the cloth will shrink, so that the washed pieces come back to their net size
+ * (docs/trade/pieces.md). Allowances are laid on afterwards and do not grow.
  */
 export function grownBlock(block: Block, { length, width }: Shrinkage): Block {
   if (length === 0 && width === 0) return block;

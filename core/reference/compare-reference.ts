@@ -101,7 +101,7 @@ const BOTH: Partial<Record<string, string>> = {
 };
 
 /**
- * The figures of an outline from outside beside the draft's (handbook 3, section 5): its seams by name, how far each
+ * The figures of an outline from outside beside the draft's (docs/trade/truing.md): its seams by name, how far each
  * stands off, its widths at the draft's levels, and what front and back make together. Millimetres.
  */
 export function compareReference(reference: Reference, block: Block): ReferenceFigure[] {

@@ -59,7 +59,7 @@ function wayOf(panel: Panel): Way {
   };
 }
 
-/** Front and back rise as they lie when the inseam is sewn (handbook 3, section 1). */
+/** Front and back rise as they lie when the inseam is sewn (docs/trade/truing.md). */
 export function joinedRises(block: Block): JoinedRises {
   const ways = { front: wayOf(block.front), back: wayOf(block.back) };
   const front = reversePath(mapPath(block.front.edges.rise, ways.front.there));

@@ -7,7 +7,7 @@ import { formatLength, tapeFor, toMm, type Unit } from '../units/index.js';
 import { intoBands, outside, placeAt, type BandPlace, type BandProblem } from './least-squares.js';
 import { inputWith, unknownsOf, WORTH, type Unknown, type UnknownId } from './unknowns.js';
 
-/** The checks that can be targets (handbook 3, section 3). */
+/** The checks that can be targets (docs/trade/truing.md). */
 export const TARGETS = [
   'frontRise',
   'backRise',
@@ -266,7 +266,7 @@ function changeOf(problem: Problem, u: Unknown, by: number, unit: Unit): TrueItC
 }
 
 /**
- * True it (handbook 3, section 3): the least set of changes by which every measured target comes into its band. Bounded
+ * True it (docs/trade/truing.md): the least set of changes by which every measured target comes into its band. Bounded
  * least squares (projected Levenberg-Marquardt) over the natural unknowns, each with a limit and a cost for leaving its
  * method's value; then changes that are not needed are left out one by one. The few that would do if every figure changed
  * evenly are tried first, and all together where those do not suffice. Targets without a measurement take no part.

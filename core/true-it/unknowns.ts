@@ -53,7 +53,7 @@ const darts = (panel: PanelName): Unknown => ({
   work: (by) => ({ kind: 'dart', panel, dart: 0, act: 'intake', by, keepWaist: false }),
 });
 
-/** The natural unknowns with the house's limits and costs (handbook 3, section 3). */
+/** The natural unknowns with the house's limits and costs (docs/trade/truing.md). */
 const UNKNOWNS: readonly Unknown[] = [
   set('front.centreLift', 'Front centre lift', 25, 1),
   set('back.centreLift', 'Back centre lift', 45, 1),

@@ -33,7 +33,7 @@ function splitUnit(text: string, unit: Unit): { figure: string; unit: Unit } {
 
 /**
  * Reads a length as makers write it: `27.3`, `27,3`, `10 3/4`, `10¾`, `10-3/4"`, `273mm`, `10.75in`
- * (handbook 2, section 2). A figure without a unit is in `unit`. A minus sign in front is allowed, since
+ * (docs/trade/measuring.md). A figure without a unit is in `unit`. A minus sign in front is allowed, since
  * lifts and insets may be negative; whether a field takes a negative figure is for the field to say.
  */
 export function readLength(text: string, unit: Unit): ReadLength {

@@ -113,7 +113,7 @@ function sideWalk(block: Block): SeamWalk {
 }
 
 /**
- * Walks the seams that are sewn together (handbook 3, section 2): the inseam from the crotch, the side from the waist,
+ * Walks the seams that are sewn together (docs/trade/truing.md): the inseam from the crotch, the side from the waist,
  * each with the difference at every notch; the rises laid together at the inseam, and the waists, darts closed, at the
  * side, with the angle by which they do not run on.
  */

@@ -5,7 +5,7 @@ import { EDGE_NAMES } from '../draft/index.js';
 const share = z.number().min(0).max(1);
 
 /**
- * The schema of what an alteration does (handbook 3, section 3), for a way of writing lengths: millimetres in a workbook,
+ * The schema of what an alteration does (docs/alterations.md), for a way of writing lengths: millimetres in a workbook,
  * the order's own unit on the command line.
  */
 export function alterationWork(length: z.ZodType<number>): z.ZodType<AlterationWork> {

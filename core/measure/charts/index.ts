@@ -26,5 +26,5 @@ function chartOf(table: Table): SizeChart {
   return { id: table.id, name: table.name, note: table.note, figure: table.figure as Figure, sizes };
 }
 
-/** The charts that come with Upstride; every figure is made up (handbook 2, section 2, sources). */
+/** The charts that come with Upstride; every figure is made up (docs/trade/measuring.md). */
 export const SHIPPED_CHARTS: readonly SizeChart[] = [children, women, men].map(chartOf);
