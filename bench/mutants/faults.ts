@@ -61,12 +61,18 @@ export const FAULTS: readonly Fault[] = [
     'lengthOf(inseam, joints.inseamKnee)',
     PIECE,
   ),
-  fault('apex does not grow', 'core/piece/shrinkage.ts', 'apex: move(d.apex)', 'apex: d.apex', PIECE),
+  fault(
+    'apex does not grow',
+    'core/piece/shrinkage.ts',
+    '[move(d.apex), move(d.centreLeg)',
+    '[d.apex, move(d.centreLeg)',
+    PIECE,
+  ),
   fault(
     'dart legs do not grow',
     'core/piece/shrinkage.ts',
-    'centreLeg: move(d.centreLeg)',
-    'centreLeg: d.centreLeg',
+    'move(d.centreLeg), move(d.sideLeg)]',
+    'd.centreLeg, move(d.sideLeg)]',
     PIECE,
   ),
   fault(
@@ -251,10 +257,10 @@ export const FAULTS: readonly Fault[] = [
   ),
   fault('area twice', 'core/geometry/outline.ts', '    20;', '    10;', 'core/geometry'),
   fault(
-    'touching is no crossing',
+    'crossing beside the stretch',
     'core/geometry/self-crossing.ts',
-    'if (ofC === 0 && within(a, b, c)) return c;',
-    '',
+    'ofC * ofD < 0 && ofA * ofB < 0',
+    'ofC * ofD < 0',
     'core/geometry',
   ),
   fault(

@@ -309,6 +309,13 @@ describe('every kind of alteration', () => {
     expect(sayAlteration(work, 'cm')).toBe(said);
   });
 
+  it('centres the crease again by half of what the crotch point moves, where that is wanted', () => {
+    const out = (recentre: boolean): number =>
+      altered({ kind: 'crotchPoint', panel: 'back', out: 12, down: 0, recentre }).back.crease - block.back.crease;
+    expect(out(true)).toBeCloseTo(6, 6);
+    expect(out(false)).toBeCloseTo(0, 6);
+  });
+
   it('keeps the waist where it says so, and the intake comes out', () => {
     for (const act of ['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre', 'intoHem'] as const) {
       const after = altered({ kind: 'dart', panel: 'back', dart: 0, act, by: 6, keepWaist: true });

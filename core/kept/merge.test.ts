@@ -101,6 +101,10 @@ describe('merging a workbook', () => {
     const one = after(here, theirs, 'mine');
     expect(one.people.map((p) => [p.id, p.sets.length])).toEqual([['cellist', 2]]);
     expect(one.drafts[0]).toMatchObject({ personId: 'cellist', setId: 'other-1' });
+    // Whose facts hold is what was chosen; the id is the one that is here.
+    const noted = only({ people: [{ ...stranger, note: 'from the file' }], drafts: [draft] });
+    expect(after(here, noted, 'theirs').people).toMatchObject([{ id: 'cellist', note: 'from the file' }]);
+    expect(after(here, noted, 'mine').people).toMatchObject([{ id: 'cellist', note: cellist.note }]);
   });
 
   it('asks about drafts and charts that differ', () => {

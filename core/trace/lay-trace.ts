@@ -145,11 +145,19 @@ function compared(rise: Path, body: Polyline, hand: 1 | -1, upTo: number): RiseG
   return { gaps, worst, area };
 }
 
-/** The turn about the crotch point by which a trace lies nearest to the joined rises (golden section on the mean square). */
-function bestTurn(joined: JoinedRises, trace: Path): number {
-  const points = flatten(trace, 2);
-  const whole = pathLength(joined.path);
-  const spots = Array.from({ length: SPOTS }, (_, i) => placeAtLength(joined.path, (whole * (i + 0.5)) / SPOTS).at);
+/**
+ * The turn about the crotch point by which a trace lies nearest to the joined rises, as far as both reach (golden section on
+ * the mean square).
+ */
+function bestTurn(joined: JoinedRises, { path, toInseam, total }: SmoothTrace): number {
+  const points = flatten(path, 2);
+  const front = pathLength(joined.front);
+  const from = Math.max(0, front - toInseam);
+  const to = Math.min(pathLength(joined.path), front + total - toInseam);
+  const spots = Array.from(
+    { length: SPOTS },
+    (_, i) => placeAtLength(joined.path, from + ((to - from) * (i + 0.5)) / SPOTS).at,
+  );
   const cost = (angle: number): number => {
     const body = { points: points.map((p) => turn(p, angle)) };
     return spots.reduce((sum, p) => sum + distance(p, nearestOn(body, p)) ** 2, 0);
@@ -160,7 +168,7 @@ function bestTurn(joined: JoinedRises, trace: Path): number {
 /** Lays a trace on the joined rises: crotch point on crotch point, turned to lie nearest, compared as far as both reach. */
 export function layTrace(block: Block, trace: SmoothTrace): LaidTrace {
   const joined = joinedRises(block);
-  const angle = bestTurn(joined, trace.path);
+  const angle = bestTurn(joined, trace);
   const laid = mapPath(trace.path, (p) => turn(p, angle));
   const body = { points: flatten(laid, 0.2) };
   const [inFront, behind] = [trace.toInseam, trace.total - trace.toInseam];

@@ -9,7 +9,9 @@ import {
   endDirection,
   flatten,
   pathLength,
+  runningLengths,
   startDirection,
+  turn,
   type Point,
 } from '../geometry/index.js';
 import { joinedRises, layTrace, sayGaps, smoothTrace, takeShape, type BodyTrace, type SmoothTrace } from './index.js';
@@ -107,6 +109,40 @@ describe('a trace laid on the rises', () => {
     expect(hollow.back.worst.off).toBeLessThan(-8);
     expect(sayGaps('back', hollow.back, 'cm')).toContain('away from the body');
     expect(sayGaps('back', hollow.back, 'in')).toMatch(/\d\/\d+ in/);
+  });
+
+  it('that lay askew on its paper is turned to lie nearest', () => {
+    for (const angle of [-0.25, 0.2]) {
+      const laid = layTrace(block, smooth(traceOf(0, (p) => turn(p, angle))));
+      expect(Math.abs(laid.front.worst.off)).toBeLessThan(2);
+      expect(Math.abs(laid.back.worst.off)).toBeLessThan(2);
+    }
+  });
+
+  it('that ends below the waist is compared only as far as it goes', () => {
+    const whole = traceOf();
+    const lengths = runningLengths(whole.points);
+    const total = lengths[lengths.length - 1] ?? 0;
+    // The straight parts of the rises have no points within: the trace ends on the nearest that there are.
+    const kept = lengths.flatMap((at, i) => (at >= 40 && at <= total - 60 ? [i] : []));
+    const points = kept.map((i) => whole.points[i] as Point);
+    const [from, to] = [lengths[kept[0] ?? 0] ?? 0, lengths[kept[kept.length - 1] ?? 0] ?? 0];
+    expect([from > 40, to < total - 60]).toEqual([true, true]);
+    const laid = layTrace(block, smooth({ points, inseam: (whole.inseam * total - from) / (to - from) }));
+    expect(Math.abs(laid.front.worst.off)).toBeLessThan(2);
+    expect(Math.abs(laid.back.worst.off)).toBeLessThan(2);
+    expect(Math.max(...laid.front.gaps.map((g) => g.at))).toBeLessThan(pathLength(joined.front) - from + 1);
+  });
+
+  it('tells in front as well which way the body stands', () => {
+    const belly =
+      (by: number) =>
+      (p: Point): Point =>
+        p.x < 0 ? { x: p.x - by * Math.exp(-(((p.y + 130) / 50) ** 2)), y: p.y } : p;
+    const beyond = layTrace(block, smooth(traceOf(0, belly(16))));
+    expect(beyond.front.worst.off).toBeGreaterThan(6);
+    expect(sayGaps('front', beyond.front, 'cm')).toContain('inside the body');
+    expect(layTrace(block, smooth(traceOf(0, belly(-16)))).front.worst.off).toBeLessThan(-6);
   });
 
   it('is a check of the draft, out where the shape is', () => {
