@@ -7,6 +7,15 @@ export default tseslint.config(
   js.configs.recommended,
   tseslint.configs.strict,
   tseslint.configs.stylistic,
+  tseslint.configs.recommendedTypeCheckedOnly,
+  {
+    languageOptions: {
+      parserOptions: {
+        project: ['core/tsconfig.json', 'formats/tsconfig.json', 'app/tsconfig.json', 'tsconfig.node.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+  },
   {
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
@@ -17,6 +26,7 @@ export default tseslint.config(
     },
   },
   { files: ['app/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: { ...hooks.configs.recommended.rules } },
+  { files: ['**/*.js', '**/*.cjs'], extends: [tseslint.configs.disableTypeChecked] },
   {
     files: ['**/*.js', '**/*.cjs'],
     languageOptions: { globals: { module: 'writable', require: 'readonly', process: 'readonly' } },

@@ -16,7 +16,7 @@ export const asJudged = (panel: Panel): JudgedPanel => ({
     rise: spans(panel.edges.rise),
     closedWaist: spans(panel.closedWaist),
   },
-  points: Object.fromEntries(Object.entries(panel.points).map(([name, p]) => [name, [p.x, p.y] as const])),
+  points: Object.fromEntries(Object.entries({ ...panel.points }).map(([name, p]) => [name, [p.x, p.y] as const])),
   darts: panel.darts.map(({ intake, length, apex }) => ({ intake, length, apex: [apex.x, apex.y] })),
 });
 

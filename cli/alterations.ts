@@ -15,7 +15,7 @@ const lengthIn = (unit: Unit): z.ZodType<number> =>
     if (read.ok) return read.mm;
     context.addIssue({ code: 'custom', message: `“${value}” is not a length` });
     return z.NEVER;
-  }) as unknown as z.ZodType<number>;
+  });
 
 const field = (index: number, path: readonly PropertyKey[]): string => ['alterations', index, ...path].join('.');
 

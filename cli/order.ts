@@ -163,7 +163,7 @@ export function readOrder(json: unknown): Outcome<Order> {
       refusals.push(wrong(id, value, `“${id}” is not a measurement.`, `Known are ${MEASUREMENT_IDS.join(', ')}.`));
       continue;
     }
-    const length = lengthOf(id, measurementLabel(id), value as number | string, unit);
+    const length = lengthOf(id, measurementLabel(id), value, unit);
     if (length.ok) measured[id] = length.value;
     else refusals.push(...length.refusals);
   }

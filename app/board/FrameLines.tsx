@@ -27,7 +27,7 @@ const sameFrame = (a: FrameLinesProps, b: FrameLinesProps): boolean =>
 export const FrameLines = memo(function FrameLines({ levels, view, size, tape, estimated }: FrameLinesProps) {
   let last = -Infinity;
   const lines = [['waistLevel', 'Waist line'] as const, ...LEVELS].map(([name, label]) => {
-    const mm = name === 'waistLevel' ? 0 : levels[name as keyof Levels];
+    const mm = name === 'waistLevel' ? 0 : levels[name];
     const y = view.y + mm * view.scale;
     const textY = Math.max(y - 4, last + LINE_HEIGHT);
     last = textY;

@@ -31,7 +31,7 @@ export function PairForm() {
   const inHand = usePairInHand();
   const pair: FinishedPair = (set.pair as FinishedPair | undefined) ?? EMPTY_PAIR;
   const put = (facts: Partial<FinishedPair>): void => {
-    change(changeSet({ pair: { ...pair, ...facts } as typeof set.pair }));
+    change(changeSet({ pair: { ...pair, ...facts } }));
   };
   const enter = (id: PairFigureId, mm: number | undefined): void => {
     const figures = { ...pair.figures, [id]: mm };

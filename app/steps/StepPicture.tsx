@@ -18,7 +18,7 @@ export function StepPicture({ block, steps, at }: { block: Block; steps: readonl
       viewBox={`${box.minX - MARGIN} ${box.minY - MARGIN} ${width} ${height}`}
       aria-hidden="true"
     >
-      {Object.values(block.levels).map((y) => (
+      {Object.values({ ...block.levels }).map((y) => (
         <line key={y} className="frame" x1={box.minX - MARGIN} x2={box.maxX + MARGIN} y1={y} y2={y} />
       ))}
       {steps.slice(0, at + 1).map(({ id, panel, construction, seams }) => {

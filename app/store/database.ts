@@ -55,7 +55,7 @@ async function renew(tx: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionc
   const rewrite = async (name: 'people' | 'drafts', change: (value: Raw) => Raw): Promise<void> => {
     const store = tx.objectStore(name);
     for (const record of await store.getAll()) {
-      const value = change(record.value as unknown as Raw);
+      const value = change(record.value);
       if (name === 'people') people.set(value['id'], value);
       await store.put({ ...record, value } as never);
     }
@@ -73,14 +73,19 @@ function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
   let found = open.get(room);
   if (!found) {
     found = openDB<Schema>(`upstride-${room}`, VERSION, {
-      async upgrade(db, from, _, tx) {
+      upgrade(db, from, _, tx) {
         if (from < 1) {
           db.createObjectStore('people', { keyPath: 'id' });
           db.createObjectStore('drafts', { keyPath: 'id' });
           db.createObjectStore('meta');
         }
         if (from < 2) db.createObjectStore('charts', { keyPath: 'id' });
-        if (from >= 1 && from < VERSION) await renew(tx, from);
+        // A room that cannot be brought along stays whole as it was.
+        if (from >= 1 && from < VERSION) {
+          renew(tx, from).catch(() => {
+            tx.abort();
+          });
+        }
       },
       blocking(_, __, event) {
         // A newer Upstride in another window waits to renew the database: let go of it.

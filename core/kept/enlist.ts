@@ -57,7 +57,7 @@ export function enlist(
       continue;
     }
     const fresh = sets.filter(
-      (set) => !person.sets.some((s) => s.date === set.date && sameFigures(valuesOf(s), set.values as Measured)),
+      (set) => !person.sets.some((s) => s.date === set.date && sameFigures(valuesOf(s), set.values)),
     );
     if (fresh.length === 0) {
       known += 1;

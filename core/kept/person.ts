@@ -2,7 +2,6 @@ import {
   findDoubts,
   measuredOfPair,
   type Doubt,
-  type FinishedPair,
   type Measured,
   type MeasurementId,
   type SetContext,
@@ -50,7 +49,7 @@ export function valuesOf(set: MeasurementSet): Measured {
   let found = derived.get(set);
   if (!found) {
     const entered = Object.fromEntries(Object.entries(set.values).filter(([, mm]) => mm !== undefined)) as Measured;
-    found = set.source === 'pair' && set.pair ? { ...entered, ...measuredOfPair(set.pair as FinishedPair) } : entered;
+    found = set.source === 'pair' && set.pair ? { ...entered, ...measuredOfPair(set.pair) } : entered;
     derived.set(set, found);
   }
   return found;

@@ -191,7 +191,7 @@ describe('doubts', () => {
     const set = fc.record(Object.fromEntries(BODY_IDS.map((id) => [id, figure])));
     fc.assert(
       fc.property(set, (m) => {
-        for (const d of findDoubts(m as Measured, 'in')) expect(d.sentence).toMatch(/[.]$/);
+        for (const d of findDoubts(m, 'in')) expect(d.sentence).toMatch(/[.]$/);
       }),
       { numRuns: 200 },
     );
