@@ -44,6 +44,9 @@ describe('the lines that a cutter would cut', () => {
         panels += 2;
         out += m.panels;
         if (m.panels > 0) said.push(`${sheet.id}, ${body.id}: ${m.said.join(', ')}`);
+        for (const { id, value, low = 0 } of d.checks.flatMap((c) => c.measures ?? [])) {
+          if (id === 'tightest') expect([sheet.id, body.id, value >= low]).toEqual([sheet.id, body.id, true]);
+        }
         for (const panel of [d.block.front, d.block.back]) {
           if (Math.abs(panel.settled.hollow) > 5) hollows += 1;
           const moved = panel.points.crotchPoint.x - panel.points.corner.x - d.worked[panel.name].extension;

@@ -171,6 +171,8 @@ describe('outlines', () => {
     expect(selfCrossing(square)).toBeUndefined();
     const bow = [point(0, 0), point(10, 10), point(10, 0), point(0, 10)];
     expect(selfCrossing(bow)).toEqual({ x: 5, y: 5 });
+    const bracket = [point(0, 0), point(10, 0), point(10, 4), point(4, 4), point(4, 10), point(0, 10)];
+    expect(selfCrossing(bracket)).toBeUndefined();
     const throughVertex = [point(0, 0), point(10, 0), point(10, 10), point(5, 0), point(0, 10)];
     expect(selfCrossing(throughVertex)).toEqual({ x: 5, y: 0 });
     const onItself = [
