@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { anyAlterations } from '../../bench/random-alterations.js';
 import { inputFor, isMeantFor, plausibleBody, seeded } from '../../bench/random-body.js';
 import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
-import { bendOf, crotchJoin, hipWidthOf, sharpestCorner, waistRun } from '../check/index.js';
+import { crotchJoin, waistRun } from '../walk/index.js';
+import { hipWidthOf } from '../measured/index.js';
 import { edgeLengths, isSound, type Block, type Panel } from '../draft/index.js';
 import {
   distance,
@@ -14,6 +15,8 @@ import {
   placeAtLength,
   selfCrossing,
   startDirection,
+  bendOf,
+  sharpestCorner,
 } from '../geometry/index.js';
 import { DEFAULT_SHEET } from '../method/index.js';
 import { cutLine, HOUSE_ALLOWANCES } from '../piece/index.js';

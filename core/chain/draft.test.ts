@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { anyBody, inputFor, isMeantFor, plausibleBody, seeded, waysOf, wideBody } from '../../bench/random-body.js';
-import { bendOf, hipWidthOf, sharpestCorner } from '../check/index.js';
+import { hipWidthOf } from '../measured/index.js';
 import { draftNotes, edgeLengths, isSound, levelSpan, outlineOf, type Block } from '../draft/index.js';
 import {
   angleBetween,
@@ -18,6 +18,8 @@ import {
   selfCrossing,
   startDirection,
   type Path,
+  bendOf,
+  sharpestCorner,
 } from '../geometry/index.js';
 import type { Measured } from '../measure/index.js';
 import { findDoubts, SHIPPED_CHARTS } from '../measure/index.js';

@@ -1,4 +1,4 @@
-import { hipWidthOf } from '../check/index.js';
+import { hipWidthOf } from '../measured/index.js';
 import type { Block, Panel } from '../draft/index.js';
 import { pathLength } from '../geometry/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';

@@ -1,5 +1,6 @@
-import { cross, crossLine, cubicLength, distance, pathLength, point, subtract } from '../geometry/index.js';
+import { cross, crossLine, cubicLength, pathLength, point, subtract } from '../geometry/index.js';
 import { edgeLengths, type Block, type Panel } from '../draft/index.js';
+import { hipWidthOf } from '../measured/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { FitClass, Worked } from '../method/index.js';
 import type { Unit } from '../units/index.js';
@@ -29,11 +30,6 @@ const both = (edge: 'waist' | 'side' | 'hem' | 'inseam' | 'rise'): About['edges'
   ['front', edge],
   ['back', edge],
 ];
-
-/** Width of a panel on the hip line, in mm: from the side square to the centre line. */
-export function hipWidthOf(panel: Panel): number {
-  return distance(panel.points.sideHip, panel.points.centreHip);
-}
 
 /** How much further than the centre line a piece reaches on the hip line, in mm: what its rise has left the line by. */
 const riseGain = ({ points: { centreHip, centreWaist }, centreDown }: Panel): number =>

@@ -2,22 +2,20 @@ import { describe, expect, it } from 'vitest';
 import type { AlterationWork } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
 import { edgeLengths, type Block, type Panel } from '../draft/index.js';
-import { crossLine, cubic, endOf, line, mapPath, point, startOf, turn, type Path } from '../geometry/index.js';
+import { crossLine, cubic, endOf, line, mapPath, point, startOf, turn, type Path, bendOf } from '../geometry/index.js';
 import { fitClass, FIT_CLASSES } from '../method/index.js';
 import {
-  bendOf,
   checkAgainstBody,
   checkAgainstItself,
   checkLines,
   classByExtensions,
-  hipWidthOf,
-  sideStretches,
   shown,
   verdictOf,
   worstFirst,
   type Check,
   type CheckId,
 } from './index.js';
+import { hipWidthOf, sideStretches } from '../measured/index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 

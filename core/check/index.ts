@@ -9,8 +9,8 @@ export {
   type About,
 } from './check.js';
 export { classByExtensions } from './fit-class.js';
-export { checkAgainstBody, hipWidthOf, RISE_BAND } from './against-body.js';
+export { checkAgainstBody, RISE_BAND } from './against-body.js';
 export { checkLines, type LineRules } from './lines.js';
 export { checkRiseShape } from './rise-shape.js';
 export { checkGirths } from './girths.js';
-export { checkAgainstItself, sideStretches, bendOf, sharpestCorner, crotchJoin, waistRun } from './against-itself.js';
+export { checkAgainstItself } from './against-itself.js';

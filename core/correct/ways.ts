@@ -1,6 +1,7 @@
 import type { AlterationWork, LevelPlace } from '../alter/index.js';
 import type { Draft } from '../chain/index.js';
-import { sideStretches, type Check } from '../check/index.js';
+import type { Check } from '../check/index.js';
+import { sideStretches } from '../measured/index.js';
 import type { PanelName } from '../method/index.js';
 import { fairRise } from './fair-rise.js';
 

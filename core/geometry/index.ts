@@ -43,3 +43,4 @@ export { splineThrough } from './spline-through.js';
 export { bulgeArc, ellipseArc } from './arc.js';
 export { bSplineCubics, type BSpline } from './b-spline.js';
 export { joinChains } from './chains.js';
+export { bendOf, sharpestCorner } from './bend-of.js';

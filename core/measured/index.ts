@@ -11,3 +11,4 @@ export {
   type SideFigures,
   type WaistFigures,
 } from './line-figures.js';
+export { hipWidthOf, sideStretches, type SideStretches } from './lengths.js';

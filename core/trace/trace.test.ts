@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../../bench/random-body.js';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
-import { bendOf, crotchJoin } from '../check/index.js';
+import { crotchJoin } from '../walk/index.js';
 import { edgeLengths } from '../draft/index.js';
 import {
   angleBetween,
@@ -13,6 +13,7 @@ import {
   startDirection,
   turn,
   type Point,
+  bendOf,
 } from '../geometry/index.js';
 import { joinedRises, layTrace, sayGaps, smoothTrace, takeShape, type BodyTrace, type SmoothTrace } from './index.js';
 

@@ -1,3 +1,4 @@
+export { crotchJoin, waistRun } from './joins.js';
 export {
   closedWaistAtSide,
   poseAt,

@@ -1,4 +1,3 @@
-import { crotchJoin } from '../check/index.js';
 import type { Block, Panel } from '../draft/index.js';
 import {
   add,
@@ -19,6 +18,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
+import { crotchJoin } from './joins.js';
 
 /** The seams that are walked. */
 export const WALKS = ['inseam', 'side', 'rise', 'waist'] as const;
