@@ -7,6 +7,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { computeDraft } from '../core/chain/index.js';
 import { SHEETS } from '../core/shipped/index.js';
 import { answerTo } from './answer.js';
+import { command } from './command.js';
 import { readOrder } from './order.js';
 
 const run = promisify(execFile);
@@ -21,7 +22,14 @@ interface Ran {
   readonly error: string;
 }
 
+/** The command, run here. */
 async function upstride(...args: string[]): Promise<Ran> {
+  const ran = await command(args);
+  return { ...ran, out: String(ran.out) };
+}
+
+/** The command as a user's shell runs it. */
+async function spawned(...args: string[]): Promise<Ran> {
   try {
     const { stdout, stderr } = await run(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], {
       maxBuffer: 1e8,
@@ -45,6 +53,21 @@ const FULL = {
   settings: { hipEase: 4, waistEase: 1, thighEase: 4, kneeGirth: 46, hemGirth: 42, split: 0.635, legDiff: 1.27 },
   set: { 'back.extension': 12 },
 };
+
+describe('the command in a shell', () => {
+  it('writes its answer to standard output and ends well', async () => {
+    const file = await order(FULL);
+    const [there, here] = [await spawned('draft', file), await upstride('draft', file)];
+    expect(there).toEqual(here);
+    expect(there.status).toBe(0);
+  });
+
+  it('ends with a sentence on standard error and another status where it cannot', async () => {
+    const there = await spawned('draft', join(folder, 'nowhere.json'));
+    expect(there).toMatchObject({ status: 1, out: '' });
+    expect(there.error).toContain('cannot be read. Give the path of an order.');
+  });
+});
 
 describe('upstride draft', () => {
   it('answers an order in JSON, in mm, with the figures the order asks for', async () => {

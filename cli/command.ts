@@ -1,0 +1,155 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { parseArgs } from 'node:util';
+import { computeDraft, type Draft } from '../core/chain/index.js';
+import { COMMON, settingsOf, type Sheet } from '../core/method/index.js';
+import { SHEETS } from '../core/shipped/index.js';
+import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
+import { refusalSentence, type Outcome } from '../core/refusal/index.js';
+import { formatLength, tapeFor } from '../core/units/index.js';
+import { pieceSheet, PAPERS, toSvg } from '../formats/index.js';
+import { rollPdf, tiledPdf } from '../formats/pdf.js';
+import { trueIt } from '../core/true-it/index.js';
+import { answerTo } from './answer.js';
+import { letterFiles } from './fonts.js';
+import { readOrder, type Order } from './order.js';
+import { trueAnswer } from './true-answer.js';
+
+const USAGE = `Usage:
+  upstride draft ORDER.json [--format json|svg|pdf] [--paper a4|letter|roll] [--out FILE]
+  upstride true ORDER.json [--out FILE]
+  upstride methods [--format text|json]`;
+
+/** A fault that the user can mend: one sentence on standard error and exit status 1. */
+class Fault extends Error {}
+
+function valueOf<T>(outcome: Outcome<T>): T {
+  if (outcome.ok) return outcome.value;
+  throw new Fault(outcome.refusals.map(refusalSentence).join(' '));
+}
+
+async function readJson(file: string): Promise<unknown> {
+  const text = await readFile(file, 'utf8').catch(() => {
+    throw new Fault(`The file ${file} cannot be read. Give the path of an order.`);
+  });
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Fault(`The file ${file} is not valid JSON. Write the order as in the README.`);
+  }
+}
+
+async function rendered(order: Order, draft: Draft, format: string, paperId: string): Promise<string | Uint8Array> {
+  if (format === 'json') return `${JSON.stringify(answerTo(draft, order.input.measured, order.unit), undefined, 2)}\n`;
+  const date = new Date();
+  const title = 'Upstride draft';
+  const labels = {
+    title,
+    person: 'From an order',
+    method: draft.worked.sheet.name,
+    date: date.toISOString().slice(0, 10),
+  };
+  const pieces = piecesOf(draft.block, HOUSE_ALLOWANCES);
+  if (format === 'svg') return toSvg(pieceSheet(pieces, draft.block.levels, labels), title);
+  const tape = tapeFor(order.unit);
+  const { waist, hip, crotchDepth, inseam } = order.input.measured;
+  const four = [waist, hip, crotchDepth, inseam].map((mm) => formatLength(mm ?? 0, tape)).join(', ');
+  const head = {
+    title,
+    lines: [`${draft.worked.sheet.name}; waist, hip, crotch depth, inseam: ${four}`, labels.date],
+    date,
+  };
+  if (paperId === 'roll') return rollPdf(pieceSheet(pieces, draft.block.levels, labels), head, letterFiles);
+  const paper = PAPERS.find((p) => p.id === paperId);
+  if (!paper) throw new Fault(`There is no paper “${paperId}”. Choose a4, letter or roll.`);
+  return tiledPdf(
+    pieceSheet(pieces, draft.block.levels, labels, undefined, undefined, false),
+    head,
+    paper,
+    letterFiles,
+  );
+}
+
+/** Puts what was asked for into a file where one is named; gives it back to be shown otherwise. */
+async function delivered(content: string | Uint8Array, file: string | undefined): Promise<string | Uint8Array> {
+  if (file === undefined) return content;
+  await writeFile(file, content);
+  return '';
+}
+
+async function draftCommand(args: readonly string[]): Promise<string | Uint8Array> {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: {
+      format: { type: 'string', default: 'json' },
+      paper: { type: 'string', default: 'a4' },
+      out: { type: 'string' },
+    },
+  });
+  const [file] = positionals;
+  if (file === undefined) throw new Fault(`Name the file of an order.\n${USAGE}`);
+  if (!['json', 'svg', 'pdf'].includes(values.format)) {
+    throw new Fault(`There is no format “${values.format}”. Choose json, svg or pdf.`);
+  }
+  const order = valueOf(readOrder(await readJson(file)));
+  const draft = valueOf(computeDraft(order.input, order.unit));
+  return delivered(await rendered(order, draft, values.format, values.paper), values.out);
+}
+
+async function trueCommand(args: readonly string[]): Promise<string | Uint8Array> {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: { out: { type: 'string' } },
+  });
+  const [file] = positionals;
+  if (file === undefined) throw new Fault(`Name the file of an order.\n${USAGE}`);
+  const json = await readJson(file);
+  const order = valueOf(readOrder(json));
+  const found = valueOf(trueIt(order.input, order.unit));
+  const content = `${JSON.stringify(trueAnswer(json as Record<string, unknown>, found, order.unit), undefined, 2)}\n`;
+  return delivered(content, values.out);
+}
+
+/** A method as the command line lists it: its sheet, with every setting and choice that an order may name. */
+function methodAnswer(sheet: Sheet): object {
+  const settings = settingsOf(sheet).map(({ least, most, kind, ...setting }) => ({
+    ...setting,
+    kind: kind ?? 'length',
+    least,
+    most,
+    unit: kind === 'share' ? 'share' : 'mm',
+  }));
+  return { ...sheet, settings, choices: [...sheet.choices, ...COMMON.choices] };
+}
+
+function methodsCommand(args: readonly string[]): string {
+  const { values } = parseArgs({ args: [...args], options: { format: { type: 'string', default: 'text' } } });
+  if (values.format === 'json') return `${JSON.stringify(SHEETS.map(methodAnswer), undefined, 2)}\n`;
+  return `${SHEETS.map((s) => `${s.id}  ${s.name}: ${s.suits}`).join('\n')}\n`;
+}
+
+function answered([command, ...rest]: readonly string[]): Promise<string | Uint8Array> | string {
+  if (command === 'draft') return draftCommand(rest);
+  if (command === 'true') return trueCommand(rest);
+  if (command === 'methods') return methodsCommand(rest);
+  throw new Fault(USAGE);
+}
+
+/** What a run of the command gives: what goes to standard output and standard error, and its exit status. */
+export interface Ran {
+  readonly status: 0 | 1;
+  readonly out: string | Uint8Array;
+  readonly error: string;
+}
+
+/** Runs the `upstride` command. What the user can mend comes back as one sentence and status 1. */
+export async function command(args: readonly string[]): Promise<Ran> {
+  try {
+    return { status: 0, out: await answered(args), error: '' };
+  } catch (fault) {
+    const plain = fault instanceof Fault || (fault instanceof Error && 'code' in fault);
+    const said = fault instanceof Error && plain ? fault.message : String((fault as Error).stack ?? fault);
+    return { status: 1, out: '', error: `${said}\n` };
+  }
+}
