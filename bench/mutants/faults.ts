@@ -319,8 +319,8 @@ export const FAULTS: readonly Fault[] = [
   fault(
     'true it leaves its bounds',
     'core/true-it/least-squares.ts',
-    'Math.min(high[i] ?? 0, Math.max(low[i] ?? 0, (x[i] ?? 0) + (found[k] ?? 0)))',
-    '(x[i] ?? 0) + (found[k] ?? 0)',
+    'Math.min(high[i] as number, Math.max(low[i] as number, (x[i] as number) + (found[k] as number)))',
+    '(x[i] as number) + (found[k] as number)',
     'core/true-it',
   ),
   // Verdicts.

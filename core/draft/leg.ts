@@ -119,7 +119,7 @@ export function runsThrough(
   curve.exactly(
     [
       [curve.place(end), 1],
-      [curve.slope(end), hem.u - (nodes[end] ?? 0)],
+      [curve.slope(end), hem.u - (nodes[end] as number)],
     ],
     hem.v,
   );
@@ -140,7 +140,7 @@ interface KneeBend {
 
 /** Asks that the bend about the knee turn one way, and nowhere more tightly than `EVENNESS` allows. */
 export function evenBendInto(curve: GraphCurve, { from, end, nodes, bend, signed, evenness, slack }: KneeBend): void {
-  const run = ((nodes[end] ?? 0) - (nodes[from] ?? 0)) / 100;
+  const run = ((nodes[end] as number) - (nodes[from] as number)) / 100;
   const share = bend / (run * evenness);
   for (let i = from; i <= end; i++) {
     if (i > from || signed) {

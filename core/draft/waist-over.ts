@@ -240,7 +240,7 @@ function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
   }
   if (ends.panel === 'back') {
     for (let i = 1; i < 2 * count; i++) {
-      const u = ((nodes[i >> 1] ?? 0) + (nodes[(i + 1) >> 1] ?? 0)) / 2;
+      const u = ((nodes[i >> 1] as number) + (nodes[(i + 1) >> 1] as number)) / 2;
       curve.atLeast(
         [
           [curve.placeOver(u), -frame.downV],
@@ -326,7 +326,7 @@ export function standApart({ path, cuts }: ClosedWaist): boolean {
   if (!first || !last) return false;
   const long = distance(first, last);
   const places = [...cuts.map((cut) => distance(first, at(path, cut))), long];
-  return places.every((here, k) => here - (k === 0 ? 0 : (places[k - 1] ?? 0)) >= 0.01 * long);
+  return places.every((here, k) => here - (k === 0 ? 0 : (places[k - 1] as number)) >= 0.01 * long);
 }
 
 /** Opens a closed waist again: sections between the darts, legs of equal length, the mouths peaked. */

@@ -96,12 +96,12 @@ export function fairPath(path: Path, joints: readonly number[] = [], keepLength 
   const breaks = breaksOf(path);
   if (breaks.length === 0) return { path, joints: [...joints] };
   const starts = [0];
-  for (const c of path) starts.push((starts[starts.length - 1] ?? 0) + cubicLength(c));
-  const total = starts[path.length] ?? 0;
+  for (const c of path) starts.push((starts[starts.length - 1] as number) + cubicLength(c));
+  const total = starts[path.length] as number;
   const spotAt = (length: number): Spot => {
     let index = 0;
-    while (index < path.length - 1 && (starts[index + 1] ?? 0) <= length + SAME) index++;
-    const into = length - (starts[index] ?? 0);
+    while (index < path.length - 1 && (starts[index + 1] as number) <= length + SAME) index++;
+    const into = length - (starts[index] as number);
     return { index, t: into < SAME ? 0 : parameterAtLength(path[index] as Cubic, into) };
   };
 
@@ -128,7 +128,7 @@ export function fairPath(path: Path, joints: readonly number[] = [], keepLength 
     const curve = redrawnBetween(path, start, end, keepLength ? to - from : undefined);
     const own = cubicLength(curve);
     const within = joints
-      .map((j, k) => ({ k, share: ((starts[j] ?? 0) - from) / (to - from) }))
+      .map((j, k) => ({ k, share: ((starts[j] as number) - from) / (to - from) }))
       .filter(({ share }) => share * (to - from) > SAME && (1 - share) * (to - from) > SAME)
       .sort((a, b) => a.share - b.share);
     let done = 0;

@@ -35,6 +35,7 @@ export {
 } from './graph-curve.js';
 export { FixedPoint } from './numeric/fixed-point.js';
 export { goldenLeast } from './numeric/golden.js';
+export { solveSymmetric } from './numeric/symmetric.js';
 export type { BendGive, BendLimits, BendWish } from './bend-wish.js';
 export { evenBend, type EvenBend } from './even-bend.js';
 export { displacePath, smoothStep, type Displacement, type Displaced } from './displace.js';

@@ -14,17 +14,17 @@ export function splineThrough(points: readonly Point[], leaving: Point, arriving
     const right: number[] = [];
     for (let i = 1; i < n; i++) {
       const [h, k] = [gaps[i - 1] ?? 1, gaps[i] ?? 1];
-      const [v0, v1, v2] = [values[i - 1] ?? 0, values[i] ?? 0, values[i + 1] ?? 0];
+      const [v0, v1, v2] = [values[i - 1] as number, values[i] as number, values[i + 1] as number];
       let rhs = 3 * ((v1 - v0) / (h * h) + (v2 - v1) / (k * k));
       const lower = 1 / h;
       if (i === 1) rhs -= lower * first;
       if (i === n - 1) rhs -= last / k;
-      const pivot = 2 * (1 / h + 1 / k) - (i === 1 ? 0 : lower * (upper[i - 2] ?? 0));
+      const pivot = 2 * (1 / h + 1 / k) - (i === 1 ? 0 : lower * (upper[i - 2] as number));
       upper.push(i === n - 1 ? 0 : 1 / k / pivot);
-      right.push((rhs - (i === 1 ? 0 : lower * (right[i - 2] ?? 0))) / pivot);
+      right.push((rhs - (i === 1 ? 0 : lower * (right[i - 2] as number))) / pivot);
     }
     for (let i = n - 1; i >= 1; i--)
-      slopes[i] = (right[i - 1] ?? 0) - (upper[i - 1] ?? 0) * (i === n - 1 ? 0 : (slopes[i + 1] ?? 0));
+      slopes[i] = (right[i - 1] as number) - (upper[i - 1] as number) * (i === n - 1 ? 0 : (slopes[i + 1] as number));
     return slopes;
   };
   const xs = solve((p) => p.x, leaving.x, arriving.x);
@@ -35,8 +35,8 @@ export function splineThrough(points: readonly Point[], leaving: Point, arriving
     const third = gap / 3;
     return {
       p0: a,
-      p1: point(a.x + (xs[i] ?? 0) * third, a.y + (ys[i] ?? 0) * third),
-      p2: point(b.x - (xs[i + 1] ?? 0) * third, b.y - (ys[i + 1] ?? 0) * third),
+      p1: point(a.x + (xs[i] as number) * third, a.y + (ys[i] as number) * third),
+      p2: point(b.x - (xs[i + 1] as number) * third, b.y - (ys[i + 1] as number) * third),
       p3: b,
     };
   });

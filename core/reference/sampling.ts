@@ -19,8 +19,8 @@ export interface Runner {
 /** Lays the lengths of a path's curves out once; lengths beyond the ends are held to them. */
 export function runnerOf(path: Path): Runner {
   const starts = [0];
-  for (const c of path) starts.push((starts[starts.length - 1] ?? 0) + cubicLength(c));
-  const length = starts[path.length] ?? 0;
+  for (const c of path) starts.push((starts[starts.length - 1] as number) + cubicLength(c));
+  const length = starts[path.length] as number;
   return {
     length,
     at: (asked) => {
@@ -28,12 +28,12 @@ export function runnerOf(path: Path): Runner {
       let [low, high] = [0, path.length - 1];
       while (low < high) {
         const middle = (low + high) >> 1;
-        if ((starts[middle + 1] ?? 0) < held) low = middle + 1;
+        if ((starts[middle + 1] as number) < held) low = middle + 1;
         else high = middle;
       }
       const c = path[low];
       if (!c) throw new Error('An empty path has no places');
-      return pointAt(c, parameterAtLength(c, held - (starts[low] ?? 0)));
+      return pointAt(c, parameterAtLength(c, held - (starts[low] as number)));
     },
   };
 }

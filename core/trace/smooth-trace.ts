@@ -37,7 +37,7 @@ const MOST_LENGTH = 2000;
 
 const polyline = (points: readonly Point[]): { lengths: number[]; total: number } => {
   const lengths = runningLengths(points);
-  return { lengths, total: lengths[lengths.length - 1] ?? 0 };
+  return { lengths, total: lengths[lengths.length - 1] as number };
 };
 
 /** Points at even distances along a polyline. */
@@ -46,10 +46,10 @@ export function evenly(points: readonly Point[], count: number): Point[] {
   let k = 0;
   return Array.from({ length: count + 1 }, (_, i) => {
     const at = (total * i) / count;
-    while (k < points.length - 2 && (lengths[k + 1] ?? 0) < at) k++;
+    while (k < points.length - 2 && (lengths[k + 1] as number) < at) k++;
     const [a, b] = [points[k] as Point, points[k + 1] as Point];
-    const gap = (lengths[k + 1] ?? 0) - (lengths[k] ?? 0);
-    const t = gap === 0 ? 0 : Math.min(1, (at - (lengths[k] ?? 0)) / gap);
+    const gap = (lengths[k + 1] as number) - (lengths[k] as number);
+    const t = gap === 0 ? 0 : Math.min(1, (at - (lengths[k] as number)) / gap);
     return { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
   });
 }

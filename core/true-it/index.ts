@@ -1,4 +1,4 @@
-export { intoBands, placeAt, solveSymmetric, type BandPlace, type BandProblem } from './least-squares.js';
+export { intoBands, placeAt, type BandPlace, type BandProblem } from './least-squares.js';
 export {
   trueIt,
   TARGETS,

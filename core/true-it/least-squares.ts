@@ -1,3 +1,5 @@
+import { solveSymmetric } from '../geometry/index.js';
+
 /**
  * Figures that are to come into bands by moving unknowns between bounds, as little as may be. The figures are smooth in
  * the unknowns; what a figure lies outside its band counts, inside it nothing does.
@@ -23,37 +25,6 @@ export interface BandPlace {
   readonly slopes: readonly (readonly number[])[];
 }
 
-/** Solves a symmetric positive system by Cholesky's method; nothing where it is not positive. */
-export function solveSymmetric(a: readonly (readonly number[])[], b: readonly number[]): number[] | undefined {
-  const n = b.length;
-  const l: number[][] = [];
-  for (let i = 0; i < n; i++) {
-    const row: number[] = [];
-    for (let j = 0; j <= i; j++) {
-      let sum = a[i]?.[j] ?? 0;
-      for (let k = 0; k < j; k++) sum -= (row[k] ?? 0) * ((j === i ? row : l[j])?.[k] ?? 0);
-      if (i === j) {
-        if (!(sum > 0)) return undefined;
-        row.push(Math.sqrt(sum));
-      } else row.push(sum / (l[j]?.[j] ?? 1));
-    }
-    l.push(row);
-  }
-  const y: number[] = [];
-  for (let i = 0; i < n; i++) {
-    let sum = b[i] ?? 0;
-    for (let k = 0; k < i; k++) sum -= (l[i]?.[k] ?? 0) * (y[k] ?? 0);
-    y.push(sum / (l[i]?.[i] ?? 1));
-  }
-  const x = new Array<number>(n).fill(0);
-  for (let i = n - 1; i >= 0; i--) {
-    let sum = y[i] ?? 0;
-    for (let k = i + 1; k < n; k++) sum -= (l[k]?.[i] ?? 0) * (x[k] ?? 0);
-    x[i] = sum / (l[i]?.[i] ?? 1);
-  }
-  return x;
-}
-
 /** How far a figure lies outside its band; below it negative. */
 export const outside = (figure: number, [low, high]: readonly [number, number]): number =>
   figure < low ? figure - low : figure > high ? figure - high : 0;
@@ -63,7 +34,7 @@ export function placeAt(problem: BandProblem, x: readonly number[]): BandPlace |
   const figures = problem.figures(x);
   if (!figures) return undefined;
   const columns = x.map((value, i) => {
-    if ((problem.high[i] ?? 0) - (problem.low[i] ?? 0) <= 0) return figures.map(() => 0);
+    if ((problem.high[i] as number) - (problem.low[i] as number) <= 0) return figures.map(() => 0);
     for (const way of [1, -1]) {
       const h = way * (problem.step[i] ?? 1);
       const moved = problem.figures(x.map((v, k) => (k === i ? value + h : v)));
@@ -71,26 +42,26 @@ export function placeAt(problem: BandProblem, x: readonly number[]): BandPlace |
     }
     return figures.map(() => 0);
   });
-  return { x, figures, slopes: figures.map((_, k) => columns.map((column) => column[k] ?? 0)) };
+  return { x, figures, slopes: figures.map((_, k) => columns.map((column) => column[k] as number)) };
 }
 
 /** What a place costs: the squares of what is missed and of what is changed. */
 function costOf({ bands, weights, cost }: BandProblem, x: readonly number[], figures: readonly number[]): number {
   const missed = figures.reduce((sum, f, k) => sum + ((weights[k] ?? 1) * outside(f, bands[k] ?? [0, 0])) ** 2, 0);
-  return x.reduce((sum, mm, i) => sum + ((cost[i] ?? 0) * mm) ** 2, missed);
+  return x.reduce((sum, mm, i) => sum + ((cost[i] as number) * mm) ** 2, missed);
 }
 
 const TRIES = 6;
 
 /** Broyden's rank one update: the slopes made to agree with the step just gone. */
 function updated(place: BandPlace, x: readonly number[], figures: readonly number[]): BandPlace {
-  const gone = x.map((v, i) => v - (place.x[i] ?? 0));
+  const gone = x.map((v, i) => v - (place.x[i] as number));
   const square = gone.reduce((sum, d) => sum + d * d, 0);
   if (square < 1e-12) return { x, figures, slopes: place.slopes };
   const slopes = place.slopes.map((row, k) => {
-    const told = row.reduce((sum, s, i) => sum + s * (gone[i] ?? 0), 0);
-    const off = ((figures[k] ?? 0) - (place.figures[k] ?? 0) - told) / square;
-    return row.map((s, i) => s + off * (gone[i] ?? 0));
+    const told = row.reduce((sum, s, i) => sum + s * (gone[i] as number), 0);
+    const off = ((figures[k] as number) - (place.figures[k] as number) - told) / square;
+    return row.map((s, i) => s + off * (gone[i] as number));
   });
   return { x, figures, slopes };
 }
@@ -105,37 +76,39 @@ function stepFrom(
   const { x, figures, slopes } = place;
   const now = costOf(problem, x, figures);
   const rows = slopes.flatMap((row, k) => {
-    const miss = outside(figures[k] ?? 0, bands[k] ?? [0, 0]);
+    const miss = outside(figures[k] as number, bands[k] ?? [0, 0]);
     const w = weights[k] ?? 1;
     return miss === 0 ? [] : [{ miss: miss * w, row: row.map((s) => s * w) }];
   });
-  const gradient = x.map((mm, i) => rows.reduce((sum, r) => sum + r.miss * (r.row[i] ?? 0), (cost[i] ?? 0) ** 2 * mm));
+  const gradient = x.map((mm, i) =>
+    rows.reduce((sum, r) => sum + r.miss * (r.row[i] as number), (cost[i] as number) ** 2 * mm),
+  );
   const free = x.flatMap((mm, i) => {
-    const [l, h, slope] = [low[i] ?? 0, high[i] ?? 0, gradient[i] ?? 0];
+    const [l, h, slope] = [low[i] as number, high[i] as number, gradient[i] as number];
     return h <= l || (mm <= l && slope > 0) || (mm >= h && slope < 0) ? [] : [i];
   });
   // A figure inside its band, near to its edge, is kept from being pushed out again.
   const kept = slopes.flatMap((row, k) => {
     const w = weights[k] ?? 1;
-    return outside(figures[k] ?? 0, bands[k] ?? [0, 0]) === 0 ? [row.map((s) => s * w * KEPT)] : [];
+    return outside(figures[k] as number, bands[k] ?? [0, 0]) === 0 ? [row.map((s) => s * w * KEPT)] : [];
   });
   const normal = free.map((i) =>
     free.map(
       (j) =>
-        [...rows.map((r) => r.row), ...kept].reduce((sum, row) => sum + (row[i] ?? 0) * (row[j] ?? 0), 0) +
-        (i === j ? (cost[i] ?? 0) ** 2 : 0),
+        [...rows.map((r) => r.row), ...kept].reduce((sum, row) => sum + (row[i] as number) * (row[j] as number), 0) +
+        (i === j ? (cost[i] as number) ** 2 : 0),
     ),
   );
   let damping = from;
   for (let attempt = 0; attempt < TRIES; attempt++) {
     const found = solveSymmetric(
       normal.map((row, i) => row.map((v, j) => (i === j ? v * (1 + damping) + 1e-12 : v))),
-      free.map((i) => -(gradient[i] ?? 0)),
+      free.map((i) => -(gradient[i] as number)),
     );
     if (found) {
       const next = [...x];
       free.forEach((i, k) => {
-        next[i] = Math.min(high[i] ?? 0, Math.max(low[i] ?? 0, (x[i] ?? 0) + (found[k] ?? 0)));
+        next[i] = Math.min(high[i] as number, Math.max(low[i] as number, (x[i] as number) + (found[k] as number)));
       });
       const there = problem.figures(next);
       const cheaper = there ? now - costOf(problem, next, there) : 0;

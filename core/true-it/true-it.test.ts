@@ -6,7 +6,8 @@ import { DEMO_WORKBOOK } from '../demo/index.js';
 import { edgeLengths } from '../draft/index.js';
 import { inputOf, inputByMethod } from '../kept/index.js';
 import { sheetById, SHEETS } from '../shipped/index.js';
-import { intoBands, placeAt, solveSymmetric, trueIt, type BandProblem, type Trued, type TrueItWish } from './index.js';
+import { solveSymmetric } from '../geometry/index.js';
+import { intoBands, placeAt, trueIt, type BandProblem, type Trued, type TrueItWish } from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 const plain: DraftInput = { ...EMPTY_INPUT, measured };
