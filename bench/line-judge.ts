@@ -263,16 +263,23 @@ function judgeWaist(book: Book, panel: JudgedPanel, as: JudgedAs): void {
   const arc = (1.25 * long * squareTurn) / 8;
   book.most('waist.offChord', Math.max(...waist.map(off)), Math.max(as.name === 'back' ? 8 : 6, arc));
   const whole = waist[waist.length - 1]?.s ?? 0;
-  const way = Math.sign(waist.filter((p) => p.s > 20 && p.s < whole - 20).reduce((sum, p) => sum + p.k, 0) || 1);
-  let [middle, first, last] = [0, 0, 0];
-  for (const [i, p] of waist.entries()) {
-    const before = waist[i - 1];
-    if (!before) continue;
-    const wrong = Math.max(0, -way * (p.angle - before.angle));
-    if (p.s <= 20.5) first += wrong;
-    else if (p.s >= whole - 20.5) last += wrong;
-    else middle += wrong;
-  }
+  // Turned against one way and against the other: the middle says which way it bends; one that is straight says nothing.
+  const against = [1, -1].map((way) => {
+    let [middle, first, last] = [0, 0, 0];
+    for (const [i, p] of waist.entries()) {
+      const before = waist[i - 1];
+      if (!before) continue;
+      const wrong = Math.max(0, -way * (p.angle - before.angle));
+      if (p.s <= 20.5) first += wrong;
+      else if (p.s >= whole - 20.5) last += wrong;
+      else middle += wrong;
+    }
+    return { middle, first, last };
+  });
+  const [one, other] = against as [(typeof against)[number], (typeof against)[number]];
+  const sum = (t: typeof one): number => t.middle + t.first + t.last;
+  const straight = Math.max(one.middle, other.middle) * DEGREES < 0.3;
+  const { middle, first, last } = (straight ? sum(one) <= sum(other) : one.middle <= other.middle) ? one : other;
   book.most('waist.bends', middle * DEGREES, 0.3);
   book.most('waist.ends', Math.max(first, last) * DEGREES, panel.darts.length > 0 ? 8 : 15);
   if (as.name === 'back') book.most('waist.sag', Math.max(...waist.map((p) => p.y)) - Math.max(a.y, b.y), 5);

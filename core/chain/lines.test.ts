@@ -100,6 +100,23 @@ describe('the lines that a cutter would cut', () => {
   });
 });
 
+describe('a waist whose figures disagree', () => {
+  it('stands without a horn at its ends: what must turn the other way does so by a little', () => {
+    for (const sheet of SHEETS) {
+      for (const choices of [{ seat: 'full' }, { seat: 'flat' }, { thighs: 'full' }, { stomach: 'full' }]) {
+        for (const body of BODIES) {
+          const ends = onBody(sheet, body, { choices })
+            .checks.find((c) => c.id === 'waistLine')
+            ?.measures?.filter((m) => m.id === 'ends');
+          for (const { value, panel } of ends ?? []) {
+            expect([sheet.id, body.id, panel, choices, value < 16]).toEqual([sheet.id, body.id, panel, choices, true]);
+          }
+        }
+      }
+    }
+  });
+});
+
 describe('a maker who works in inches', () => {
   it('has every way drafted, an inseam that is quite straight as well, with what is missed told in inches', () => {
     let told = 0;

@@ -298,6 +298,24 @@ export function swingOf(panel: Panel, drafted: Panel): number {
   return Math.abs(centre) < Math.abs(side) ? centre : side;
 }
 
+/** A middle that turns by less than this, in radians, shows no way of its own. */
+const ALL_BUT_STRAIGHT = 0.3 / DEGREES;
+
+/** What a line turns against a way, in radians: in its middle, the more of what its two ends do, and in all. */
+function turnedBack(run: readonly Place[], way: number): { middle: number; ends: number; whole: number } {
+  const long = (run[run.length - 1] as Place).s;
+  let [first, middle, last] = [0, 0, 0];
+  for (const [i, p] of run.entries()) {
+    const before = run[i - 1];
+    if (!before) continue;
+    const wrong = Math.max(0, -way * (p.angle - before.angle));
+    if (p.s <= END) first += wrong;
+    else if (p.s >= long - END) last += wrong;
+    else middle += wrong;
+  }
+  return { middle, ends: Math.max(first, last), whole: first + middle + last };
+}
+
 /** The figures of a waist; its sag as it lies once what swung it, in radians, is turned back. */
 export function waistFigures(panel: Panel, swing = 0): WaistFigures {
   const { closedWaist, closedSideUp, centreDown } = panel;
@@ -305,20 +323,16 @@ export function waistFigures(panel: Panel, swing = 0): WaistFigures {
   const [a, b] = [run[0] as Place, run[run.length - 1] as Place];
   const chord = unit(subtract(b, a));
   const long = Math.hypot(b.x - a.x, b.y - a.y);
-  const middleTurn = run.filter((p) => p.s > END && p.s < b.s - END).reduce((sum, p) => sum + p.k, 0);
-  const way = Math.sign(middleTurn) || 1;
   const down = (p: Point): number => p.y * Math.cos(swing) - p.x * Math.sin(swing);
-  let [offChord, middle, first, last, lowest] = [0, 0, 0, 0, -Infinity];
-  for (const [i, p] of run.entries()) {
+  let [offChord, lowest] = [0, -Infinity];
+  for (const p of run) {
     offChord = Math.max(offChord, Math.abs(cross(chord, subtract(p, a))));
     lowest = Math.max(lowest, down(p));
-    const before = run[i - 1];
-    if (!before) continue;
-    const wrong = Math.max(0, -way * (p.angle - before.angle));
-    if (p.s <= END) first += wrong;
-    else if (p.s >= b.s - END) last += wrong;
-    else middle += wrong;
   }
+  const [one, other] = [turnedBack(run, 1), turnedBack(run, -1)];
+  // It bends the way of its middle; where that is all but straight, the way in which it turns back less.
+  const straight = Math.max(one.middle, other.middle) < ALL_BUT_STRAIGHT;
+  const { middle, ends } = (straight ? one.whole <= other.whole : one.middle <= other.middle) ? one : other;
   const side = 90 - angleBetween(endDirection(closedWaist), closedSideUp) * DEGREES;
   const squareSide = quarterTurn({ x: -closedSideUp.x, y: -closedSideUp.y });
   const square = Math.atan2(cross(quarterTurn(centreDown), squareSide), dot(quarterTurn(centreDown), squareSide));
@@ -328,7 +342,7 @@ export function waistFigures(panel: Panel, swing = 0): WaistFigures {
     offChord,
     arc: (long * Math.abs(square)) / 8,
     middle: middle * DEGREES,
-    ends: Math.max(first, last) * DEGREES,
+    ends: ends * DEGREES,
     sag: lowest - Math.max(down(a), down(b)),
   };
 }
