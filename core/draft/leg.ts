@@ -133,12 +133,13 @@ interface KneeBend {
   readonly bend: 1 | -1;
   /** Whether the bend turns its way from its very beginning, or may begin with what comes before. */
   readonly signed: boolean;
+  /** It is nowhere tighter than this share of the even arc. */
   readonly evenness: number;
   /** What is passed where the bend cannot be even. */
   readonly slack: Figure;
 }
 
-/** Asks that the bend about the knee turn one way, and nowhere more tightly than `EVENNESS` allows. */
+/** Asks that the bend about the knee turn one way, and nowhere more tightly than its `evenness` allows. */
 export function evenBendInto(curve: GraphCurve, { from, end, nodes, bend, signed, evenness, slack }: KneeBend): void {
   const run = ((nodes[end] as number) - (nodes[from] as number)) / 100;
   const share = bend / (run * evenness);
