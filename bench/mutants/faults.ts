@@ -272,6 +272,20 @@ export const FAULTS: readonly Fault[] = [
     'core/draft',
   ),
   fault(
+    'a horn at the side of a waist',
+    'core/draft/waist-over.ts',
+    'CENTRE_GIVES = 8',
+    'CENTRE_GIVES = 1',
+    'core/chain/lines',
+  ),
+  fault(
+    'a rise begun from the first guess alone',
+    'core/geometry/even-bend.ts',
+    'flatRadius: wish.limits.flatRadius * 10',
+    'flatRadius: wish.limits.flatRadius',
+    'core/chain/lines',
+  ),
+  fault(
     'back inseam not stretched on',
     'core/draft/walk-inseams.ts',
     'INSEAM_STRETCH = 3',

@@ -209,7 +209,7 @@ function bentWaist(frame: WaistFrame, way: 1 | -1): BentWaist | undefined {
         ]
       : [
           [figure, by],
-          [slack, 1],
+          [slack, gives],
         ];
     curve.atLeast(sum, -most);
   };
