@@ -281,8 +281,8 @@ export const FAULTS: readonly Fault[] = [
   fault(
     'a rise begun from the first guess alone',
     'core/geometry/even-bend.ts',
-    'flatRadius: wish.limits.flatRadius * 10',
-    'flatRadius: wish.limits.flatRadius',
+    'wish: eased(wish) }',
+    'wish }',
     'core/chain/lines',
   ),
   fault(
