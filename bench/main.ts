@@ -1,9 +1,12 @@
 import { performance } from 'node:perf_hooks';
 import type { Alteration } from '../core/alter/index.js';
-import { compareMany, computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
+import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
+import { compareMany } from '../core/compare/index.js';
 import { findDoubts } from '../core/measure/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
-import { pieceSheet, PAPERS } from '../formats/index.js';
+import { pieceSheet } from '../core/drawing/index.js';
+import { garmentOf } from '../core/garment/index.js';
+import { PAPERS } from '../formats/index.js';
 import { tiledPdf } from '../formats/pdf.js';
 import { letterFiles } from '../cli/fonts.js';
 import { SHEETS } from '../core/shipped/index.js';
@@ -135,7 +138,7 @@ async function pdf(): Promise<void> {
   const times: number[] = [];
   for (let i = 0; i < 12; i++) {
     const start = performance.now();
-    const sheet = pieceSheet(piecesOf(block, HOUSE_ALLOWANCES), block.levels, labels, undefined, undefined, false);
+    const sheet = pieceSheet(piecesOf(garmentOf(block), HOUSE_ALLOWANCES), labels, undefined, undefined, false);
     await tiledPdf(sheet, { title: 'Bench', lines: [], date: new Date(0) }, paper, letterFiles);
     times.push(performance.now() - start);
   }

@@ -3,10 +3,12 @@ import { parseArgs } from 'node:util';
 import { computeDraft, type Draft } from '../core/chain/index.js';
 import { COMMON, settingsOf, type Sheet } from '../core/method/index.js';
 import { SHEETS } from '../core/shipped/index.js';
+import { pieceSheet } from '../core/drawing/index.js';
+import { garmentOf } from '../core/garment/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
 import { refusalSentence, type Outcome } from '../core/refusal/index.js';
 import { formatLength, tapeFor } from '../core/units/index.js';
-import { pieceSheet, PAPERS, toSvg } from '../formats/index.js';
+import { PAPERS, toSvg } from '../formats/index.js';
 import { rollPdf, tiledPdf } from '../formats/pdf.js';
 import { trueIt } from '../core/true-it/index.js';
 import { answerTo } from './answer.js';
@@ -48,8 +50,8 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
     method: draft.worked.sheet.name,
     date: date.toISOString().slice(0, 10),
   };
-  const pieces = piecesOf(draft.block, HOUSE_ALLOWANCES);
-  if (format === 'svg') return toSvg(pieceSheet(pieces, draft.block.levels, labels), title);
+  const pieces = piecesOf(garmentOf(draft.block), HOUSE_ALLOWANCES);
+  if (format === 'svg') return toSvg(pieceSheet(pieces, labels), title);
   const tape = tapeFor(order.unit);
   const { waist, hip, crotchDepth, inseam } = order.input.measured;
   const four = [waist, hip, crotchDepth, inseam].map((mm) => formatLength(mm ?? 0, tape)).join(', ');
@@ -58,15 +60,10 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
     lines: [`${draft.worked.sheet.name}; waist, hip, crotch depth, inseam: ${four}`, labels.date],
     date,
   };
-  if (paperId === 'roll') return rollPdf(pieceSheet(pieces, draft.block.levels, labels), head, letterFiles);
+  if (paperId === 'roll') return rollPdf(pieceSheet(pieces, labels), head, letterFiles);
   const paper = PAPERS.find((p) => p.id === paperId);
   if (!paper) throw new Fault(`There is no paper “${paperId}”. Choose a4, letter or roll.`);
-  return tiledPdf(
-    pieceSheet(pieces, draft.block.levels, labels, undefined, undefined, false),
-    head,
-    paper,
-    letterFiles,
-  );
+  return tiledPdf(pieceSheet(pieces, labels, undefined, undefined, false), head, paper, letterFiles);
 }
 
 /** Puts what was asked for into a file where one is named; gives it back to be shown otherwise. */

@@ -4,17 +4,19 @@ import { readPage } from '../bench/read-pdf.js';
 import { letterFiles } from '../cli/fonts.js';
 import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
 import { pathLength } from '../core/geometry/index.js';
+import { pieceSheet, type Drawing } from '../core/drawing/index.js';
+import { garmentOf } from '../core/garment/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
-import { HOUSE_TILING, pieceSheet, PAPERS, planTiles, toSvg, unprintable, type Drawing } from './index.js';
+import { HOUSE_TILING, PAPERS, planTiles, toSvg, unprintable } from './index.js';
 import { rollPdf, tiledPdf } from './pdf.js';
 
 const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });
 if (!outcome.ok) throw new Error('The middle body must draft');
 const { block } = outcome.value;
-const pieces = piecesOf(block, HOUSE_ALLOWANCES);
+const pieces = piecesOf(garmentOf(block), HOUSE_ALLOWANCES);
 const labels = { title: 'Stage trousers', person: 'Cellist <&> co', method: 'Quarter and half', date: '2026-11-23' };
 const head = { title: 'Stage trousers', lines: ['one', 'two'], date: new Date('2026-11-23T00:00:00Z') };
-const sheet = (square = true): Drawing => pieceSheet(pieces, block.levels, labels, undefined, undefined, square);
+const sheet = (square = true): Drawing => pieceSheet(pieces, labels, undefined, undefined, square);
 describe('the PDF', () => {
   it('has every edge, read back, as long as the core says to 0.1 mm, and true test squares', async () => {
     const { lines } = await readPage(await rollPdf(sheet(), head, letterFiles), 1);
@@ -55,7 +57,7 @@ const wordsOf = async (bytes: Uint8Array, page: number): Promise<string> =>
   (await readPage(bytes, page)).words.map(({ text }) => text).join('');
 
 describe('the letters of a print', () => {
-  const named = (person: string): Drawing => pieceSheet(pieces, block.levels, { ...labels, person });
+  const named = (person: string): Drawing => pieceSheet(pieces, { ...labels, person });
 
   it('are those of the name, in Latin, Greek and Cyrillic, and in a name of both', async () => {
     for (const name of [
@@ -114,7 +116,7 @@ describe('tiles', () => {
   it('leave out pages without a line, and keep each piece within a roll’s width', () => {
     const plan = planTiles(sheet(false), { id: 'a4', label: 'A4', width: 60, height: 60 }, { margin: 5, overlap: 5 });
     expect(plan.tiles.length).toBeLessThan(plan.rows * plan.columns);
-    const narrow = pieceSheet(pieces, block.levels, labels, undefined, 600);
+    const narrow = pieceSheet(pieces, labels, undefined, 600);
     expect(narrow.width).toBeLessThan(600);
     expect(narrow.height).toBeGreaterThan(2 * 1000);
   });
@@ -135,10 +137,7 @@ describe('the SVG', () => {
 
   it('takes any name of a person as plain text', () => {
     expect(svg).toContain('Cellist &lt;&amp;&gt; co');
-    const odd = toSvg(
-      pieceSheet(pieces, block.levels, { ...labels, person: 'A\u0000B\u001b\u0085C\ud800D\uffffE Ж' }),
-      'T\u0007',
-    );
+    const odd = toSvg(pieceSheet(pieces, { ...labels, person: 'A\u0000B\u001b\u0085C\ud800D\uffffE Ж' }), 'T\u0007');
     const parser = new SaxesParser();
     const faults: Error[] = [];
     parser.on('error', (fault) => faults.push(fault));

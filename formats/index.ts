@@ -1,5 +1,3 @@
-export { LINE_STYLES, type Drawing, type LineRole, type Mark } from './drawing.js';
-export { pieceSheet, DRAW_ALL, type SheetChoice, type SheetLabels } from './piece-sheet.js';
 export { toSvg, pathData } from './svg.js';
 export { planTiles, PAPERS, HOUSE_TILING, type Paper, type Tile, type TilePlan, type Tiling } from './tiles.js';
 export { unprintable, UNKNOWN_LETTER, type Alphabet } from './letters.js';

@@ -25,7 +25,7 @@ import {
   type PDFPage,
 } from '@cantoo/pdf-lib';
 import { isStraight, type Path } from '../core/geometry/index.js';
-import { LINE_STYLES, type Drawing, type LineRole, type Mark } from './drawing.js';
+import { LINE_STYLES, type Drawing, type LineRole, type Mark } from '../core/drawing/index.js';
 import { alphabetsFor, UNKNOWN_LETTER, type Alphabet } from './letters.js';
 
 /** Points of PDF in a millimetre: 72 to the inch. */

@@ -1,7 +1,6 @@
 import type { PDFPage } from '@cantoo/pdf-lib';
-import type { Drawing } from './drawing.js';
+import { testSquares, type Drawing } from '../core/drawing/index.js';
 import { drawMarks, PT, rule, text, wordsWidth, type Face, type Faces, type PdfHead } from './pdf-marks.js';
-import { testSquares } from './piece-sheet.js';
 import type { Paper, Tile, TilePlan, Tiling } from './tiles.js';
 
 /** Trim marks at the corners of what is kept of a page, and the marks of its neighbours along the joins. */

@@ -1,5 +1,5 @@
 import { PDFName, popGraphicsState, type PDFDocument } from '@cantoo/pdf-lib';
-import type { Drawing } from './drawing.js';
+import type { Drawing } from '../core/drawing/index.js';
 import { clipTo, drawMarks, newDocument, PT, type LetterSource, type PdfHead } from './pdf-marks.js';
 import { drawOverview, drawTileMarks } from './pdf-pages.js';
 import { boxesTouch, HOUSE_TILING, markBox, planTiles, type Paper, type Tiling } from './tiles.js';

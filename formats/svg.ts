@@ -1,5 +1,5 @@
 import { isStraight, type Path } from '../core/geometry/index.js';
-import { LINE_STYLES, type Drawing, type Mark } from './drawing.js';
+import { LINE_STYLES, type Drawing, type Mark } from '../core/drawing/index.js';
 
 /** A figure to 0.001 without trailing noughts. */
 const number = (x: number): string => String(Math.round(x * 1000) / 1000);

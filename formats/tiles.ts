@@ -1,5 +1,5 @@
 import { cubicLength, pathBox, pointAt, type Box, type Path, type Point } from '../core/geometry/index.js';
-import type { Drawing, Mark } from './drawing.js';
+import type { Drawing, Mark } from '../core/drawing/index.js';
 
 /** A paper: its name and its size upright, in mm. */
 export interface Paper {

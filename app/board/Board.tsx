@@ -2,6 +2,7 @@ import { lazy, Suspense, useCallback, useMemo, useRef, useState, type PointerEve
 import type { Draft } from '../../core/chain/index.js';
 import type { EdgeName } from '../../core/draft/index.js';
 import { edgeLengths } from '../../core/draft/index.js';
+import { EDGE_WORDS, LEG_SEAMS, sewnTo } from '../../core/garment/index.js';
 import type { Point } from '../../core/geometry/index.js';
 import { LEVELS, PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
@@ -10,13 +11,14 @@ import { withFractions } from '../shared/fractions.js';
 import { usePreferences } from '../store/preferences.js';
 import { useComputed, useTape, useWork } from '../store/work-context.js';
 import { arrange, boardBox, toBoard, type Arranged } from './arrange.js';
-import { sewnTo, UNLIT, useBoard, type TakenPoint } from './board-store.js';
+import { UNLIT, useBoard, type TakenPoint } from './board-store.js';
 import { BoardTools } from './BoardTools.js';
 import { FrameLines } from './FrameLines.js';
 import { readBetween, takePoint } from './measuring.js';
 import { GhostOutline, PieceDrawing } from './PieceDrawing.js';
 import { Rulers } from './Rulers.js';
 import { Tag } from './Tag.js';
+import { useCutLines } from './use-cut-lines.js';
 import { useNavigation } from './use-navigation.js';
 import { useSize } from './use-size.js';
 import { fitView, fromScreen, toScreen, useView, type ScreenSize, type View } from './view.js';
@@ -27,13 +29,6 @@ const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend
 const ReferenceLayer = lazy(() => import('./ReferenceLayer.js').then((m) => ({ default: m.ReferenceLayer })));
 const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));
 
-const EDGE_WORDS: Record<EdgeName, string> = {
-  waist: 'waist',
-  side: 'side seam',
-  hem: 'hem',
-  inseam: 'inseam',
-  rise: 'rise',
-};
 /** Below this scale, in pixels a millimetre, a piece has no room for its name. */
 const LEAST_NAMED = 0.25;
 /** How near, in pixels, the measuring tool is drawn to a seam. */
@@ -85,6 +80,7 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
   const [pointer, setPointer] = useState<Point>();
   const [panning, setPanning] = useState(false);
 
+  const cuts = useCutLines(block, allowances, showCut || cutShown);
   const sliders = worked?.settings.filter((s) => s.slider) ?? [];
   const estimated = useMemo(
     () =>
@@ -102,8 +98,9 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
           return;
         }
         const here = { panel, edge };
-        const other = sewnTo(here);
-        set({ lit: { edges: other ? [here, other] : [here], pointed: here } });
+        const other = sewnTo(LEG_SEAMS, { part: panel, edge });
+        const lit = PANEL_NAMES.filter((name) => name === other?.part).map((name) => ({ panel: name, edge }));
+        set({ lit: { edges: [here, ...lit], pointed: here } });
       },
     [set],
   );
@@ -203,7 +200,7 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
                     lit={lit}
                     inHand={handles && inHand === name}
                     showConstruction={showConstruction}
-                    allowances={showCut || cutShown ? allowances : undefined}
+                    cut={cuts.get(name)}
                     onPoint={name === 'front' ? pointFront : pointBack}
                   />
                 ))}

@@ -2,7 +2,6 @@ import { memo } from 'react';
 import { line, point, type Path } from '../../core/geometry/index.js';
 import { EDGE_NAMES, levelSpan, outlineOf, type EdgeName, type Panel } from '../../core/draft/index.js';
 import type { Levels } from '../../core/method/index.js';
-import { cutLine, type Allowances } from '../../core/piece/index.js';
 import { pathData } from '../../formats/index.js';
 import { pathToBoard, type Placement } from './arrange.js';
 import type { Lit } from './board-store.js';
@@ -14,13 +13,14 @@ interface PieceDrawingProps {
   readonly lit: Lit;
   readonly inHand: boolean;
   readonly showConstruction: boolean;
-  readonly allowances: Allowances | undefined;
+  /** Its cut line, where that is shown. */
+  readonly cut: Path | undefined;
   readonly onPoint: (edge: EdgeName | undefined) => void;
 }
 
 /** One piece on the board, drawn with its real curves, in board coordinates (mm). */
 export const PieceDrawing = memo(function PieceDrawing(props: PieceDrawingProps) {
-  const { panel, levels, place, lit, inHand, showConstruction, allowances, onPoint } = props;
+  const { panel, levels, place, lit, inHand, showConstruction, cut, onPoint } = props;
   const data = (path: Path): string => pathData(pathToBoard(path, place));
   const { points } = panel;
   const isLit = (edge: EdgeName): boolean => lit.edges.some((e) => e.panel === panel.name && e.edge === edge);
@@ -45,7 +45,7 @@ export const PieceDrawing = memo(function PieceDrawing(props: PieceDrawingProps)
           />
         </>
       )}
-      {allowances && <path className="paper-line cut-line" d={`${data(cutLine(panel, allowances))}Z`} />}
+      {cut && <path className="paper-line cut-line" d={`${data(cut)}Z`} />}
       {panel.darts.map((dart, i) => (
         <path
           key={i}

@@ -61,9 +61,3 @@ export const useBoard = create<BoardState>()((set) => ({
     set(change);
   },
 }));
-
-/** The edge that an edge is sewn to, on the other panel; waist and hem have none. */
-export const sewnTo = ({ panel, edge }: EdgeRef): EdgeRef | undefined =>
-  edge === 'side' || edge === 'inseam' || edge === 'rise'
-    ? { panel: panel === 'front' ? 'back' : 'front', edge }
-    : undefined;

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { alignedAt, type Alignment, type Draft } from '../../core/chain/index.js';
+import type { Draft } from '../../core/chain/index.js';
+import { alignedAt, type Alignment } from '../../core/compare/index.js';
 import { outlineOf, type Panel } from '../../core/draft/index.js';
 import {
   mapPath,

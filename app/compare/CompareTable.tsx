@@ -1,4 +1,4 @@
-import { compareMany, type ComparedRow, type RowGroup } from '../../core/chain/index.js';
+import { compareMany, type ComparedRow, type RowGroup } from '../../core/compare/index.js';
 import { formatFigure, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import type { Compared } from './compared.js';

@@ -4,7 +4,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import Close from '@mui/icons-material/Close';
 import { useEffect, useState } from 'react';
-import type { Alignment } from '../../core/chain/index.js';
+import type { Alignment } from '../../core/compare/index.js';
 import { AskList } from '../shared/AskList.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useTape } from '../store/work-context.js';

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Alignment } from '../../core/chain/index.js';
+import type { Alignment } from '../../core/compare/index.js';
 
 /** How much of the pieces is looked at. */
 export type Focus = 'whole' | 'top' | 'crotch';

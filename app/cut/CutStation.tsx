@@ -6,15 +6,10 @@ import Switch from '@mui/material/Switch';
 import { useMemo, useRef, useState } from 'react';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatLength, toMm } from '../../core/units/index.js';
-import {
-  DRAW_ALL,
-  PAPERS,
-  planTiles,
-  toSvg,
-  unprintable,
-  UNKNOWN_LETTER,
-  type SheetChoice,
-} from '../../formats/index.js';
+import { DRAW_ALL, type SheetChoice } from '../../core/drawing/index.js';
+import { EDGE_LABELS } from '../../core/garment/index.js';
+import { PROFILE_ROLES } from '../../core/piece/index.js';
+import { PAPERS, planTiles, toSvg, unprintable, UNKNOWN_LETTER } from '../../formats/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { fileName, saveFile } from '../shared/save-file.js';
@@ -23,14 +18,6 @@ import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work
 import { changeAllowance } from '../store/work-store.js';
 import { printDrawing, printHead, startPrint, type PrintJob } from './print.js';
 import { TilePreview } from './TilePreview.js';
-
-const EDGES = [
-  ['side', 'Side'],
-  ['inseam', 'Inseam'],
-  ['rise', 'Rise'],
-  ['waist', 'Waist'],
-  ['hem', 'Hem'],
-] as const;
 
 const DRAWN: readonly (readonly [keyof SheetChoice, string])[] = [
   ['stitching', 'Stitching line'],
@@ -201,13 +188,13 @@ export function CutStation() {
         </Button>
         <p role="status">{said}</p>
         <h3>Allowances, outside the stitching line</h3>
-        {EDGES.map(([edge, label]) => (
+        {PROFILE_ROLES.map((edge) => [edge, EDGE_LABELS[edge]] as const).map(([edge, label]) => (
           <div className="line" key={edge}>
             <label htmlFor={`allow-${edge}`}>{label}</label>
             <LengthField
               id={`allow-${edge}`}
               label={`${label} allowance`}
-              mm={allowances[edge]}
+              mm={allowances.profile[edge]}
               unit={unit}
               onCommit={(mm) => {
                 if (mm !== undefined && mm >= 0 && mm <= MOST_ALLOWANCE) change(changeAllowance(edge, mm));

@@ -1,5 +1,6 @@
 import { memo } from 'react';
-import { pathData, type Drawing, type TilePlan } from '../../formats/index.js';
+import type { Drawing } from '../../core/drawing/index.js';
+import { pathData, type TilePlan } from '../../formats/index.js';
 
 const DASHES: Partial<Record<string, string>> = { cut: '6 3', crease: '12 3 2 3' };
 

@@ -5,7 +5,7 @@ import { inputOf, type Work } from '../../core/kept/index.js';
 import { DEFAULT_SHEET } from '../../core/method/index.js';
 import { sheetById } from '../../core/shipped/index.js';
 import { TAPES } from '../../core/units/index.js';
-import { DRAW_ALL } from '../../formats/index.js';
+import { DRAW_ALL } from '../../core/drawing/index.js';
 import { printDrawing, printHead } from './print.js';
 
 const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === 'rigger-work');

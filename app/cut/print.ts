@@ -1,10 +1,12 @@
 import { proxy, wrap } from 'comlink';
 import type { Draft } from '../../core/chain/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
-import { grownBlock, piecesOf, type Allowances } from '../../core/piece/index.js';
+import { pieceSheet, type Drawing, type SheetChoice } from '../../core/drawing/index.js';
+import { garmentOf } from '../../core/garment/index.js';
+import { grownGarment, piecesOf, type Allowances } from '../../core/piece/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { setOf, type Work } from '../../core/kept/index.js';
-import { pieceSheet, type Drawing, type Paper, type SheetChoice } from '../../formats/index.js';
+import type { Paper } from '../../formats/index.js';
 import type { PdfHead } from '../../formats/pdf.js';
 import type { Printer } from '../workers/print.worker.js';
 
@@ -31,9 +33,8 @@ export function printDrawing(
     date: work.draft.changed.slice(0, 10),
   };
   const { shrinkLength: length, shrinkWidth: width } = work.draft.fit;
-  const block = grownBlock(draft.block, { length, width });
-  const pieces = piecesOf(block, allowances);
-  return pieceSheet(pieces, block.levels, labels, choice, widest, widest !== undefined);
+  const garment = grownGarment(garmentOf(draft.block), { length, width });
+  return pieceSheet(piecesOf(garment, allowances), labels, choice, widest, widest !== undefined);
 }
 
 /** What stands at the head of the overview page. */

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
-import { compareDrafts, computeDraft, type Draft } from '../../core/chain/index.js';
+import { computeDraft, type Draft } from '../../core/chain/index.js';
+import { compareDrafts } from '../../core/compare/index.js';
 import { outlineOf, type Panel } from '../../core/draft/index.js';
 import { mapPath, pathBox, type Path } from '../../core/geometry/index.js';
 import { newerSet, setOf, valuesOf } from '../../core/kept/index.js';

@@ -20,6 +20,12 @@ beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();
 });
 
+/** A draft as it was kept while allowances were five figures. */
+const flat = (draft: (typeof DEMO_WORKBOOK.drafts)[number]): object => ({
+  ...draft,
+  allowances: draft.allowances.profile,
+});
+
 describe('what is kept', () => {
   it('fills the demo room once and keeps it apart from one’s own', async () => {
     const db = await store();
@@ -116,7 +122,7 @@ describe('what is kept', () => {
     const built = { ...person, build: { seat: 'full', stomach: 'average', thigh: 'average' } };
     await old.put('people', { id: person.id, revision: 4, value: built });
     const rules = { ...draft.rules, waistPlan: false };
-    await old.put('drafts', { id: draft.id, revision: 5, value: { ...draft, rules, choices: {} } });
+    await old.put('drafts', { id: draft.id, revision: 5, value: { ...flat(draft), rules, choices: {} } });
     old.close();
     const shelf = await (await store()).readShelf('own');
     expect(shelf.drafts[0]).toMatchObject({
@@ -139,11 +145,26 @@ describe('what is kept', () => {
     const without = (record: object, name: string): object =>
       Object.fromEntries(Object.entries(record).filter(([key]) => key !== name));
     await old.put('people', { id: person.id, revision: 2, value: without(person, 'traces') });
-    await old.put('drafts', { id: draft.id, revision: 3, value: without(draft, 'alterations') });
+    await old.put('drafts', { id: draft.id, revision: 3, value: without(flat(draft), 'alterations') });
     old.close();
     const shelf = await (await store()).readShelf('own');
     expect(shelf.people[0]).toMatchObject({ revision: 2, value: { ...person, traces: [] } });
     expect(shelf.drafts[0]).toMatchObject({ revision: 3, value: { ...draft, alterations: [] } });
+  });
+
+  it('brings a room of the last version along: the allowances stay, as a profile', async () => {
+    const old = await openDB('upstride-own', 5, {
+      upgrade(db) {
+        for (const name of ['people', 'drafts', 'charts']) db.createObjectStore(name, { keyPath: 'id' });
+        db.createObjectStore('meta');
+      },
+    });
+    const [draft] = DEMO_WORKBOOK.drafts;
+    if (!draft) throw new Error('The demo is empty');
+    await old.put('drafts', { id: draft.id, revision: 9, value: flat(draft) });
+    old.close();
+    const shelf = await (await store()).readShelf('own');
+    expect(shelf.drafts.map((d) => [d.revision, d.value])).toEqual([[9, draft]]);
   });
 
   it('changes people, drafts and charts together or not at all', async () => {

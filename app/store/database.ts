@@ -5,6 +5,7 @@ import {
   draftFrom2,
   draftFrom3,
   draftFrom5,
+  draftFrom6,
   personFrom1,
   personFrom2,
   personFrom3,
@@ -42,7 +43,7 @@ export interface Revisions {
 /** How a save ended: with new revisions, or because another window wrote first. */
 export type Saved = { readonly ok: true; readonly revisions: Revisions } | { readonly ok: false };
 
-const VERSION = 5;
+const VERSION = 6;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
@@ -66,7 +67,8 @@ async function renew(tx: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionc
     if (from >= 3) return draftFrom3(draft);
     return draftFrom3(draftFrom2(from < 2 ? draftFrom1(draft) : draft, people.get(draft['personId'])));
   };
-  await rewrite('drafts', (draft) => draftFrom5(from < 4 ? draftTo4(draft) : draft));
+  const draftTo6 = (draft: Raw): Raw => (from < 5 ? draftFrom5(from < 4 ? draftTo4(draft) : draft) : draft);
+  await rewrite('drafts', (draft) => draftFrom6(draftTo6(draft)));
 }
 
 function database(room: RoomId): Promise<IDBPDatabase<Schema>> {

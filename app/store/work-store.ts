@@ -199,8 +199,11 @@ export const unchoose = (id: string): Change =>
   changeDraft((draft) => ({ ...draft, choices: without(draft.choices, [id]) }));
 
 /** Changes the width allowed at an edge, in mm. */
-export const changeAllowance = (edge: keyof KeptDraft['allowances'], mm: number): Change =>
-  changeDraft((draft) => ({ ...draft, allowances: { ...draft.allowances, [edge]: mm } }));
+export const changeAllowance = (role: keyof KeptDraft['allowances']['profile'], mm: number): Change =>
+  changeDraft((draft) => ({
+    ...draft,
+    allowances: { ...draft.allowances, profile: { ...draft.allowances.profile, [role]: mm } },
+  }));
 
 /** Renames the draft. */
 export const renameDraft = (name: string): Change => changeDraft((draft) => ({ ...draft, name }));

@@ -61,10 +61,10 @@ export function WalkControls({ walk, walking, tape, names }: WalkControlsProps) 
         </thead>
         <tbody>
           {walk.marks.map((mark) => (
-            <tr key={mark.label} data-mark={mark.label} data-passed={length >= mark.front - 1}>
+            <tr key={mark.label} data-mark={mark.label} data-passed={length >= mark.first - 1}>
               <th scope="row">{mark.label}</th>
-              <td className="number">{withFractions(formatFigure(mark.front, tape))}</td>
-              <td className="number">{withFractions(formatFigure(mark.back, tape))}</td>
+              <td className="number">{withFractions(formatFigure(mark.first, tape))}</td>
+              <td className="number">{withFractions(formatFigure(mark.second, tape))}</td>
               <td className="number">{signedFigure(mark.difference, tape) || '0'}</td>
             </tr>
           ))}

@@ -60,7 +60,7 @@ export function WalkDrawing({ walk, length, standing, walked, drawn }: WalkDrawi
   const pose = poseAt(walk, length);
   const carry = (path: Path): Path => mapPath(path, (p) => posed(pose, p));
   const spot = (p: Point): Point => toScreen(toBoard(p, laid), view);
-  const here = spot(placeAtLength(walk.front, length).at);
+  const here = spot(placeAtLength(walk.first, length).at);
   return (
     <g pointerEvents="none" data-walk={walk.id} data-length={Math.round(length)}>
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
@@ -68,8 +68,8 @@ export function WalkDrawing({ walk, length, standing, walked, drawn }: WalkDrawi
         <Piece piece={walked} place={laid} carry={carry} />
       </g>
       {walk.marks.map((mark) => {
-        const f = spot(placeAtLength(walk.front, mark.front).at);
-        const b = spot(posed(pose, placeAtLength(walk.back, mark.back).at));
+        const f = spot(placeAtLength(walk.first, mark.first).at);
+        const b = spot(posed(pose, placeAtLength(walk.second, mark.second).at));
         return (
           <g key={mark.label}>
             <circle className="walk-mark" style={{ stroke: 'var(--front)' }} cx={f.x} cy={f.y} r={6} />

@@ -2,8 +2,10 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useMemo, useState, type ReactNode } from 'react';
 import type { CheckId } from '../../core/check/index.js';
-import { EDGE_NAMES, outlineOf, type Block, type Panel } from '../../core/draft/index.js';
-import { closedWaistAtSide, WALKS, walkSeam, type SeamWalk, type WalkId } from '../../core/walk/index.js';
+import type { Block } from '../../core/draft/index.js';
+import { garmentOf, partOf, partOutline, type Garment } from '../../core/garment/index.js';
+import type { PanelName } from '../../core/method/index.js';
+import { closedWaistAtSide, crotchJoin, waistJoin, walkSeam, type SeamWalk } from '../../core/walk/index.js';
 import type { Drawn } from '../board/Board.js';
 import { bandOf, VERDICTS } from '../board/check-words.js';
 import { ViewHead } from '../shared/ViewHead.js';
@@ -14,6 +16,9 @@ import { WalkControls } from './WalkControls.js';
 import { WalkDrawing, type WalkedPiece } from './WalkDrawing.js';
 import './true.css';
 
+/** What is walked, or laid together: the rises lie together at the inseam, the waists at the side. */
+const WALKS = ['inseam', 'side', 'rise', 'waist'] as const;
+type WalkId = (typeof WALKS)[number];
 const LABELS: Record<WalkId, string> = { inseam: 'Inseam', side: 'Side', rise: 'Rises', waist: 'Waist' };
 const TOLD: Record<WalkId, string> = {
   inseam:
@@ -28,15 +33,28 @@ const CHECKS: Record<WalkId, readonly CheckId[]> = {
   rise: ['crotchJoin'],
   waist: ['waistRun'],
 };
+/** The seam of a garment that is walked; where only a joint is looked at, its pieces lie at the seam's start. */
+function walkOf(garment: Garment, id: WalkId): SeamWalk {
+  if (id === 'inseam' || id === 'side') return walkSeam(garment, id);
+  return { ...walkSeam(garment, id === 'rise' ? 'inseam' : 'side'), id, marks: [] };
+}
+
+/** The angle of a joint, in degrees. */
+const angleOf = (block: Block, id: WalkId): number | undefined =>
+  ({ inseam: undefined, side: undefined, rise: crotchJoin(block), waist: waistJoin(block) })[id];
+
 /** Both panels as they are walked: at the waist with the darts closed. */
-function piecesOf(walk: SeamWalk, block: Block): { standing: WalkedPiece; walked: WalkedPiece } {
-  const piece = (panel: Panel): WalkedPiece => ({
-    className: `piece-${panel.name}`,
-    outline: outlineOf(panel),
-    lines: EDGE_NAMES.map((edge) => panel.edges[edge]),
-    closedWaist: walk.id === 'waist' ? closedWaistAtSide(panel) : undefined,
-  });
-  return { standing: piece(block.front), walked: piece(block.back) };
+function piecesOf(id: WalkId, block: Block, garment: Garment): readonly [WalkedPiece, WalkedPiece] {
+  const piece = (name: PanelName): WalkedPiece => {
+    const part = partOf(garment, name);
+    return {
+      className: `piece-${name}`,
+      outline: partOutline(part),
+      lines: part.edges.map(({ path }) => path),
+      closedWaist: id === 'waist' ? closedWaistAtSide(block[name]) : undefined,
+    };
+  };
+  return [piece('front'), piece('back')];
 }
 
 /** One piece walked along the other: by play, by keys or by hand, with the difference at every notch and its mend. */
@@ -45,15 +63,17 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
   const checks = useComputed((c) => c.draft?.checks);
   const tape = useTape();
   const [seam, setSeam] = useState<WalkId>('inseam');
-  const walk = useMemo(() => block && walkSeam(block, seam), [block, seam]);
-  const pieces = useMemo(() => walk && block && piecesOf(walk, block), [walk, block]);
+  const garment = useMemo(() => block && garmentOf(block), [block]);
+  const walk = useMemo(() => garment && walkOf(garment, seam), [garment, seam]);
+  const pieces = useMemo(() => block && garment && piecesOf(seam, block, garment), [seam, block, garment]);
   const walking = useWalking(walk);
-  if (!walk || !pieces) return <p className="quiet">Enter the four measurements first.</p>;
+  if (!block || !walk || !pieces) return <p className="quiet">Enter the four measurements first.</p>;
+  const angle = angleOf(block, seam);
   const about = (checks ?? []).filter((c) => CHECKS[seam].includes(c.id));
   return (
     <>
       {board((drawn) => (
-        <WalkDrawing walk={walk} length={walking.length} drawn={drawn} {...pieces} />
+        <WalkDrawing walk={walk} length={walking.length} drawn={drawn} standing={pieces[0]} walked={pieces[1]} />
       ))}
       <aside className="bench" aria-label="Walk the seams">
         <ViewHead title="Walk the seams" station="True" />
@@ -77,9 +97,9 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
         </ToggleButtonGroup>
         <p className="quiet">{TOLD[seam]}</p>
         {walking.most > 0 && <WalkControls walk={walk} walking={walking} tape={tape} names={['Front', 'Back']} />}
-        {walk.angle !== undefined && (
+        {angle !== undefined && (
           <p>
-            They run on to <strong>{Math.abs(walk.angle).toFixed(1)}°</strong>.
+            They run on to <strong>{Math.abs(angle).toFixed(1)}°</strong>.
           </p>
         )}
         {about.map((check) => (

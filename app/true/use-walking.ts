@@ -21,7 +21,7 @@ export interface Walking {
 export function useWalking(walk: SeamWalk | undefined): Walking {
   const [at, setAt] = useState(0);
   const [asked, setAsked] = useState(false);
-  const most = walk && walk.marks.length > 0 ? pathLength(walk.front) : 0;
+  const most = walk && walk.marks.length > 0 ? pathLength(walk.first) : 0;
   const length = Math.min(at, most);
   const playing = asked && length < most;
 
@@ -40,7 +40,7 @@ export function useWalking(walk: SeamWalk | undefined): Walking {
   }, [asked, most]);
 
   useEffect(() => {
-    const stops = [0, ...(walk?.marks.map((m) => m.front) ?? [])];
+    const stops = [0, ...(walk?.marks.map((m) => m.first) ?? [])];
     const key = (event: KeyboardEvent): void => {
       if (event.target instanceof HTMLInputElement || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.target instanceof SVGElement || event.target instanceof HTMLSelectElement) return;

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import type { Drawing, Paper } from '../../formats/index.js';
+import type { Drawing } from '../../core/drawing/index.js';
+import type { Paper } from '../../formats/index.js';
 import { rollPdf, tiledPdf, type PdfHead } from '../../formats/pdf.js';
 import { letterFiles } from './letter-files.js';
 

@@ -19,6 +19,7 @@ import {
   sharpestCorner,
 } from '../geometry/index.js';
 import { DEFAULT_SHEET } from '../method/index.js';
+import { garmentOf, partOf } from '../garment/index.js';
 import { cutLine, HOUSE_ALLOWANCES } from '../piece/index.js';
 import { SHEETS } from '../shipped/index.js';
 import {
@@ -354,10 +355,11 @@ describe('every kind of alteration', () => {
     const hem = startDirection(after.back.edges.hem);
     const side = endDirection(after.back.edges.side);
     expect(Math.abs(hem.x * side.x + hem.y * side.y)).toBeLessThan(1e-6);
-    const cut = cutLine(after.back, HOUSE_ALLOWANCES);
+    const garment = garmentOf(after);
+    const cut = cutLine(garment, partOf(garment, 'back'), HOUSE_ALLOWANCES);
     for (const share of [0.1, 0.5, 0.9]) {
       const { at } = placeAtLength(after.back.edges.hem, share * is.hem);
-      expect(nearestPlace(cut, at).distance).toBeCloseTo(HOUSE_ALLOWANCES.hem, 0);
+      expect(nearestPlace(cut, at).distance).toBeCloseTo(HOUSE_ALLOWANCES.profile.hem, 0);
     }
     expect(selfCrossing(flatten(cut, 0.5))).toBeUndefined();
   });

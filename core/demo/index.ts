@@ -282,7 +282,7 @@ const kept = (d: DemoDraft): KeptDraft => ({
   set: d.set ?? {},
   alterations: (d.alterations ?? []).map(([note, work], i) => ({ id: `${d.id}-${i}`, on: true, note, work })),
   ...(d.reference && { reference: d.reference }),
-  allowances: { ...houseAllowances(PEOPLE.find((p) => p.id === d.personId)?.unit ?? 'cm') },
+  allowances: { ...houseAllowances(PEOPLE.find((p) => p.id === d.personId)?.unit ?? 'cm'), given: [] },
   created: `${d.day}T09:00:00.000Z`,
   changed: `${d.day}T09:30:00.000Z`,
 });

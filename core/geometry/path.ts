@@ -91,15 +91,22 @@ export function placeAtLength(path: Path, length: number): Place {
   throw new Error('An empty path has no places');
 }
 
+/** Where a place of a path lies. */
+export function pointAtPlace(path: Path, place: PathPlace): Point {
+  const c = path[place.index];
+  if (!c) throw new Error('The place is not on this path');
+  return pointAt(c, place.t);
+}
+
 /** The unit direction of travel at a place. */
-export function directionAtPlace(path: Path, place: Place): Point {
+export function directionAtPlace(path: Path, place: PathPlace): Point {
   const c = path[place.index];
   if (!c) throw new Error('The place is not on this path');
   return directionAt(c, place.t);
 }
 
 /** A path cut in two at a place. */
-export function splitPath(path: Path, place: Place): readonly [Path, Path] {
+export function splitPath(path: Path, place: PathPlace): readonly [Path, Path] {
   const c = path[place.index];
   if (!c) throw new Error('The place is not on this path');
   const before = path.slice(0, place.index);

@@ -76,7 +76,7 @@ export function newDraft(newId: () => string, person: Person, name: string, now:
     rules: { ...HOUSE_RULES },
     set: {},
     alterations: [],
-    allowances: { ...houseAllowances(person.unit) },
+    allowances: { ...houseAllowances(person.unit), given: [] },
     created: stamp,
     changed: stamp,
   };

@@ -1,7 +1,8 @@
 import { DEFAULT_SHEET } from '../method/index.js';
 import { DEMO_WORKBOOK } from '../demo/index.js';
 import { describe, expect, it } from 'vitest';
-import { bodyOf, compareDrafts, computeDraft, easeTable, extensionsFor, missingFigures } from '../chain/index.js';
+import { compareDrafts } from '../compare/index.js';
+import { bodyOf, computeDraft, easeTable, extensionsFor, missingFigures } from '../chain/index.js';
 import {
   doubtsOf,
   inputOf,

@@ -77,7 +77,13 @@ export function draftFrom5(draft: Json): Json {
   return { ...draft, rules: { ...rules, waistPlan }, redrawn: true };
 }
 
-const from5 = (book: Json): Json => ({ ...book, version: 6, drafts: each(book['drafts'], draftFrom5) });
+/** A draft as the sixth version kept it, as the seventh does: its allowances are a profile from which a seam or an edge may differ. */
+export const draftFrom6 = (draft: Json): Json =>
+  draft['allowances'] === undefined ? draft : { ...draft, allowances: { profile: draft['allowances'], given: [] } };
+
+const from6 = (book: Json): Json => ({ ...book, version: 7, drafts: each(book['drafts'], draftFrom6) });
+
+const from5 = (book: Json): Json => from6({ ...book, version: 6, drafts: each(book['drafts'], draftFrom5) });
 
 /** The fifth version only adds what a draft may have: an outline laid under it. */
 const from4 = (book: Json): Json => from5({ ...book, version: 5 });
@@ -115,5 +121,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 2) return from2(book);
   if (book['version'] === 3) return from3(book);
   if (book['version'] === 4) return from4(book);
-  return book['version'] === 5 ? from5(book) : book;
+  if (book['version'] === 5) return from5(book);
+  return book['version'] === 6 ? from6(book) : book;
 }

@@ -1,31 +1,45 @@
+import { pathBetweenPlaces, pathLength, placeAtLength, type Path } from '../geometry/index.js';
 import {
-  along,
-  distance,
-  endDirection,
-  endOf,
-  isStraight,
-  line,
-  meetLines,
-  meetPaths,
-  mirror,
-  offsetPath,
-  partOf,
-  scale,
-  startDirection,
-  startOf,
-  type Path,
-  type Point,
-} from '../geometry/index.js';
-import { EDGE_NAMES, type EdgeName, type Panel } from '../draft/index.js';
+  edgeOf,
+  type Edge,
+  type EdgeRole,
+  type Garment,
+  type Part,
+  type Seam,
+  type Stretch,
+} from '../garment/index.js';
 import type { Unit } from '../units/index.js';
 
-/** How much is added outside the stitching line of each edge, in mm. */
-export type Allowances = Readonly<Record<EdgeName, number>>;
+/** The edges that a profile has a figure for. */
+export const PROFILE_ROLES = ['waist', 'side', 'inseam', 'rise', 'hem'] as const;
 
-/** The metric house allowances: 1.5 cm at the long seams, 1 cm at waist and rise, a hem of 4 cm. */
-export const HOUSE_ALLOWANCES: Allowances = { waist: 10, side: 15, inseam: 15, rise: 10, hem: 40 };
+/** A profile: how much is added outside the stitching line by what the edge is for, in mm. */
+export type Profile = Readonly<Record<(typeof PROFILE_ROLES)[number], number>>;
 
-const INCH_ALLOWANCES: Allowances = {
+/** A width given for a seam, a part, an edge, or a stretch of an edge by shares of its length; mm. */
+export type GivenAllowance =
+  | { readonly on: 'seam'; readonly seam: string; readonly mm: number }
+  | { readonly on: 'part'; readonly part: string; readonly mm: number }
+  | { readonly on: 'edge'; readonly part: string; readonly edge: string; readonly mm: number }
+  | {
+      readonly on: 'stretch';
+      readonly part: string;
+      readonly edge: string;
+      readonly from: number;
+      readonly to: number;
+      readonly mm: number;
+    };
+
+/** How much is added outside the stitching line: a profile, and what is given otherwise. */
+export interface Allowances {
+  readonly profile: Profile;
+  readonly given: readonly GivenAllowance[];
+}
+
+/** The metric house profile: 1.5 cm at the long seams, 1 cm at waist and rise, a hem of 4 cm. */
+const HOUSE_PROFILE: Profile = { waist: 10, side: 15, inseam: 15, rise: 10, hem: 40 };
+
+const INCH_PROFILE: Profile = {
   waist: 0.375 * 25.4,
   side: 0.625 * 25.4,
   inseam: 0.625 * 25.4,
@@ -33,136 +47,85 @@ const INCH_ALLOWANCES: Allowances = {
   hem: 1.5 * 25.4,
 };
 
+/** The metric house allowances. */
+export const HOUSE_ALLOWANCES: Allowances = { profile: HOUSE_PROFILE, given: [] };
+
 /** The house allowances, in mm, for a maker's unit: for inches 5/8 at the long seams, 3/8 at waist and rise, a hem of 1 1/2. */
-export const houseAllowances = (unit: Unit): Allowances => (unit === 'in' ? INCH_ALLOWANCES : HOUSE_ALLOWANCES);
+export const houseAllowances = (unit: Unit): Allowances => ({
+  profile: { ...(unit === 'in' ? INCH_PROFILE : HOUSE_PROFILE) },
+  given: [],
+});
 
-/** A corner whose mitre would reach further than this many widths is cut off square. */
-const LONGEST_MITRE = 3;
-
-/** Cuts the end of `path` back to, or keeps it up to, a parameter of its curve `index`. */
-const upTo = (path: Path, index: number, t: number): Path => [
-  ...path.slice(0, index),
-  ...path.slice(index, index + 1).map((c) => partOf(c, 0, t)),
-];
-
-const from = (path: Path, index: number, t: number): Path => [
-  ...path.slice(index, index + 1).map((c) => partOf(c, t, 1)),
-  ...path.slice(index + 1),
-];
-
-/** Two neighbouring offset edges after joining: the first cut back, what lies between, the second cut back. */
-interface Joint {
-  readonly first: Path;
-  readonly corner: readonly Point[];
-  readonly second: Path;
+/** What a profile adds by an edge's role, in mm: nothing at a fold; at openings and joins as at the waist. */
+function byRole(profile: Profile, role: EdgeRole): number {
+  if (role === 'fold') return 0;
+  return role === 'opening' || role === 'join' ? profile.waist : profile[role];
 }
 
-function joinMitred(a: Path, b: Path, widest: number): Joint {
-  if (distance(endOf(a), startOf(b)) < 1e-6) return { first: a, corner: [], second: b };
-  const hits = meetPaths(a, b);
-  const hit = hits[hits.length - 1];
-  if (hit) return { first: upTo(a, hit.firstIndex, hit.t), corner: [], second: from(b, hit.secondIndex, hit.u) };
-  const u = endDirection(a);
-  const v = scale(startDirection(b), -1);
-  const meeting = meetLines(endOf(a), u, startOf(b), v);
-  if (!meeting || meeting.alongFirst < -1e-6 || meeting.alongSecond < -1e-6) {
-    return { first: a, corner: [endOf(a), startOf(b)], second: b };
+/** A stretch of an edge with the width outside it, in mm. */
+export interface WidthRun {
+  readonly path: Path;
+  readonly mm: number;
+}
+
+/** A width between two lengths along an edge, in mm. */
+interface Span {
+  readonly from: number;
+  readonly to: number;
+  readonly mm: number;
+}
+
+/** Widths laid over one another: where two lie on the same place the later one holds. */
+function laidOver(spans: readonly Span[], whole: number): Span[] {
+  const stops = [...new Set(spans.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b);
+  const found: Span[] = [];
+  for (const [i, from] of stops.slice(0, -1).entries()) {
+    const to = stops[i + 1] ?? whole;
+    const mm = spans.findLast((s) => s.from <= from && s.to >= to)?.mm;
+    const last = found[found.length - 1];
+    if (mm === undefined) continue;
+    if (last?.mm === mm) found[found.length - 1] = { ...last, to };
+    else found.push({ from, to, mm });
   }
-  const reach = LONGEST_MITRE * Math.max(widest, 1);
-  if (meeting.alongFirst <= reach && meeting.alongSecond <= reach) return { first: a, corner: [meeting.at], second: b };
-  const held = (d: number): number => Math.min(d, reach / 2);
-  return {
-    first: a,
-    corner: [along(endOf(a), u, held(meeting.alongFirst)), along(startOf(b), v, held(meeting.alongSecond))],
-    second: b,
-  };
+  return found;
+}
+
+/** Where on an edge a seam lies, as lengths in mm; nothing where the seam is elsewhere. */
+function spansOfSeam({ first, second }: Seam, part: Part, edge: Edge, whole: number): (readonly [number, number])[] {
+  const here = ({ part: p, edge: e }: Stretch): boolean => p === part.id && e === edge.id;
+  const upTo = (place: Stretch['from'], fallback: number): number =>
+    place ? pathLength(pathBetweenPlaces(edge.path, { index: 0, t: 0 }, place)) : fallback;
+  return [first, second].filter(here).map((s) => [upTo(s.from, 0), upTo(s.to, whole)] as const);
 }
 
 /**
- * A hem is folded up, so beyond the fold the cut line runs as the mirror image of the seam above it: folded, the
- * allowance lies on the piece. `seam` is the offset seam, `fold` the net hem corner, `across` the hem's direction.
+ * An edge in stretches with the width outside each: by the profile, then by what is given for its seam, its part, the
+ * edge, and the stretch, each taking the one before it unless given (docs/trade/pieces.md). A fold never has any.
  */
-function foldCorner(
-  seamEnd: Point,
-  seamDirection: Point,
-  fold: Point,
-  across: Point,
-  depth: number,
-): Point[] | undefined {
-  const onFold = meetLines(seamEnd, seamDirection, fold, across);
-  if (!onFold) return undefined;
-  const outward = { x: -across.y, y: across.x };
-  const mirrored = mirror(along(onFold.at, seamDirection, -1), fold, across);
-  const down = { x: mirrored.x - onFold.at.x, y: mirrored.y - onFold.at.y };
-  const end = meetLines(onFold.at, down, along(fold, outward, depth), across);
-  return end ? [onFold.at, end.at] : undefined;
-}
-
-const linesThrough = (points: readonly Point[]): Path =>
-  points.slice(1).flatMap((p, i) => {
-    const before = points[i];
-    return before && distance(before, p) > 1e-9 ? [line(before, p)] : [];
-  });
-
-/** Joins the curves of one offset edge to one another: dart mouths make corners within the waist. */
-function joinWithin(pieces: readonly Path[], width: number): Path {
-  return pieces.reduce((done, next) => {
-    if (done.length === 0) return next;
-    const { first, corner, second } = joinMitred(done, next, width);
-    return [...first, ...linesThrough([endOf(first), ...corner, startOf(second)]), ...second];
-  }, [] as Path);
-}
-
-/**
- * The cut line of a panel: each edge offset by its own width and joined to its neighbours at proper corners, mitred
- * outside and trimmed inside; the hem folds, so its ends are mirrored (docs/trade/pieces.md). Closed; mm.
- */
-export function cutLine(panel: Panel, allowances: Allowances): Path {
-  const names = EDGE_NAMES;
-  const edges = names.map((name) =>
-    joinWithin(
-      panel.edges[name].map((c) => offsetPath([c], allowances[name])),
-      allowances[name],
-    ),
-  );
-  const corners: (readonly Point[])[] = names.map(() => []);
-  const widest = Math.max(...Object.values(allowances));
-  for (const [i, name] of names.entries()) {
-    const j = (i + 1) % names.length;
-    const next = names[j];
-    const a = edges[i];
-    const b = edges[j];
-    if (!a || !b || !next) continue;
-    if (name === 'side' || name === 'hem') {
-      const seam = name === 'side' ? a : b;
-      const hem = panel.edges.hem;
-      const fold = name === 'side' ? startOf(hem) : endOf(hem);
-      const seamEnd = name === 'side' ? endOf(seam) : startOf(seam);
-      const seamDirection = name === 'side' ? endDirection(seam) : startDirection(seam);
-      const across = name === 'side' ? startDirection(hem) : endDirection(hem);
-      const points = foldCorner(seamEnd, seamDirection, fold, across, allowances.hem);
-      if (points) {
-        // A straight hem's own offset runs between the mirrored ends, so only those are kept.
-        corners[i] = name === 'side' ? points : [...points].reverse();
-        continue;
-      }
-    }
-    const joint = joinMitred(a, b, widest);
-    edges[i] = joint.first;
-    edges[j] = joint.second;
-    corners[i] = joint.corner;
+export function widthsAlong(
+  { seams }: Pick<Garment, 'seams'>,
+  part: Part,
+  edgeId: string,
+  { profile, given }: Allowances,
+): WidthRun[] {
+  const edge = edgeOf(part, edgeId);
+  const whole = pathLength(edge.path);
+  const base: Span = { from: 0, to: whole, mm: byRole(profile, edge.role) };
+  if (edge.role === 'fold' || given.length === 0) return [{ path: edge.path, mm: base.mm }];
+  const spans: Span[] = [base];
+  for (const g of given) {
+    if (g.on !== 'seam') continue;
+    for (const s of seams.filter((one) => one.id === g.seam))
+      spans.push(...spansOfSeam(s, part, edge, whole).map(([from, to]) => ({ from, to, mm: g.mm })));
   }
-  const curvedHem = !panel.edges.hem.every((c) => isStraight(c));
-  const path: Path[number][] = [];
-  for (const [i, name] of names.entries()) {
-    const edge = edges[i];
-    const next = edges[(i + 1) % names.length];
-    if (!edge || !next) continue;
-    if (name !== 'hem' || curvedHem) path.push(...edge);
-    const start = name === 'hem' && !curvedHem ? path[path.length - 1]?.p3 : endOf(edge);
-    const end = names[(i + 1) % names.length] === 'hem' && !curvedHem ? undefined : startOf(next);
-    const points = [start, ...(corners[i] ?? []), end].filter((p): p is Point => p !== undefined);
-    path.push(...linesThrough(points));
-  }
-  return path;
+  for (const g of given) if (g.on === 'part' && g.part === part.id) spans.push({ from: 0, to: whole, mm: g.mm });
+  for (const g of given)
+    if (g.on === 'edge' && g.part === part.id && g.edge === edgeId) spans.push({ from: 0, to: whole, mm: g.mm });
+  for (const g of given)
+    if (g.on === 'stretch' && g.part === part.id && g.edge === edgeId)
+      spans.push({ from: g.from * whole, to: g.to * whole, mm: g.mm });
+  return laidOver(spans, whole).map(({ from, to, mm }) => ({
+    path: pathBetweenPlaces(edge.path, placeAtLength(edge.path, from), placeAtLength(edge.path, to)),
+    mm,
+  }));
 }

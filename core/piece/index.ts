@@ -1,4 +1,14 @@
-export { cutLine, HOUSE_ALLOWANCES, houseAllowances, type Allowances } from './allowance.js';
+export {
+  HOUSE_ALLOWANCES,
+  houseAllowances,
+  PROFILE_ROLES,
+  widthsAlong,
+  type Allowances,
+  type GivenAllowance,
+  type Profile,
+  type WidthRun,
+} from './allowance.js';
+export { cutLine } from './cut-line.js';
 export { notchesOf, type Notch } from './notch.js';
 export { piecesOf, type Piece } from './piece.js';
-export { grownBlock, NO_SHRINKAGE, type Shrinkage } from './shrinkage.js';
+export { grownGarment, NO_SHRINKAGE, type Shrinkage } from './shrinkage.js';

@@ -1,41 +1,47 @@
-import { directionAtPlace, pathLength, placeAtLength, quarterTurn, type Path, type Point } from '../geometry/index.js';
-import type { Block, EdgeName, Panel } from '../draft/index.js';
+import {
+  directionAtPlace,
+  distance,
+  pointAtPlace,
+  quarterTurn,
+  type PathPlace,
+  type Point,
+} from '../geometry/index.js';
+import { edgeOf, type Garment, type Part } from '../garment/index.js';
 
 /** A notch: where on the stitching line, which way is out, and how many cuts (one in front, two behind). */
 export interface Notch {
-  readonly edge: EdgeName;
-  readonly label: 'hip' | 'crotch level' | 'knee';
+  readonly edge: string;
+  readonly label: string;
   readonly at: Point;
   readonly outward: Point;
   readonly count: 1 | 2;
 }
 
-function notchAt(panel: Panel, edge: EdgeName, label: Notch['label'], length: number): Notch {
-  const path = panel.edges[edge];
-  const place = placeAtLength(path, length);
-  const outward = quarterTurn(directionAtPlace(path, place));
-  return { edge, label, at: place.at, outward, count: panel.name === 'front' ? 1 : 2 };
+function notchAt(part: Part, edge: string, label: string, place: PathPlace, count: 1 | 2): Notch {
+  const { path } = edgeOf(part, edge);
+  return {
+    edge,
+    label,
+    at: pointAtPlace(path, place),
+    outward: quarterTurn(directionAtPlace(path, place)),
+    count,
+  };
 }
 
-const lengthOf = (path: Path, from: number, to?: number): number => pathLength(path.slice(from, to));
+/** Notches nearer to one another than this, in mm, are one. */
+const SAME_PLACE = 0.01;
 
-/**
- * The notches of a panel (docs/trade/pieces.md): hip, crotch level and knee on the side, knee on the inseam. The
- * crotch level on the back is laid off from the knee at the front's length, so that the notches meet when sewn.
- */
-export function notchesOf(block: Block, panel: Panel): Notch[] {
-  const { side, inseam } = panel.edges;
-  const { joints } = panel;
-  const hip = lengthOf(side, 0, joints.sideHip);
-  const knee = lengthOf(side, 0, joints.sideKnee);
-  const front = block.front;
-  const crotchToKnee = lengthOf(front.edges.side, front.joints.sideCrotch, front.joints.sideKnee);
-  const notches = [notchAt(panel, 'side', 'hip', hip), notchAt(panel, 'side', 'crotch level', knee - crotchToKnee)];
-  if (panel.kneeOnPiece) {
-    notches.push(
-      notchAt(panel, 'side', 'knee', knee),
-      notchAt(panel, 'inseam', 'knee', lengthOf(inseam, 0, joints.inseamKnee)),
-    );
+/** The notches of a part: every place at which one of its seams is matched (docs/trade/pieces.md). */
+export function notchesOf({ seams }: Pick<Garment, 'seams'>, part: Part): Notch[] {
+  const found: Notch[] = [];
+  for (const { first, second, matches, cuts } of seams) {
+    for (const match of matches) {
+      const here = [
+        ...(first.part === part.id ? [notchAt(part, first.edge, match.label, match.first, cuts[0])] : []),
+        ...(second.part === part.id ? [notchAt(part, second.edge, match.label, match.second, cuts[1])] : []),
+      ];
+      for (const notch of here) if (!found.some((n) => distance(n.at, notch.at) < SAME_PLACE)) found.push(notch);
+    }
   }
-  return notches;
+  return found;
 }

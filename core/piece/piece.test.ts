@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { plausibleBody, seeded } from '../../bench/random-body.js';
 import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
-import { outlineOf, type Block } from '../draft/index.js';
+import type { Block } from '../draft/index.js';
+import { edgeOf, garmentOf, partOf, partOutline, type Garment, type PartMark } from '../garment/index.js';
 import {
   contains,
   distance,
@@ -12,8 +13,20 @@ import {
   pathLength,
   placeAtLength,
   selfCrossing,
+  type Path,
+  type Point,
 } from '../geometry/index.js';
-import { grownBlock, HOUSE_ALLOWANCES, houseAllowances, NO_SHRINKAGE, piecesOf } from './index.js';
+import {
+  grownGarment,
+  HOUSE_ALLOWANCES,
+  houseAllowances,
+  NO_SHRINKAGE,
+  piecesOf,
+  widthsAlong,
+  type Allowances,
+  type GivenAllowance,
+  type Piece,
+} from './index.js';
 
 function blockOf(measured: Parameters<typeof computeDraft>[0]['measured'], settings = {}): Block {
   const outcome = computeDraft({ ...EMPTY_INPUT, measured, settings });
@@ -22,20 +35,30 @@ function blockOf(measured: Parameters<typeof computeDraft>[0]['measured'], setti
 }
 
 const block = blockOf({ waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 }, { hemGirth: 420 });
+const garment = garmentOf(block);
+const pieces = piecesOf(garment, HOUSE_ALLOWANCES);
+const house = HOUSE_ALLOWANCES.profile;
+
+function pieceOf(id: 'front' | 'back', among = pieces): Piece {
+  const found = among.find(({ part }) => part.id === id);
+  if (!found) throw new Error(`no ${id}`);
+  return found;
+}
+const edge = ({ part }: Piece, id: string): Path => edgeOf(part, id).path;
+const drillsOf = ({ part }: Piece): Point[] => part.marks.flatMap((m: PartMark) => (m.kind === 'drill' ? [m.at] : []));
+const half = (path: Path): Point => placeAtLength(path, pathLength(path) / 2).at;
 
 describe('the cut line', () => {
   it('stands off every edge by its own width', () => {
-    for (const piece of piecesOf(block, HOUSE_ALLOWANCES)) {
-      for (const edge of ['side', 'inseam', 'rise', 'hem'] as const) {
-        const path = piece.panel.edges[edge];
-        const middle = placeAtLength(path, pathLength(path) / 2);
-        expect(nearestPlace(piece.cut, middle.at).distance).toBeCloseTo(HOUSE_ALLOWANCES[edge], 1);
+    for (const piece of pieces) {
+      for (const id of ['side', 'inseam', 'rise', 'hem'] as const) {
+        expect(nearestPlace(piece.cut, half(edge(piece, id))).distance).toBeCloseTo(house[id], 1);
       }
     }
   });
 
   it('mirrors the hem: folded up, a tapering hem meets the seam allowance above it', () => {
-    const [front] = piecesOf(block, HOUSE_ALLOWANCES);
+    const front = pieceOf('front');
     const hem = block.levels.hemLevel;
     const points = flatten(front.cut, 0.01);
     const below = points.filter((p) => Math.abs(p.y - (hem + 40)) < 0.01).map((p) => p.x);
@@ -53,38 +76,84 @@ describe('the cut line', () => {
   it('is closed, uncrossed and outside the stitching line for 200 bodies', () => {
     const random = seeded(5);
     for (let i = 0; i < 200; i++) {
-      for (const piece of piecesOf(blockOf(plausibleBody(random)), HOUSE_ALLOWANCES)) {
+      for (const piece of piecesOf(garmentOf(blockOf(plausibleBody(random))), HOUSE_ALLOWANCES)) {
         const points = flatten(piece.cut, 0.1);
         expect(isClosed(piece.cut, 1e-3)).toBe(true);
         expect(selfCrossing(points)).toBeUndefined();
-        const net = flatten(outlineOf(piece.panel), 1);
+        const net = flatten(partOutline(piece.part), 1);
         for (const p of net) expect(contains(points, p)).toBe(true);
-        expect(Math.abs(enclosedArea(piece.cut))).toBeGreaterThan(Math.abs(enclosedArea(outlineOf(piece.panel))));
+        expect(Math.abs(enclosedArea(piece.cut))).toBeGreaterThan(Math.abs(enclosedArea(partOutline(piece.part))));
       }
     }
   });
 
   it('lies on the stitching line where nothing is allowed', () => {
-    const none = { waist: 0, side: 0, inseam: 0, rise: 0, hem: 0 };
-    for (const piece of piecesOf(block, none)) {
-      expect(Math.abs(enclosedArea(piece.cut))).toBeCloseTo(Math.abs(enclosedArea(outlineOf(piece.panel))), 0);
+    const none = { profile: { waist: 0, side: 0, inseam: 0, rise: 0, hem: 0 }, given: [] };
+    for (const piece of piecesOf(garment, none)) {
+      expect(Math.abs(enclosedArea(piece.cut))).toBeCloseTo(Math.abs(enclosedArea(partOutline(piece.part))), 0);
     }
+  });
+});
+
+describe('allowances', () => {
+  const given = (...list: readonly GivenAllowance[]): Allowances => ({ ...HOUSE_ALLOWANCES, given: list });
+  const widthAt = (part: 'front' | 'back', id: string, share: number, allowances: Allowances): number => {
+    const runs = widthsAlong(garment, partOf(garment, part), id, allowances);
+    const path = edgeOf(partOf(garment, part), id).path;
+    const at = placeAtLength(path, pathLength(path) * share).at;
+    return runs.reduce((a, b) => (nearestPlace(b.path, at).distance < nearestPlace(a.path, at).distance ? b : a)).mm;
+  };
+
+  it('go from profile to seam, to part, to edge, to stretch: each takes the one before unless given', () => {
+    const letOut = given(
+      { on: 'stretch', part: 'back', edge: 'side', from: 0, to: 0.3, mm: 30 },
+      { on: 'edge', part: 'back', edge: 'side', mm: 22 },
+      { on: 'seam', seam: 'side', mm: 20 },
+    );
+    const of = (part: 'front' | 'back', share: number): number => widthAt(part, 'side', share, letOut);
+    expect([of('front', 0.1), of('front', 0.7), of('back', 0.1), of('back', 0.7)]).toEqual([20, 20, 30, 22]);
+    // What is given for a part is more particular than for a seam, and covers all its edges.
+    const back = given({ on: 'part', part: 'back', mm: 18 }, { on: 'seam', seam: 'inseam', mm: 12 });
+    expect([widthAt('back', 'inseam', 0.5, back), widthAt('front', 'inseam', 0.5, back)]).toEqual([18, 12]);
+    expect([widthAt('back', 'waist', 0.2, back), widthAt('front', 'waist', 0.2, back)]).toEqual([18, house.waist]);
+  });
+
+  it('step square where the width changes along a seam, and the cut line stays closed and uncrossed', () => {
+    const wide = given({ on: 'stretch', part: 'back', edge: 'side', from: 0.1, to: 0.4, mm: 40 });
+    const { cut } = pieceOf('back', piecesOf(garment, wide));
+    const { path } = edgeOf(partOf(garment, 'back'), 'side');
+    const off = (share: number): number => nearestPlace(cut, placeAtLength(path, pathLength(path) * share).at).distance;
+    expect([off(0.05), off(0.25), off(0.6)].map((mm) => Math.round(mm))).toEqual([15, 40, 15]);
+    expect(isClosed(cut, 1e-3)).toBe(true);
+    expect(selfCrossing(flatten(cut, 0.1))).toBeUndefined();
+    // The steps run square to the seam: 25 mm each, and nothing of them is longer.
+    const steps = cut.filter((c) => {
+      const [a, b] = [nearestPlace(path, c.p0).distance, nearestPlace(path, c.p3).distance];
+      return Math.abs(Math.abs(a - b) - 25) < 0.1 && Math.abs(distance(c.p0, c.p3) - 25) < 0.1;
+    });
+    expect(steps).toHaveLength(2);
+  });
+
+  it('widen a centre back for letting out without moving the front', () => {
+    const out = piecesOf(garment, given({ on: 'edge', part: 'back', edge: 'rise', mm: 25 }));
+    expect(pieceOf('front', out)).toEqual(pieceOf('front'));
+    expect(nearestPlace(pieceOf('back', out).cut, half(edge(pieceOf('back'), 'rise'))).distance).toBeCloseTo(25, 1);
   });
 });
 
 describe('notches', () => {
   it('meet when the seams are walked from the knee: front single, back double', () => {
-    const [front, back] = piecesOf(block, HOUSE_ALLOWANCES);
+    const [front, back] = [pieceOf('front'), pieceOf('back')];
     expect(front.notches.map((n) => [n.edge, n.label, n.count])).toEqual([
       ['side', 'hip', 1],
       ['side', 'crotch level', 1],
       ['side', 'knee', 1],
       ['inseam', 'knee', 1],
     ]);
-    const fromKnee = (piece: typeof front, label: string): number => {
-      const side = piece.panel.edges.side;
+    const fromKnee = (piece: Piece, label: string): number => {
+      const side = edge(piece, 'side');
       const notch = piece.notches.find((n) => n.label === label && n.edge === 'side');
-      const knee = pathLength(side.slice(0, 3));
+      const knee = pathLength(side.slice(0, block[piece.part.id as 'front'].joints.sideKnee));
       return notch ? knee - nearestPlace(side, notch.at).length : NaN;
     };
     for (const label of ['hip', 'crotch level', 'knee'])
@@ -95,12 +164,12 @@ describe('notches', () => {
 });
 
 describe('what is marked within a piece', () => {
-  const pair = piecesOf(block, HOUSE_ALLOWANCES);
-
   it('has a drill mark a centimetre short of each dart’s point, on its middle line', () => {
-    expect(pair.flatMap((p) => p.drills)).toHaveLength(block.front.darts.length + block.back.darts.length);
-    for (const { panel, drills } of pair) {
-      for (const [i, { apex, centreLeg, sideLeg }] of panel.darts.entries()) {
+    for (const piece of pieces) {
+      const { darts } = block[piece.part.id as 'front'];
+      const drills = drillsOf(piece);
+      expect(drills).toHaveLength(darts.length);
+      for (const [i, { apex, centreLeg, sideLeg }] of darts.entries()) {
         const drill = drills[i] ?? { x: NaN, y: NaN };
         const mouth = { x: (centreLeg.x + sideLeg.x) / 2, y: (centreLeg.y + sideLeg.y) / 2 };
         expect(distance(drill, apex)).toBeCloseTo(10, 6);
@@ -109,35 +178,33 @@ describe('what is marked within a piece', () => {
     }
   });
 
-  it('has its grain line down its own crease, upper end first, and is cut twice', () => {
+  it('has its grain line down its own crease, upper end first, and is cut twice, mirrored', () => {
     expect(Math.abs(block.front.crease - block.back.crease)).toBeGreaterThan(5);
-    for (const { panel, grain, cutCount } of pair) {
-      const [top, bottom] = grain;
-      expect([top.x, bottom.x]).toEqual([panel.crease, panel.crease]);
+    for (const { part } of pieces) {
+      const [top, bottom] = part.grain;
+      const { crease } = block[part.id as 'front'];
+      expect([top.x, bottom.x]).toEqual([crease, crease]);
       expect(top.y).toBeLessThan(bottom.y - 100);
-      for (const end of grain) expect(contains(flatten(outlineOf(panel), 1), end)).toBe(true);
-      expect(cutCount).toBe(2);
+      for (const end of part.grain) expect(contains(flatten(partOutline(part), 1), end)).toBe(true);
+      expect(part.cut).toEqual({ count: 2, how: 'mirrored' });
     }
   });
 
   it('has its notches on its named points, pointing out of the piece', () => {
-    for (const { panel, notches } of pair) {
-      const { sideHip, sideKnee, inseamKnee, sideCrotch } = panel.points;
-      const at = (edge: string, label: string): (typeof notches)[number] => {
-        const found = notches.find((n) => n.edge === edge && n.label === label);
+    for (const { part, notches } of pieces) {
+      const { sideHip, sideKnee, inseamKnee, sideCrotch } = block[part.id as 'front'].points;
+      const at = (of: string, label: string): (typeof notches)[number] => {
+        const found = notches.find((n) => n.edge === of && n.label === label);
         if (!found) throw new Error(`no notch ${label}`);
         return found;
       };
       expect(distance(at('side', 'hip').at, sideHip)).toBeLessThan(0.01);
       expect(distance(at('side', 'knee').at, sideKnee)).toBeLessThan(0.01);
       expect(distance(at('inseam', 'knee').at, inseamKnee)).toBeLessThan(0.01);
-      if (panel.name === 'front') expect(distance(at('side', 'crotch level').at, sideCrotch)).toBeLessThan(0.01);
-      const outline = flatten(outlineOf(panel), 0.05);
+      if (part.id === 'front') expect(distance(at('side', 'crotch level').at, sideCrotch)).toBeLessThan(0.01);
+      const outline = flatten(partOutline(part), 0.05);
       for (const { at: place, outward } of notches) {
-        const off = (by: number): { x: number; y: number } => ({
-          x: place.x + by * outward.x,
-          y: place.y + by * outward.y,
-        });
+        const off = (by: number): Point => ({ x: place.x + by * outward.x, y: place.y + by * outward.y });
         expect([contains(outline, off(2)), contains(outline, off(-2))]).toEqual([false, true]);
         expect(Math.hypot(outward.x, outward.y)).toBeCloseTo(1, 9);
       }
@@ -148,65 +215,58 @@ describe('what is marked within a piece', () => {
 describe('the house allowances', () => {
   it('are what a maker’s tape has, in inches and in centimetres', () => {
     const eighths = (mm: number): number => (mm / 25.4) * 8;
-    const { waist, side, inseam, rise, hem } = houseAllowances('in');
+    const { waist, side, inseam, rise, hem } = houseAllowances('in').profile;
     expect([waist, side, inseam, rise, hem].map((mm) => eighths(mm).toFixed(6))).toEqual(
       [3, 5, 5, 3, 12].map((count) => count.toFixed(6)),
     );
     for (const unit of ['cm', 'mm'] as const) {
-      expect(houseAllowances(unit)).toEqual({ waist: 10, side: 15, inseam: 15, rise: 10, hem: 40 });
+      expect(houseAllowances(unit).profile).toEqual({ waist: 10, side: 15, inseam: 15, rise: 10, hem: 40 });
     }
   });
 });
 
 describe('pieces for a cloth that shrinks', () => {
-  it('grow whole: every point, dart, level and figure comes back with the washing', () => {
-    const grown = grownBlock(block, { length: 0.04, width: 0.02 });
-    const washed = (p: { x: number; y: number }): { x: number; y: number } => ({ x: p.x * 0.98, y: p.y * 0.96 });
-    const same = (a: { x: number; y: number }, b: { x: number; y: number }): void => {
-      expect(distance(washed(a), b)).toBeLessThan(1e-6);
-    };
-    for (const name of ['front', 'back'] as const) {
-      const [net, large] = [block[name], grown[name]];
-      for (const [key, p] of Object.entries({ ...net.points })) same(large.points[key as keyof typeof net.points], p);
-      expect(large.darts).toHaveLength(net.darts.length);
-      for (const [i, dart] of large.darts.entries()) {
-        const was = net.darts[i];
-        if (!was) throw new Error('no dart');
-        for (const key of ['apex', 'centreLeg', 'sideLeg', 'peak'] as const) same(dart[key], was[key]);
-        expect(dart.intake).toBeCloseTo(distance(dart.centreLeg, dart.sideLeg), 9);
-        expect(dart.length).toBeCloseTo(distance(dart.apex, dart.centreLeg), 9);
-        expect(dart.length).toBeGreaterThan(was.length * 1.03);
+  const shrinkage = { length: 0.04, width: 0.02 };
+  const washed = (p: Point): Point => ({ x: p.x * 0.98, y: p.y * 0.96 });
+  const points = (of: Garment): Point[] =>
+    of.parts.flatMap(({ edges, marks, grain, words }) => [
+      ...edges.flatMap(({ path, sewn }) => [...flatten(path, 1), ...flatten(sewn ?? [], 1)]),
+      ...marks.flatMap((m) => (m.kind === 'drill' ? [m.at] : flatten(m.path, 1))),
+      ...grain,
+      ...words,
+    ]);
+
+  it('grow whole: every line, dart, level and mark comes back with the washing', () => {
+    const grown = grownGarment(garment, shrinkage);
+    const controls = (of: Garment): Point[] =>
+      of.parts.flatMap(({ edges, marks, grain, words }) => [
+        ...[
+          ...edges.flatMap(({ path, sewn }) => [...path, ...(sewn ?? [])]),
+          ...marks.flatMap((m) => (m.kind === 'drill' ? [] : m.path)),
+        ].flatMap((c) => [c.p0, c.p1, c.p2, c.p3]),
+        ...marks.flatMap((m) => (m.kind === 'drill' ? [m.at] : [])),
+        ...grain,
+        ...words,
+      ]);
+    const [net, large] = [controls(garment), controls(grown)];
+    expect(large).toHaveLength(net.length);
+    for (const [i, p] of large.entries()) expect(distance(washed(p), net[i] ?? p)).toBeLessThan(1e-6);
+    expect(Math.max(...points(grown).map((p) => p.y))).toBeGreaterThan(Math.max(...points(garment).map((p) => p.y)));
+  });
+
+  it('keep their notches on the same places of the cloth, and carry the same allowance', () => {
+    const grown = piecesOf(grownGarment(garment, shrinkage), HOUSE_ALLOWANCES);
+    for (const piece of grown) {
+      const net = pieceOf(piece.part.id as 'front');
+      expect(piece.notches).toHaveLength(net.notches.length);
+      for (const [i, { at }] of piece.notches.entries()) {
+        expect(distance(washed(at), net.notches[i]?.at ?? at)).toBeLessThan(1e-6);
       }
-      expect(large.crease * 0.98).toBeCloseTo(net.crease, 9);
-      expect(large.crotchWidth * 0.98).toBeCloseTo(net.crotchWidth, 6);
-      expect(large.levels.kneeLevel * 0.96).toBeCloseTo(net.levels.kneeLevel, 9);
-      expect(grown.levels.hemLevel * 0.96).toBeCloseTo(block.levels.hemLevel, 9);
-      expect(large.hollow).toBeCloseTo(distance(large.points.hollow, large.points.corner), 9);
+      expect(nearestPlace(piece.cut, half(edge(piece, 'side'))).distance).toBeCloseTo(house.side, 1);
     }
   });
 
-  it('come back to their net size once it has, and carry the same allowance', () => {
-    const shrinkage = { length: 0.04, width: 0.02 };
-    const grown = grownBlock(block, shrinkage);
-    for (const name of ['front', 'back'] as const) {
-      const [net, large] = [block[name], grown[name]];
-      expect(large.points.inseamHem.y - large.points.sideWaist.y).toBeCloseTo(
-        (net.points.inseamHem.y - net.points.sideWaist.y) / 0.96,
-        6,
-      );
-      const washed = flatten(outlineOf(large), 0.05).map((p) => ({ x: p.x * 0.98, y: p.y * 0.96 }));
-      for (const p of washed.filter((_, i) => i % 20 === 0)) {
-        expect(nearestPlace(outlineOf(net), p).distance).toBeLessThan(0.1);
-      }
-    }
-    for (const piece of piecesOf(grown, HOUSE_ALLOWANCES)) {
-      const { side } = piece.panel.edges;
-      const middle = placeAtLength(side, pathLength(side) / 2);
-      expect(nearestPlace(piece.cut, middle.at).distance).toBeCloseTo(HOUSE_ALLOWANCES.side, 1);
-    }
-  });
-
-  it('are the very block where it does not', () => {
-    expect(grownBlock(block, NO_SHRINKAGE)).toBe(block);
+  it('are the very garment where it does not', () => {
+    expect(grownGarment(garment, NO_SHRINKAGE)).toBe(garment);
   });
 });

@@ -1,6 +1,5 @@
-import { angleBetween, distance, mapPath, subtract, unit, type Path, type Point } from '../geometry/index.js';
-import type { Block, Dart, Panel } from '../draft/index.js';
-import type { Levels } from '../method/index.js';
+import type { Edge, Garment, Part, PartMark } from '../garment/index.js';
+import { mapPath, type Path, type Point } from '../geometry/index.js';
 
 /** How much a cloth shrinks, as shares of its length (along the grain line) and its width. */
 export interface Shrinkage {
@@ -11,58 +10,28 @@ export interface Shrinkage {
 /** A cloth that does not shrink. */
 export const NO_SHRINKAGE: Shrinkage = { length: 0, width: 0 };
 
-function grownPanel(panel: Panel, move: (p: Point) => Point, grown: (levels: Levels) => Levels): Panel {
+function grownPart(part: Part, move: (p: Point) => Point): Part {
   const path = (p: Path): Path => mapPath(p, move);
-  const paths = <K extends string>(all: Readonly<Record<K, Path>>): Record<K, Path> =>
-    Object.fromEntries(Object.entries<Path>(all).map(([name, p]) => [name, path(p)])) as Record<K, Path>;
-  const points = Object.fromEntries(
-    Object.entries(panel.points as unknown as Record<string, Point>).map(([name, p]) => [name, move(p)]),
-  ) as unknown as Panel['points'];
-  const darts = panel.darts.map((d): Dart => {
-    const [apex, centreLeg, sideLeg] = [move(d.apex), move(d.centreLeg), move(d.sideLeg)];
-    return {
-      apex,
-      centreLeg,
-      sideLeg,
-      peak: move(d.peak),
-      intake: distance(centreLeg, sideLeg),
-      length: distance(apex, centreLeg),
-    };
-  });
-  // Directions are carried by the cloth as well.
-  const turned = (d: Point): Point => unit(subtract(move(d), move({ x: 0, y: 0 })));
-  const centreDown = turned(panel.centreDown);
+  const edge = (e: Edge): Edge => ({ ...e, path: path(e.path), ...(e.sewn ? { sewn: path(e.sewn) } : {}) });
+  const mark = (m: PartMark): PartMark => (m.kind === 'line' ? { ...m, path: path(m.path) } : { ...m, at: move(m.at) });
+  const [top, bottom] = part.grain;
+  const [left, right] = part.words;
   return {
-    ...panel,
-    levels: grown(panel.levels),
-    edges: paths(panel.edges),
-    points,
-    darts,
-    waistSections: panel.waistSections.map(path),
-    closedWaist: path(panel.closedWaist),
-    closedSideUp: turned(panel.closedSideUp),
-    crease: move({ x: panel.crease, y: 0 }).x,
-    centreDown,
-    seatAngle: Math.sign(centreDown.x) * angleBetween(centreDown, { x: 0, y: 1 }),
-    crotchWidth: points.crotchPoint.x - points.sideCrotch.x,
-    hollow: distance(points.hollow, points.corner),
+    ...part,
+    edges: part.edges.map(edge),
+    marks: part.marks.map(mark),
+    grain: [move(top), move(bottom)],
+    words: [move(left), move(right)],
   };
 }
 
 /**
- * A block grown by what the cloth will shrink, so that the washed pieces come back to their net size
- * (docs/trade/pieces.md). Allowances are laid on afterwards and do not grow.
+ * A garment whose parts are grown by what the cloth will shrink, so that the washed pieces come back to their net size
+ * (docs/trade/pieces.md). Parts lie with their grain line upright. Notches stay on their places of the cloth; allowances
+ * are laid on afterwards and do not grow.
  */
-export function grownBlock(block: Block, { length, width }: Shrinkage): Block {
-  if (length === 0 && width === 0) return block;
+export function grownGarment(garment: Garment, { length, width }: Shrinkage): Garment {
+  if (length === 0 && width === 0) return garment;
   const move = (p: Point): Point => ({ x: p.x / (1 - width), y: p.y / (1 - length) });
-  const grown = (levels: Levels): Levels =>
-    Object.fromEntries(
-      Object.entries(levels as unknown as Record<string, number>).map(([name, y]) => [name, y / (1 - length)]),
-    ) as unknown as Levels;
-  return {
-    levels: grown(block.levels),
-    front: grownPanel(block.front, move, grown),
-    back: grownPanel(block.back, move, grown),
-  };
+  return { ...garment, parts: garment.parts.map((part) => grownPart(part, move)) };
 }

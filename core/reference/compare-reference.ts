@@ -7,6 +7,7 @@ import {
   type EdgeName,
   type Panel,
 } from '../draft/index.js';
+import { EDGE_LABELS } from '../garment/index.js';
 import { crossLine, point, type Point } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { namedEdges, type NamedEdge } from './named-edges.js';
@@ -24,14 +25,6 @@ export interface ReferenceFigure {
   /** Where the outline's seam stands farthest from the draft's, on the panel, and how far; for seams. */
   readonly off: { readonly at: Point; readonly distance: number } | undefined;
 }
-
-const SEAM_LABELS: Record<EdgeName, string> = {
-  waist: 'Waist',
-  side: 'Side',
-  hem: 'Hem',
-  inseam: 'Inseam',
-  rise: 'Rise',
-};
 
 /** How far above the hem its width is read, in mm: on the line itself a level would run along it. */
 const ABOVE_HEM = 5;
@@ -76,7 +69,7 @@ function figuresOf(
     return [
       {
         id: edge,
-        label: SEAM_LABELS[edge],
+        label: EDGE_LABELS[edge],
         panel: panel.name,
         reference: edge === 'waist' ? named.length - mouths : named.length,
         draft: lengths[edge],

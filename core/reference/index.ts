@@ -32,4 +32,4 @@ export {
 } from './change-reference.js';
 export { alongOutline, linesBeside, nearestOnOutline, stretchAt, type OutlinePlace } from './on-outline.js';
 export { pairedCorners, type CornerName } from './corners.js';
-export { REFERENCE_SEAMS, walkReference, type ReferenceSeam, type WalkedAlong } from './walk-reference.js';
+export { REFERENCE_SEAMS, SEWN_SEAMS, walkReference, type ReferenceSeam, type WalkedAlong } from './walk-reference.js';

@@ -324,8 +324,8 @@ describe('a maker at the outline', () => {
     const sewn = walkReference(reference, own, 'inseam', 'sewn');
     expect(sewn?.marks.map((m) => m.label)).toEqual(['knee', 'end']);
     const { inseam } = edgeLengths(own.front);
-    expect(sewn?.marks[1]?.front).toBeCloseTo(inseam, 1);
-    expect((sewn?.marks[1]?.front ?? 0) - (sewn?.marks[1]?.back ?? 0)).toBeCloseTo(
+    expect(sewn?.marks[1]?.first).toBeCloseTo(inseam, 1);
+    expect((sewn?.marks[1]?.first ?? 0) - (sewn?.marks[1]?.second ?? 0)).toBeCloseTo(
       inseam - edgeLengths(own.back).inseam,
       1,
     );

@@ -1,4 +1,5 @@
 import type { Block, EdgeName, Panel } from '../draft/index.js';
+import { LEG_SEAMS } from '../garment/index.js';
 import { crossLine, pathLength, point, reversePath, splitPath, type Path } from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
 import { walkPaths, type SeamWalk } from '../walk/index.js';
@@ -14,12 +15,18 @@ export type ReferenceSeam = (typeof REFERENCE_SEAMS)[number];
 /** What is walked along what: the outline's back along its front, or one piece of it along the draft's own. */
 export type WalkedAlong = 'sewn' | PanelName;
 
-/** Seams are walked from the crotch or from the waist down. */
-const fromTheTop = (edge: EdgeName, path: Path): Path => (edge === 'inseam' ? reversePath(path) : path);
+/** The seams by which the outline's two pieces are sewn to one another. */
+export const SEWN_SEAMS: readonly ReferenceSeam[] = REFERENCE_SEAMS.filter((seam) =>
+  LEG_SEAMS.some(({ first, second }) => first.edge === seam && first.part !== second.part),
+);
+
+/** Seams are walked from where they are sewn from. */
+const asSewn = (edge: EdgeName, path: Path): Path =>
+  LEG_SEAMS.some(({ first }) => first.edge === edge && first.backward) ? reversePath(path) : path;
 
 const seamOf = (reference: Reference, panel: Panel, edge: EdgeName): Path | undefined => {
   const path = namedEdges(laidOutline(reference, panel.name), panel).get(edge)?.path;
-  return path && fromTheTop(edge, path);
+  return path && asSewn(edge, path);
 };
 
 /** How far along a seam its panel's knee line is met; nothing where it is not met once. */
@@ -27,7 +34,7 @@ function kneeAlong(path: Path, { levels, kneeOnPiece }: Panel): number | undefin
   const hits = kneeOnPiece ? crossLine(path, point(0, levels.kneeLevel), point(1, 0)) : [];
   const [hit] = hits;
   if (!hit || hits.length > 1) return undefined;
-  return pathLength(splitPath(path, { ...hit, length: 0 })[0]);
+  return pathLength(splitPath(path, hit)[0]);
 }
 
 /**
@@ -42,10 +49,11 @@ export function walkReference(
 ): SeamWalk | undefined {
   const sewn = along === 'sewn';
   const [standing, walking] = sewn ? [block.front, block.back] : [block[along], block[along]];
-  const first = sewn ? seamOf(reference, standing, seam) : fromTheTop(seam, standing.edges[seam]);
+  const first = sewn ? seamOf(reference, standing, seam) : asSewn(seam, standing.edges[seam]);
   const second = seamOf(reference, walking, seam);
   if (!first || !second) return undefined;
   const [front, back] =
     seam === 'hem' || seam === 'rise' ? [] : [kneeAlong(first, standing), kneeAlong(second, walking)];
-  return walkPaths(first, second, front === undefined || back === undefined ? [] : [{ label: 'knee', front, back }]);
+  const knee = front === undefined || back === undefined ? [] : [{ label: 'knee', first: front, second: back }];
+  return walkPaths(seam, first, second, knee);
 }

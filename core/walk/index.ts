@@ -1,13 +1,11 @@
-export { crotchJoin, waistRun } from './joins.js';
+export { crotchJoin, waistJoin, waistRun } from './joins.js';
 export {
   closedWaistAtSide,
   poseAt,
   posed,
-  WALKS,
   walkPaths,
   walkSeam,
   type Pose,
   type SeamWalk,
-  type WalkId,
   type WalkMark,
 } from './walk-seams.js';

@@ -39,3 +39,9 @@ export function crotchJoin(block: Block): number {
     angleBetween(startDirection(panel.edges.rise), scale(endDirection(panel.edges.inseam), -1)) * DEGREES;
   return angle(block.front) + angle(block.back) - 180;
 }
+
+/** How far, in degrees, the waists, darts closed and sides laid together, are from running straight on at the side. */
+export function waistJoin(block: Block): number {
+  const across = (panel: Panel): number => angleBetween(endDirection(panel.closedWaist), panel.closedSideUp) * DEGREES;
+  return across(block.front) + across(block.back) - 180;
+}

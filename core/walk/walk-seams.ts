@@ -1,16 +1,15 @@
-import type { Block, Panel } from '../draft/index.js';
+import type { Panel } from '../draft/index.js';
+import { lengthAlong, seamOf, stretchPath, type Garment } from '../garment/index.js';
 import {
   add,
   angleBetween,
   cross,
   directionAtPlace,
-  endDirection,
   endOf,
   mapPath,
   pathLength,
   placeAtLength,
   point,
-  reversePath,
   scale,
   startDirection,
   subtract,
@@ -18,31 +17,23 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import { crotchJoin } from './joins.js';
 
-/** The seams that are walked. */
-export const WALKS = ['inseam', 'side', 'rise', 'waist'] as const;
-
-/** The name of a walk. */
-export type WalkId = (typeof WALKS)[number];
-
-/** A place at which two seams are compared: how far along each it lies, in mm, and by how much the front is longer. */
+/** A place at which two seams are compared: how far along each it lies, in mm, and by how much the first is longer. */
 export interface WalkMark {
   readonly label: string;
-  readonly front: number;
-  readonly back: number;
-  /** Front less back, since the mark before: what has to be eased or stretched on this stretch. */
+  readonly first: number;
+  readonly second: number;
+  /** First less second, since the mark before: what has to be eased or stretched on this stretch. */
   readonly difference: number;
 }
 
-/** Two seams walked along one another from a common start. Lengths in mm, panel coordinates. */
+/** Two seams walked along one another from a common start. Lengths in mm, part coordinates. */
 export interface SeamWalk {
-  readonly id: WalkId;
-  readonly front: Path;
-  readonly back: Path;
+  /** The name of the seam that is walked. */
+  readonly id: string;
+  readonly first: Path;
+  readonly second: Path;
   readonly marks: readonly WalkMark[];
-  /** Degrees by which the two do not run straight on into one another where they join; for walks over a joint. */
-  readonly angle: number | undefined;
 }
 
 /** A rigid motion with a turn-over: (x, y) goes to (a·x + c·y + e, b·x + d·y + f). */
@@ -62,96 +53,52 @@ export const posed = ({ a, b, c, d, e, f }: Pose, p: Point): Point =>
 /** A mark on both seams by its length along each. */
 interface Joint {
   readonly label: string;
-  readonly front: number;
-  readonly back: number;
+  readonly first: number;
+  readonly second: number;
 }
 
 function marksOf(joints: readonly Joint[]): WalkMark[] {
   return joints.map((joint, i) => {
-    const before = joints[i - 1] ?? { front: 0, back: 0 };
-    return { ...joint, difference: joint.front - before.front - (joint.back - before.back) };
+    const before = joints[i - 1] ?? { first: 0, second: 0 };
+    return { ...joint, difference: joint.first - before.first - (joint.second - before.second) };
   });
-}
-
-/** Both panels' joints of a seam as marks. `lengthsOf` gives the lengths from the start of the walk to each joint. */
-function pairedMarks(
-  block: Block,
-  labels: readonly string[],
-  lengthsOf: (panel: Panel) => readonly number[],
-): WalkMark[] {
-  const [front, back] = [lengthsOf(block.front), lengthsOf(block.back)];
-  return marksOf(
-    labels.flatMap((label, i) => {
-      const [f, b] = [front[i], back[i]];
-      return f === undefined || b === undefined ? [] : [{ label, front: f, back: b }];
-    }),
-  );
-}
-
-const lengthTo = (path: Path, count: number): number => pathLength(path.slice(0, count));
-
-function inseamWalk(block: Block): SeamWalk {
-  const down = (panel: Panel): Path => reversePath(panel.edges.inseam);
-  const knee = block.front.kneeOnPiece && block.back.kneeOnPiece;
-  const marks = pairedMarks(block, knee ? ['knee', 'hem'] : ['hem'], (panel) => {
-    const path = down(panel);
-    const whole = pathLength(path);
-    return knee ? [lengthTo(path, path.length - panel.joints.inseamKnee), whole] : [whole];
-  });
-  return { id: 'inseam', front: down(block.front), back: down(block.back), marks, angle: undefined };
-}
-
-function sideWalk(block: Block): SeamWalk {
-  const knee = block.front.kneeOnPiece && block.back.kneeOnPiece;
-  const marks = pairedMarks(block, knee ? ['hip', 'knee', 'hem'] : ['hip', 'hem'], (panel) => {
-    const { side } = panel.edges;
-    const { sideHip, sideKnee } = panel.joints;
-    const whole = pathLength(side);
-    return knee ? [lengthTo(side, sideHip), lengthTo(side, sideKnee), whole] : [lengthTo(side, sideHip), whole];
-  });
-  return { id: 'side', front: block.front.edges.side, back: block.back.edges.side, marks, angle: undefined };
 }
 
 /**
- * Walks the seams that are sewn together (docs/trade/truing.md): the inseam from the crotch, the side from the waist,
- * each with the difference at every notch; the rises laid together at the inseam, and the waists, darts closed, at the
- * side, with the angle by which they do not run on.
+ * Walks a seam of a garment from where its sewing starts (docs/trade/truing.md), with the difference at every notch and
+ * at its end.
  */
-export function walkSeam(block: Block, id: WalkId): SeamWalk {
-  switch (id) {
-    case 'inseam':
-      return inseamWalk(block);
-    case 'side':
-      return sideWalk(block);
-    case 'rise':
-      return { ...inseamWalk(block), id, marks: [], angle: crotchJoin(block) };
-    case 'waist': {
-      const across = (panel: Panel): number => {
-        const [w, s] = [endDirection(panel.closedWaist), panel.closedSideUp];
-        return (Math.atan2(w.x * s.y - w.y * s.x, w.x * s.x + w.y * s.y) * 180) / Math.PI;
-      };
-      const angle = Math.abs(across(block.front)) + Math.abs(across(block.back)) - 180;
-      return { ...sideWalk(block), id, marks: [], angle };
-    }
-  }
+export function walkSeam(garment: Garment, id: string): SeamWalk {
+  const { first, second, matches, end } = seamOf(garment, id);
+  const joints = matches.map((m) => ({
+    label: m.label,
+    first: lengthAlong(garment, first, m.first),
+    second: lengthAlong(garment, second, m.second),
+  }));
+  return walkPaths(id, stretchPath(garment, first), stretchPath(garment, second), joints, end);
 }
 
-/** Two paths walked along one another, with marks at the given lengths of each. */
-export const walkPaths = (first: Path, second: Path, joints: readonly Joint[] = []): SeamWalk => ({
-  id: 'side',
-  front: first,
-  back: second,
-  marks: marksOf([...joints, { label: 'end', front: pathLength(first), back: pathLength(second) }]),
-  angle: undefined,
+/** Two paths walked along one another, with marks at the given lengths of each and at their `end`. */
+export const walkPaths = (
+  id: string,
+  first: Path,
+  second: Path,
+  joints: readonly Joint[] = [],
+  end = 'end',
+): SeamWalk => ({
+  id,
+  first,
+  second,
+  marks: marksOf([...joints, { label: end, first: pathLength(first), second: pathLength(second) }]),
 });
 
 /**
  * How the second piece lies when it has been walked `length` mm along the first: turned over, its seam on the first's,
  * both places together and both seams running the same way.
  */
-export function poseAt({ front, back }: Pick<SeamWalk, 'front' | 'back'>, length: number): Pose {
-  const [p, q] = [placeAtLength(front, length), placeAtLength(back, length)];
-  const [u, v] = [directionAtPlace(front, p), directionAtPlace(back, q)];
+export function poseAt({ first, second }: Pick<SeamWalk, 'first' | 'second'>, length: number): Pose {
+  const [p, q] = [placeAtLength(first, length), placeAtLength(second, length)];
+  const [u, v] = [directionAtPlace(first, p), directionAtPlace(second, q)];
   // Turned over in a line along u, after v has been laid onto u: a reflection that carries v to u.
   const a = u.x * v.x - u.y * v.y;
   const b = u.x * v.y + u.y * v.x;

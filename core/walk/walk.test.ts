@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT, type DraftInput } from '../chain/index.js';
 import type { Block } from '../draft/index.js';
-import { distance, endOf, flatten, placeAtLength, pathLength } from '../geometry/index.js';
-import { closedWaistAtSide, poseAt, posed, walkPaths, walkSeam } from './index.js';
+import { distance, endOf, flatten, placeAtLength, pathLength, startOf } from '../geometry/index.js';
+import { garmentOf } from '../garment/index.js';
+import { closedWaistAtSide, crotchJoin, poseAt, posed, waistJoin, walkPaths, walkSeam } from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 function block(more: Partial<DraftInput> = {}): Block {
@@ -14,16 +15,22 @@ function block(more: Partial<DraftInput> = {}): Block {
 
 describe('walking the seams', () => {
   it('gives the differences at every notch that a tape would', () => {
-    const inseam = walkSeam(block(), 'inseam');
+    const garment = garmentOf(block());
+    const inseam = walkSeam(garment, 'inseam');
     expect(inseam.marks.map((m) => m.label)).toEqual(['knee', 'hem']);
+    // From the crotch point down.
+    expect([distance(startOf(inseam.first), block().front.points.crotchPoint) < 1e-6, endOf(inseam.first).y]).toEqual([
+      true,
+      block().front.points.inseamHem.y,
+    ]);
     expect(inseam.marks[0]?.difference).toBeCloseTo(3, 1);
     expect(inseam.marks[1]?.difference).toBeCloseTo(0, 1);
-    const side = walkSeam(block(), 'side');
-    expect(side.marks.map((m) => m.label)).toEqual(['hip', 'knee', 'hem']);
+    const side = walkSeam(garment, 'side');
+    expect(side.marks.map((m) => m.label)).toEqual(['hip', 'crotch level', 'knee', 'hem']);
     for (const mark of side.marks) expect(Math.abs(mark.difference)).toBeLessThan(0.1);
-    expect(side.marks[2]?.front).toBeCloseTo(pathLength(block().front.edges.side), 9);
-    const shorts = walkSeam(block({ settings: { insideLength: 150, hemGirth: 640 } }), 'side');
-    expect(shorts.marks.map((m) => m.label)).toEqual(['hip', 'hem']);
+    expect(side.marks[3]?.first).toBeCloseTo(pathLength(block().front.edges.side), 9);
+    const shorts = walkSeam(garmentOf(block({ settings: { insideLength: 150, hemGirth: 640 } })), 'side');
+    expect(shorts.marks.map((m) => m.label)).toEqual(['hip', 'crotch level', 'hem']);
   });
 
   it('finds a seam that is longer, on the stretch where it is', () => {
@@ -35,13 +42,18 @@ describe('walking the seams', () => {
         work: { kind: 'across', panel: 'front', level: { line: 'kneeLevel', by: 40 }, by: 8 },
       } as const,
     ];
-    const side = walkSeam(block({ alterations }), 'side');
-    expect(side.marks.map((m) => Math.round(m.difference) || 0)).toEqual([0, 0, 8]);
+    const side = walkSeam(garmentOf(block({ alterations })), 'side');
+    expect(side.marks.map((m) => [m.label, Math.round(m.difference) || 0])).toEqual([
+      ['hip', 0],
+      ['crotch level', 0],
+      ['knee', 0],
+      ['hem', 8],
+    ]);
   });
 
   it('tells how rises and waists run on where the seams join', () => {
-    expect(Math.abs(walkSeam(block(), 'rise').angle ?? NaN)).toBeLessThan(0.1);
-    expect(Math.abs(walkSeam(block(), 'waist').angle ?? NaN)).toBeLessThan(0.5);
+    expect(Math.abs(crotchJoin(block()))).toBeLessThan(0.1);
+    expect(Math.abs(waistJoin(block()))).toBeLessThan(0.5);
   });
 
   it('lays the closed waist at the side, square to the side seam and as long as it is sewn', () => {
@@ -69,8 +81,8 @@ describe('walking the seams', () => {
         fc.double({ min: 0, max: 1, noNaN: true }),
         (edge, share) => {
           const path = front.edges[edge as 'side'];
-          const walk = walkPaths(path, path, [
-            { label: 'half', front: pathLength(path) / 2, back: pathLength(path) / 2 },
+          const walk = walkPaths(edge, path, path, [
+            { label: 'half', first: pathLength(path) / 2, second: pathLength(path) / 2 },
           ]);
           for (const mark of walk.marks) expect(mark.difference).toBe(0);
           const length = share * pathLength(path);
@@ -84,13 +96,13 @@ describe('walking the seams', () => {
   it('lays the other piece outside the first, edge to edge, in its true size', () => {
     const b = block();
     for (const id of ['inseam', 'side'] as const) {
-      const walk = walkSeam(b, id);
+      const walk = walkSeam(garmentOf(b), id);
       const pose = poseAt(walk, 200);
       expect(pose.a * pose.d - pose.b * pose.c).toBeCloseTo(-1, 9);
-      const [f, k] = [placeAtLength(walk.front, 200).at, posed(pose, placeAtLength(walk.back, 200).at)];
+      const [f, k] = [placeAtLength(walk.first, 200).at, posed(pose, placeAtLength(walk.second, 200).at)];
       expect(distance(f, k)).toBeLessThan(1e-9);
-      const [first] = flatten(walk.back, 1);
-      const last = flatten(walk.back, 1).at(-1);
+      const [first] = flatten(walk.second, 1);
+      const last = flatten(walk.second, 1).at(-1);
       if (!first || !last) throw new Error('a seam has ends');
       expect(distance(posed(pose, first), posed(pose, last))).toBeCloseTo(distance(first, last), 9);
       // The back's middle lies on the other side of the seam from the front's.

@@ -6,13 +6,14 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 6;
+export const WORKBOOK_VERSION = 7;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
 
 const id = z.string().min(1).max(100);
 const mm = z.number().min(-5000).max(5000);
+const share = z.number().min(0).max(1);
 const words = z.string().max(2000);
 const day = z.iso.date();
 
@@ -88,6 +89,23 @@ export const sizeChartSchema = z
   })
   .meta({ description: 'A table of sizes that a maker brought in or changed.' });
 
+/** Allowances: by what an edge is for, and what is given otherwise for a seam, a part, an edge or a stretch of it. */
+const allowancesSchema = z
+  .strictObject({
+    profile: z.strictObject({ waist: mm, side: mm, inseam: mm, rise: mm, hem: mm }),
+    given: z
+      .array(
+        z.discriminatedUnion('on', [
+          z.strictObject({ on: z.literal('seam'), seam: id, mm }),
+          z.strictObject({ on: z.literal('part'), part: id, mm }),
+          z.strictObject({ on: z.literal('edge'), part: id, edge: id, mm }),
+          z.strictObject({ on: z.literal('stretch'), part: id, edge: id, from: share, to: share, mm }),
+        ]),
+      )
+      .max(200),
+  })
+  .meta({ description: 'What is added outside the stitching line, in mm; each given one goes before the profile.' });
+
 /** A draft: inputs only. Pieces, figures and checks are computed from it. */
 export const draftSchema = z
   .strictObject({
@@ -113,7 +131,7 @@ export const draftSchema = z
       .optional()
       .meta({ description: 'Its lines are drawn otherwise than when it was kept, and that was not told yet.' }),
     reference: referenceSchema.optional(),
-    allowances: z.strictObject({ waist: mm, side: mm, hem: mm, inseam: mm, rise: mm }),
+    allowances: allowancesSchema,
     created: stamp,
     changed: stamp,
   })

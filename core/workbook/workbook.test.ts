@@ -34,7 +34,7 @@ describe('the workbook file', () => {
       ['"figure": "woman"', '"figure": "giant"'],
       ['"personId": "cellist"', '"personId": "nobody"'],
       ['"setId": "cellist-1"', '"setId": "cellist-9"'],
-      ['"version": 6', '"version": "two"'],
+      ['"version": 7', '"version": "two"'],
       ['"source": "pair"', '"source": "guess"'],
       ['"id": "cook-pair"', '"id": "cook-1"'],
       ['"id": "cook-kitchen"', '"id": "cellist-dress"'],
@@ -71,7 +71,7 @@ describe('the workbook file', () => {
   });
 
   it('says so when it was written by a newer program', () => {
-    const read = readWorkbook(text.replace('"version": 6', '"version": 7'));
+    const read = readWorkbook(text.replace('"version": 7', '"version": 8'));
     expect(read.ok ? '' : read.refusals[0]?.reason).toContain('newer Upstride');
   });
 
@@ -123,7 +123,7 @@ describe('a new draft', () => {
     };
     const draft = newDraft(id, later, 'Trousers', now);
     expect(draft.setId).toBe('late');
-    expect(draft.allowances.side).toBeCloseTo(15.875, 9);
+    expect(draft.allowances.profile.side).toBeCloseTo(15.875, 9);
     const book = readWorkbook(writeWorkbook({ people: [later], drafts: [draft], charts: [] }, now));
     expect(book.ok).toBe(true);
   });

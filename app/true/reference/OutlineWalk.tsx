@@ -5,6 +5,7 @@ import type { PanelName } from '../../../core/method/index.js';
 import {
   laidOutline,
   REFERENCE_SEAMS,
+  SEWN_SEAMS,
   walkReference,
   type Reference,
   type ReferenceSeam,
@@ -78,7 +79,7 @@ export function useOutlineWalk(reference: Reference | undefined, block: Block | 
 export function OutlineWalk({ chosen, tape }: { chosen: OutlineWalking; tape: Tape }) {
   const id = useId();
   const { seam, along, walk, walking, choose } = chosen;
-  const seams = REFERENCE_SEAMS.filter((s) => along !== 'sewn' || s === 'inseam' || s === 'side');
+  const seams = along === 'sewn' ? SEWN_SEAMS : REFERENCE_SEAMS;
   return (
     <section aria-label="Walk the outline">
       <div className="alter-field">
@@ -104,7 +105,7 @@ export function OutlineWalk({ chosen, tape }: { chosen: OutlineWalking; tape: Ta
           onChange={(event) => {
             const next = ALONG_WORDS.find(([name]) => name === event.target.value)?.[0];
             if (!next) return;
-            const kept = next !== 'sewn' || seam === 'inseam' || seam === 'side';
+            const kept = next !== 'sewn' || SEWN_SEAMS.includes(seam);
             choose({ along: next, ...(kept ? {} : { seam: 'inseam' }) });
           }}
         >

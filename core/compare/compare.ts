@@ -1,7 +1,8 @@
-import { edgeLengths } from '../draft/index.js';
+import { EDGE_NAMES, edgeLengths } from '../draft/index.js';
+import { EDGE_WORDS } from '../garment/index.js';
 import { drawnParameters } from '../measured/index.js';
 import { lineLabel, PARAMETER_NAMES, PANEL_PARAMETERS, LEVELS } from '../method/index.js';
-import type { Draft } from './compute-draft.js';
+import type { Draft } from '../chain/index.js';
 
 /** A length that differs between two drafts, in mm. */
 export interface DraftDifference {
@@ -11,14 +12,6 @@ export interface DraftDifference {
   readonly after: number;
   readonly by: number;
 }
-
-const EDGE_LABELS = {
-  waist: 'waist',
-  side: 'side seam',
-  inseam: 'inseam',
-  rise: 'rise',
-  hem: 'hem',
-} as const;
 
 /** Lengths that differ by less than this are the same to a tape, in mm. */
 const SAME = 0.8;
@@ -31,10 +24,10 @@ function lengthsOf({ worked, block }: Draft): Map<string, { label: string; mm: n
     const side = panel.name === 'front' ? 'Front' : 'Back';
     const lengths = edgeLengths(panel);
     const drawn = drawnParameters(panel);
-    for (const [edge, label] of Object.entries(EDGE_LABELS)) {
+    for (const edge of EDGE_NAMES) {
       found.set(`${panel.name}.edge.${edge}`, {
-        label: `${side} ${label}, along the seam`,
-        mm: lengths[edge as keyof typeof EDGE_LABELS],
+        label: `${side} ${EDGE_WORDS[edge]}, along the seam`,
+        mm: lengths[edge],
       });
     }
     for (const name of PARAMETER_NAMES) {

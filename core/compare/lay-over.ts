@@ -1,8 +1,9 @@
-import { edgeLengths, levelSpan, type Panel } from '../draft/index.js';
+import { EDGE_NAMES, edgeLengths, levelSpan, type Panel } from '../draft/index.js';
+import { EDGE_WORDS } from '../garment/index.js';
 import type { Point } from '../geometry/index.js';
 import { drawnParameters } from '../measured/index.js';
 import { LEVELS, lineLabel, PANEL_NAMES, PANEL_PARAMETERS, PARAMETER_NAMES } from '../method/index.js';
-import type { Draft } from './compute-draft.js';
+import type { Draft } from '../chain/index.js';
 
 /** Where drafts that are laid over one another are brought together. */
 export const ALIGNMENTS = ['crease', 'side', 'crotch', 'waist'] as const;
@@ -46,7 +47,6 @@ interface Figure {
   readonly value: number | string | undefined;
 }
 
-const EDGES = { waist: 'waist', side: 'side seam', inseam: 'inseam', rise: 'rise', hem: 'hem' } as const;
 const DEGREES = 180 / Math.PI;
 
 function panelFigures({ block, worked }: Draft, found: Map<string, Figure>): void {
@@ -80,11 +80,11 @@ function panelFigures({ block, worked }: Draft, found: Map<string, Figure>): voi
       });
     }
     const lengths = edgeLengths(panel);
-    for (const [edge, label] of Object.entries(EDGES)) {
-      const value = lengths[edge as keyof typeof EDGES];
+    for (const edge of EDGE_NAMES) {
+      const value = lengths[edge];
       found.set(`${name}.edge.${edge}`, {
         group: 'edge',
-        label: `${side} ${label}, along the seam`,
+        label: `${side} ${EDGE_WORDS[edge]}, along the seam`,
         kind: 'length',
         value,
       });

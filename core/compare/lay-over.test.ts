@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { inputFor } from '../../bench/random-body.js';
 import { edgeLengths, girthLevels, levelSpan } from '../draft/index.js';
 import { SHEETS, sheetById } from '../shipped/index.js';
-import { alignedAt, ALIGNMENTS, compareMany, computeDraft, EMPTY_INPUT, readLevel, type Draft } from './index.js';
+import { computeDraft, EMPTY_INPUT, readLevel, type Draft } from '../chain/index.js';
+import { alignedAt, ALIGNMENTS, compareMany } from './index.js';
 
 const middle = {
   waist: 780,

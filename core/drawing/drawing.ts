@@ -1,7 +1,8 @@
-import type { Path, Point } from '../core/geometry/index.js';
+import type { Path, Point } from '../geometry/index.js';
 
 /** What a line means; told apart by weight and dash before colour (docs/trade/pieces.md). */
-export type LineRole = 'stitching' | 'cut' | 'construction' | 'crease' | 'grain' | 'dart' | 'notch' | 'square';
+export type LineRole =
+  'stitching' | 'cut' | 'construction' | 'crease' | 'grain' | 'dart' | 'fold' | 'placement' | 'notch' | 'square';
 
 /** One thing on a drawing sheet. Coordinates in mm, x right and y down. */
 export type Mark =
@@ -38,6 +39,8 @@ export const LINE_STYLES: Record<LineRole, LineStyle> = {
   crease: { weight: 0.18, dash: [12, 2, 1, 2] },
   grain: { weight: 0.35, dash: [] },
   dart: { weight: 0.35, dash: [] },
+  fold: { weight: 0.35, dash: [10, 3] },
+  placement: { weight: 0.25, dash: [2, 2] },
   notch: { weight: 0.5, dash: [] },
   square: { weight: 0.25, dash: [] },
 };

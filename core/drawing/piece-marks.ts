@@ -1,0 +1,113 @@
+import { line, mapPath, point, type Path, type Point } from '../geometry/index.js';
+import type { LineMeaning, Part, PartMark } from '../garment/index.js';
+import type { Piece } from '../piece/index.js';
+import type { LineRole, Mark } from './drawing.js';
+
+/** What a print says about itself on each piece. */
+export interface SheetLabels {
+  readonly title: string;
+  readonly person: string;
+  readonly method: string;
+  readonly date: string;
+}
+
+/** What is drawn. */
+export interface SheetChoice {
+  readonly stitching: boolean;
+  readonly cut: boolean;
+  readonly construction: boolean;
+}
+
+/** Carries a point of a part onto the sheet. */
+export type Move = (p: Point) => Point;
+
+const NOTCH = 6;
+const DOUBLE_NOTCH_APART = 5;
+/** Half the width of the cross of a drill mark, in mm. */
+const DRILL = 2;
+
+const ROLES: Readonly<Record<LineMeaning, LineRole>> = {
+  level: 'construction',
+  crease: 'crease',
+  dart: 'dart',
+  fold: 'fold',
+  placement: 'placement',
+};
+
+function notchLines(piece: Piece, move: Move): Mark[] {
+  return piece.notches.flatMap((n): Mark[] => {
+    const along = { x: -n.outward.y, y: n.outward.x };
+    const offsets = n.count === 1 ? [0] : [-DOUBLE_NOTCH_APART / 2, DOUBLE_NOTCH_APART / 2];
+    return offsets.map((o) => {
+      const foot = point(n.at.x + along.x * o, n.at.y + along.y * o);
+      const tip = point(foot.x + n.outward.x * NOTCH, foot.y + n.outward.y * NOTCH);
+      return { kind: 'line', role: 'notch', name: `notch ${n.label}`, path: mapPath([line(foot, tip)], move) };
+    });
+  });
+}
+
+function grainLines({ grain: [top, bottom] }: Part, move: Move): Mark[] {
+  const head = (tip: Point, way: number): Path => [
+    line(point(tip.x - 4, tip.y + way * 8), tip),
+    line(tip, point(tip.x + 4, tip.y + way * 8)),
+  ];
+  return [[line(top, bottom)], head(top, 1), head(bottom, -1)].map((path) => ({
+    kind: 'line',
+    role: 'grain',
+    name: 'grain line',
+    path: mapPath(path, move),
+  }));
+}
+
+/** How often a part is cut, in words; a single one also says for which leg and which side of the cloth is up. */
+export function cutWords({ cut, leg, up, cloth }: Part): string {
+  const of = cloth === 'shell' ? '' : ` of ${cloth}`;
+  const how = { mirrored: ', mirrored', alike: '', 'on the fold': ' on the fold' }[cut.how];
+  const only = leg === 'both' ? '' : `, ${leg} leg`;
+  const side = cut.how === 'mirrored' || up === 'right' ? '' : ', wrong side up';
+  return `Cut ${cut.count}${of}${how}${only}${side}`;
+}
+
+/** The words of a piece stand below the line that the part keeps for them, reading left to right. */
+function labelMarks({ part }: Piece, labels: SheetLabels, move: Move): Mark[] {
+  const [a, b] = part.words.map(move) as [Point, Point];
+  const left = Math.min(a.x, b.x) + 10;
+  const top = a.y;
+  const lines = [labels.title, labels.person, labels.method, cutWords(part), labels.date];
+  return [
+    { kind: 'text', at: point(left, top), text: part.name, size: 13, turn: 0, bold: true },
+    ...lines.map((text, i): Mark => ({ kind: 'text', at: point(left, top + 10 + i * 7.5), text, size: 5.5, turn: 0 })),
+  ];
+}
+
+/** A line within a part, or the cross of a drill mark. */
+function markLines(part: Part, mark: PartMark, move: Move): Mark[] {
+  const name = `${part.id} ${mark.label}`;
+  if (mark.kind === 'line') return [{ kind: 'line', role: ROLES[mark.meaning], name, path: mapPath(mark.path, move) }];
+  const { x, y } = mark.at;
+  return [line(point(x - DRILL, y), point(x + DRILL, y)), line(point(x, y - DRILL), point(x, y + DRILL))].map(
+    (stroke) => ({ kind: 'line', role: 'dart', name, path: mapPath([stroke], move) }),
+  );
+}
+
+const isFrame = (mark: PartMark): boolean =>
+  mark.kind === 'line' && (mark.meaning === 'level' || mark.meaning === 'crease');
+
+/** Everything drawn of a piece, carried onto the sheet; stitching line and cut line bear the names of part and edge. */
+export function pieceMarks(piece: Piece, labels: SheetLabels, choice: SheetChoice, move: Move): Mark[] {
+  const { part, cut } = piece;
+  const frame = choice.construction ? part.marks.filter(isFrame) : [];
+  return [
+    ...frame.flatMap((mark) => markLines(part, mark, move)),
+    ...(choice.cut ? [{ kind: 'line', role: 'cut', name: `${part.id}.cut`, path: mapPath(cut, move) } as const] : []),
+    ...(choice.stitching
+      ? part.edges.map(({ id, path }): Mark => {
+          return { kind: 'line', role: 'stitching', name: `${part.id}.${id}`, path: mapPath(path, move) };
+        })
+      : []),
+    ...part.marks.filter((mark) => !isFrame(mark)).flatMap((mark) => markLines(part, mark, move)),
+    ...notchLines(piece, move),
+    ...grainLines(part, move),
+    ...labelMarks(piece, labels, move),
+  ];
+}
