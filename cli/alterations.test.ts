@@ -26,10 +26,12 @@ const every: readonly AlterationWork[] = [
   },
 ];
 
-/** Every number of an alteration, lengths and shares, in order. */
+/** Every number of an alteration, lengths and shares, in the order of their names. */
 function numbers(value: unknown): number[] {
   if (typeof value === 'number') return [value];
-  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(numbers) : [];
+  if (typeof value !== 'object' || value === null) return [];
+  const byName = Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1));
+  return byName.flatMap(([, v]) => numbers(v));
 }
 
 function read(listed: readonly Record<string, unknown>[], unit: Unit): Alteration[] {
@@ -70,7 +72,7 @@ describe('an alteration in an order', () => {
   it('is refused by its place where it is not understood, all mistakes at once', () => {
     const listed = [
       { ...startingWork('crease', 'back'), by: 'wide' },
-      startingWork('tilt', 'back') as unknown as Record<string, unknown>,
+      startingWork('tilt', 'back'),
       { kind: 'stretch', panel: 'back' },
       { ...startingWork('crease', 'back'), on: 'yes' },
     ] as Record<string, unknown>[];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Alteration, AlterationWork } from '../core/alter/index.js';
+import { withLengths, type Alteration } from '../core/alter/index.js';
 import { good, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
 import { fromMm, readLength, toMm, type Unit } from '../core/units/index.js';
 import { alterationWork } from '../core/workbook/index.js';
@@ -45,17 +45,10 @@ export function readAlterations(
   return refusals.length > 0 ? refused(...refusals) : good(found);
 }
 
-/** Fields of an alteration that are no lengths. */
-const PLAIN = new Set(['share', 'at', 'dart', 'blend']);
 const GRAIN = 1e4;
 
 /** An alteration as an order would write it, lengths in the order's unit. */
 export function asOrdered({ on, note, work }: Alteration, unit: Unit): Record<string, unknown> {
-  const inUnit = (value: unknown, key = ''): unknown => {
-    if (typeof value === 'number') return PLAIN.has(key) ? value : Math.round(fromMm(value, unit) * GRAIN) / GRAIN;
-    if (Array.isArray(value)) return value.map((item: unknown) => inUnit(item));
-    if (typeof value !== 'object' || value === null) return value;
-    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, inUnit(v, k)]));
-  };
-  return { ...(inUnit(work) as AlterationWork), ...(on ? {} : { on }), ...(note === '' ? {} : { note }) };
+  const inUnit = withLengths(work, (mm) => Math.round(fromMm(mm, unit) * GRAIN) / GRAIN);
+  return { ...inUnit, ...(on ? {} : { on }), ...(note === '' ? {} : { note }) };
 }

@@ -1,11 +1,10 @@
 import NativeSelect from '@mui/material/NativeSelect';
 import { useId, type ReactNode } from 'react';
-import type { AlterationWork, LevelPlace, SeamPlace } from '../../core/alter/index.js';
+import { kindOf, type AlterationWork, type Field, type LevelPlace, type SeamPlace } from '../../core/alter/index.js';
 import { LEVELS } from '../../core/method/index.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { useUnit } from '../store/work-context.js';
-import { FIELDS, type AlterationField } from './alteration-fields.js';
 
 function Line({ label, children }: { label: string; children: (id: string) => ReactNode }) {
   const id = useId();
@@ -148,20 +147,23 @@ function Place({ label, value, onChange }: Entry<SeamPlace>) {
   );
 }
 
-function Field({ field, value, onChange }: { field: AlterationField; value: unknown; onChange: (v: unknown) => void }) {
+/** A figure of an alteration that can be entered. */
+type Entered = Exclude<Field, { as: 'points' }>;
+
+function Figure({ field, value, onChange }: { field: Entered; value: unknown; onChange: (v: unknown) => void }) {
   const { label } = field;
   switch (field.as) {
     case 'length':
       return <Length label={label} value={value as number} onChange={onChange} />;
-    case 'percent':
+    case 'share':
       return <Share label={label} value={value as number} onChange={onChange} />;
     case 'level':
       return <Level label={label} value={value as LevelPlace} onChange={onChange} />;
     case 'place':
       return <Place label={label} value={value as SeamPlace} onChange={onChange} />;
     case 'pick':
-      return <Pick label={label} value={value as string} options={field.options ?? []} onChange={onChange} />;
-    case 'number':
+      return <Pick label={label} value={value as string} options={field.options} onChange={onChange} />;
+    case 'count':
       return (
         <Line label={label}>
           {(id) => (
@@ -173,7 +175,7 @@ function Field({ field, value, onChange }: { field: AlterationField; value: unkn
               suffix=""
               step={1}
               onCommit={(counted) => {
-                onChange(Math.min(9, Math.max(0, Math.round(counted) - 1)));
+                onChange(Math.min(field.most, Math.max(0, Math.round(counted) - 1)));
               }}
             />
           )}
@@ -203,15 +205,14 @@ const PIECES = [
 
 /** The figures of one alteration, for exact work. */
 export function AlterationForm({ work, onChange }: { work: AlterationWork; onChange: (work: AlterationWork) => void }) {
+  const { fields, panels } = kindOf(work.kind);
   const values = work as unknown as Readonly<Record<string, unknown>>;
-  const into = work.kind === 'dart' && work.act.startsWith('into');
-  // The fields of a kind are those of its type: a test holds them together.
   const change = (key: string, value: unknown): void => {
     onChange({ ...values, [key]: value } as unknown as AlterationWork);
   };
   return (
     <div className="alter-form">
-      {work.kind !== 'rise' && (
+      {panels.includes('both') && (
         <Pick
           label="Piece"
           value={work.panel}
@@ -221,18 +222,19 @@ export function AlterationForm({ work, onChange }: { work: AlterationWork; onCha
           }}
         />
       )}
-      {FIELDS[work.kind]
-        .filter((field) => !(into && field.unlessInto))
-        .map((field) => (
-          <Field
-            key={field.key}
+      {Object.entries(fields).map(([key, field]) => {
+        if (field.as === 'points' || ('unless' in field && field.unless?.(values))) return undefined;
+        return (
+          <Figure
+            key={key}
             field={field}
-            value={values[field.key]}
+            value={values[key]}
             onChange={(value) => {
-              change(field.key, value);
+              change(key, value);
             }}
           />
-        ))}
+        );
+      })}
     </div>
   );
 }

@@ -6,7 +6,7 @@ import Edit from '@mui/icons-material/EditOutlined';
 import Delete from '@mui/icons-material/DeleteOutlined';
 import { useId, useMemo, useState } from 'react';
 import {
-  KIND_LABELS,
+  kindOf,
   sayAlteration,
   STARTING_KINDS,
   startingWork,
@@ -205,7 +205,7 @@ export function AlterationList() {
           <option value="">an alteration</option>
           {STARTING_KINDS.map((kind) => (
             <option key={kind} value={kind}>
-              {KIND_LABELS[kind]}
+              {kindOf(kind).label}
             </option>
           ))}
         </NativeSelect>

@@ -1,4 +1,4 @@
-import type { AlterationWork, LevelPlace } from '../../core/alter/index.js';
+import { takesDartOver, type AlterationWork, type LevelPlace } from '../../core/alter/index.js';
 import type { Block, EdgeName, Panel } from '../../core/draft/index.js';
 import {
   add,
@@ -195,7 +195,7 @@ export function workOfDrag(
         : tool === 'tilt'
           ? tiltBy(panel, hold, by, step)
           : dartBy(panel, hold, hold.at, by, step);
-  const turned = work?.kind === 'dart' && work.act.startsWith('into');
+  const turned = work?.kind === 'dart' && takesDartOver(work.act);
   return work && (turned || ('by' in work && work.by !== 0)) ? work : undefined;
 }
 

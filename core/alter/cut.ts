@@ -15,6 +15,7 @@ import {
   type Cubic,
   type Point,
 } from '../geometry/index.js';
+import type { Fault } from './kind.js';
 import {
   EDGE_OF,
   RUNS,
@@ -31,9 +32,6 @@ interface Bit {
   readonly run: RunName;
   readonly c: Cubic;
 }
-
-/** Why a cut cannot be made. */
-export type CutFault = 'same place' | 'dart' | 'too much' | 'too short';
 
 /** A cut right through a piece, and by how much it is opened (+) or overlapped (-) at its ends, in mm. */
 export interface Cut {
@@ -141,7 +139,7 @@ function grouped(bits: readonly Bit[]): Record<RunName, Cubic[]> {
  * bridged straight; overlapped, the strip between is taken out. Nothing is smoothed here, so that a cut opened and closed
  * by as much gives the outline back. The part with the crease at the crotch line stays, or the upper where told.
  */
-export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | CutFault {
+export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Fault {
   const { from, to, byFrom: a, byTo: b } = cut;
   const [p, q] = [from.at, to.at];
   const length = distance(p, q);

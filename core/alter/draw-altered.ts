@@ -23,12 +23,10 @@ import {
   along,
 } from '../geometry/index.js';
 import { isSound, outlineOf, type Panel } from '../draft/index.js';
+import type { Fault } from './kind.js';
 import { waistOver } from './waist-of-paper.js';
 import { centreDownOf, edgeOf, jointsOf, startOfRun, withEdge, type Paper } from './paper.js';
 import { sideHipMoved } from './seam-work.js';
-
-/** Why an altered piece cannot be drawn. */
-export type DrawFault = 'dart' | 'crossing';
 
 const FAIRED = ['side', 'inseam', 'rise'] as const;
 /** What redrawing takes from the hip is given back where it is more than this, in mm. */
@@ -105,7 +103,7 @@ function hemOf(paper: Paper, sideHem: Point, inseamHem: Point): Path {
  * Draws a piece from paper that was cut and moved: seams redrawn smooth where they were broken, hip given back at the
  * side, the waist over its darts anew where its ends have moved.
  */
-export function drawAltered(cut: Paper, drafted: Panel): Panel | DrawFault {
+export function drawAltered(cut: Paper, drafted: Panel): Panel | Fault {
   const paper = redrawn(cut);
   const side = edgeOf(paper, 'side');
   const inseam = edgeOf(paper, 'inseam');

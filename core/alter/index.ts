@@ -1,7 +1,19 @@
-export type { Alteration, AlterationKind, AlterationWork, LevelPlace, RiseShape, SeamPlace } from './alteration.js';
+export {
+  kindOf,
+  KINDS,
+  STARTING_KINDS,
+  startingWork,
+  type Alteration,
+  type AlterationKind,
+  type AlterationWork,
+  type RiseShape,
+} from './alteration.js';
+export type { AnyKind, Field } from './kind.js';
+export type { LevelPlace, SeamPlace } from './place.js';
+export { takesDartOver } from './kinds/dart.js';
+export { withLengths } from './with-lengths.js';
 export { alterBlock, type AlteredBlock } from './alter.js';
 export { lengthChanges, tellAlterations, type LengthChange } from './tell.js';
 export type { Mark } from './paper.js';
-export { KIND_LABELS, sayAlteration } from './words.js';
-export { STARTING_KINDS, startingWork } from './starting.js';
+export { sayAlteration } from './words.js';
 export { riseOf } from './rise-of.js';

@@ -14,7 +14,7 @@ import {
   type Point,
 } from '../geometry/index.js';
 import type { Levels, PanelName } from '../method/index.js';
-import type { LevelPlace, SeamPlace } from './alteration.js';
+import type { LevelPlace, SeamPlace } from './place.js';
 
 /** The stretches of the outline between named points, in the order in which it runs. */
 export const RUNS = [

@@ -1,59 +1,62 @@
 import { z } from 'zod';
-import type { AlterationWork } from '../alter/index.js';
+import { KINDS, type AlterationWork, type AnyKind, type Field } from '../alter/index.js';
 import { EDGE_NAMES } from '../draft/index.js';
 
 const share = z.number().min(0).max(1);
 
-/**
- * The schema of what an alteration does (docs/alterations.md), for a way of writing lengths: millimetres in a workbook,
- * the order's own unit on the command line.
- */
-export function alterationWork(length: z.ZodType<number>): z.ZodType<AlterationWork> {
-  const panel = z.enum(['front', 'back', 'both']);
+/** The schema of one figure of an alteration. */
+function fieldSchema(field: Field, length: z.ZodType<number>): z.ZodType {
   const level = z.strictObject({
     line: z.enum(['waistLine', 'hipLevel', 'crotchLevel', 'thighLevel', 'kneeLevel', 'hemLevel']),
     by: length,
   });
-  const edge = z.enum(EDGE_NAMES);
-  const place = z.union([z.strictObject({ edge, share }), z.strictObject({ edge, level })]);
-  const by = length;
-  return z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('wedge'), panel, from: place, hinge: place, by }),
-    z.strictObject({ kind: z.literal('across'), panel, level, by }),
-    z.strictObject({ kind: z.literal('pinch'), panel, from: place, to: place, byFrom: length, byTo: length }),
-    z.strictObject({ kind: z.literal('waist'), panel, centre: length, side: length }),
-    z.strictObject({ kind: z.literal('scoop'), panel, at: share, by, keepLength: z.boolean() }),
-    z.strictObject({ kind: z.literal('crotchPoint'), panel, out: length, down: length, recentre: z.boolean() }),
-    z.strictObject({ kind: z.literal('tilt'), panel, above: length, by, giveBack: z.boolean() }),
-    z.strictObject({
-      kind: z.literal('seam'),
-      panel,
-      seam: z.enum(['side', 'inseam', 'centre']),
-      by,
-      from: level,
-      to: level,
-      runOut: length,
-    }),
-    z.strictObject({
-      kind: z.literal('dart'),
-      panel,
-      dart: z.int().min(0).max(9),
-      act: z.enum(['intake', 'length', 'move', 'turn', 'split', 'intoSide', 'intoCentre', 'intoHem']),
-      by,
-      keepWaist: z.boolean(),
-    }),
-    z.strictObject({ kind: z.literal('crease'), panel, by }),
-    z.strictObject({
-      kind: z.literal('rise'),
-      panel: z.enum(['front', 'back']),
-      points: z
+  switch (field.as) {
+    case 'length':
+      return length;
+    case 'share':
+      return share;
+    case 'count':
+      return z.int().min(0).max(field.most);
+    case 'tick':
+      return z.boolean();
+    case 'level':
+      return level;
+    case 'place': {
+      const edge = z.enum(EDGE_NAMES);
+      return z.union([z.strictObject({ edge, share }), z.strictObject({ edge, level })]);
+    }
+    case 'pick':
+      return z.enum(field.options.map(([value]) => value));
+    case 'points':
+      return z
         .array(z.strictObject({ x: length, y: length }))
-        .min(3)
-        .max(400),
-      blend: share,
-      keepLength: z.boolean(),
-    }),
-  ]);
+        .min(field.fewest)
+        .max(field.most);
+  }
+}
+
+/** The schema of a kind of alteration: its fields. */
+const kindSchema = (
+  { kind, panels, fields }: AnyKind,
+  length: z.ZodType<number>,
+): z.ZodObject<{ kind: z.ZodLiteral<string> }> =>
+  z.strictObject({
+    kind: z.literal(kind),
+    panel: z.enum(panels),
+    ...Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, fieldSchema(field, length)])),
+  });
+
+/**
+ * The schema of what an alteration does (docs/alterations.md), made from the fields of its kind, for a way of writing
+ * lengths: millimetres in a workbook, the order's own unit on the command line.
+ */
+export function alterationWork(
+  length: z.ZodType<number>,
+  kinds: readonly AnyKind[] = KINDS,
+): z.ZodType<AlterationWork> {
+  const [first, ...rest] = kinds.map((kind) => kindSchema(kind, length));
+  if (!first) throw new Error('There is no kind of alteration');
+  return z.discriminatedUnion('kind', [first, ...rest]) as unknown as z.ZodType<AlterationWork>;
 }
 
 /** An alteration as it is kept; lengths in mm. */

@@ -12,11 +12,26 @@ import {
   turn,
   unit,
   type Point,
-} from '../geometry/index.js';
-import type { DartChange } from './alteration.js';
-import { edgeOf, startOfRun, type Paper, type PaperDart } from './paper.js';
-import { closedWaistLength, flatDart, middleOf, waistOver } from './waist-of-paper.js';
-import { tilted, waistKept, type SeamFault } from './seam-work.js';
+} from '../../geometry/index.js';
+import { alterationKind, ANY_PANEL, type Fault } from '../kind.js';
+import { edgeOf, startOfRun, type Paper, type PaperDart } from '../paper.js';
+import { waistKept } from '../seam-work.js';
+import { closedWaistLength, flatDart, middleOf, waistOver } from '../waist-of-paper.js';
+import { tilted } from './tilt.js';
+
+/** What can be done to a dart; three of them let a seam, or the leg, take it over whole. */
+type DartAct = 'intake' | 'length' | 'move' | 'turn' | 'split' | 'intoSide' | 'intoCentre' | 'intoHem';
+
+/** Which dart, counted from the centre, is changed how, by how much in mm. */
+interface DartChange {
+  readonly dart: number;
+  readonly act: DartAct;
+  readonly by: number;
+  readonly keepWaist: boolean;
+}
+
+/** True of the acts that take the dart away whole: they have no amount. */
+export const takesDartOver = (act: unknown): boolean => act === 'intoSide' || act === 'intoCentre' || act === 'intoHem';
 
 /** A dart must stay at least this long, in mm. */
 const LEAST_LENGTH = 15;
@@ -36,7 +51,7 @@ const SIDE_RUNS = ['waistToHip', 'hipToCrotch', 'sideThigh', 'sideShin'] as cons
  * A dart closed and the piece cut from its point straight down to the hem: what lies toward the side swings about the
  * point, and the leg opens below. Side, inseam, rise and the waist over the closed dart keep their lengths.
  */
-function turnedIntoHem(paper: Paper, dart: PaperDart, alteration: string): Paper | SeamFault {
+function turnedIntoHem(paper: Paper, dart: PaperDart, alteration: string): Paper | Fault {
   const { apex, centreLeg, sideLeg } = dart;
   const [foot] = crossLine(edgeOf(paper, 'hem'), apex, DOWN);
   if (!foot || foot.along <= 0) return 'no room';
@@ -78,7 +93,7 @@ function turnedIntoHem(paper: Paper, dart: PaperDart, alteration: string): Paper
 const DOWN: Point = { x: 0, y: 1 };
 
 /** A dart deepened, lengthened, moved, turned, split, or taken over by a seam (docs/alterations.md). */
-export function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper | SeamFault {
+function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper | Fault {
   const { act, by, keepWaist } = work;
   const dart = paper.darts[work.dart];
   if (!dart) return 'no dart';
@@ -141,12 +156,57 @@ export function dartChanged(paper: Paper, work: DartChange, alteration: string):
     case 'intoCentre': {
       const without = withDarts([]);
       const total = pathLength(without.runs.centre);
-      const turned = tilted(
-        without,
-        { kind: 'tilt', panel: paper.name, above: Math.max(0, total - 200), by: intake, giveBack: false },
-        alteration,
-      );
+      const turned = tilted(without, { above: Math.max(0, total - 200), by: intake, giveBack: false }, alteration);
       return typeof turned === 'string' ? turned : waistKept(turned, wanted);
     }
   }
 }
+
+/** A dart that is taken over has no amount. */
+const isTakenOver = ({ act }: Readonly<Record<string, unknown>>): boolean => takesDartOver(act);
+
+/** Toward the side where the amount is positive, else toward the centre. */
+const sideward = (by: number): string => (by < 0 ? 'centre' : 'side');
+
+const SAID: Readonly<Record<DartAct, (by: number, amount: string) => string>> = {
+  intake: (by, amount) => `dart ${amount} ${by < 0 ? 'narrower' : 'deeper'}`,
+  length: (by, amount) => `dart ${amount} ${by < 0 ? 'shorter' : 'longer'}`,
+  move: (by, amount) => `dart ${amount} toward the ${sideward(by)}`,
+  turn: (by, amount) => `point of the dart ${amount} toward the ${sideward(by)}`,
+  split: () => 'dart split in two',
+  intoSide: () => 'dart taken over by the side seam',
+  intoCentre: () => 'dart taken over by the centre seam',
+  intoHem: () => 'dart turned into the hem',
+};
+
+/**
+ * A dart changed, counted from the centre: deeper, longer or toward the side (+), split with so much between, or taken
+ * over. `keepWaist`: the side gives or takes what the dart does.
+ */
+export const dart = alterationKind({
+  kind: 'dart',
+  label: 'Change a dart',
+  panels: ANY_PANEL,
+  fields: {
+    act: {
+      as: 'pick',
+      label: 'What',
+      options: [
+        ['intake', 'Deeper (+) or narrower (−)'],
+        ['length', 'Longer (+) or shorter (−)'],
+        ['move', 'Moved toward the side (+) or centre (−)'],
+        ['turn', 'Point turned toward the side (+) or centre (−)'],
+        ['split', 'Split in two, so far apart'],
+        ['intoSide', 'Taken over by the side seam'],
+        ['intoCentre', 'Taken over by the centre seam'],
+        ['intoHem', 'Turned into the hem: the leg flares'],
+      ],
+    },
+    by: { as: 'length', label: 'By', unless: isTakenOver },
+    dart: { as: 'count', label: 'Dart, from the centre', most: 9 },
+    keepWaist: { as: 'tick', label: 'Keep the waist’s width', unless: isTakenOver },
+  },
+  start: (panel) => ({ panel, dart: 0, act: 'intake', by: 4, keepWaist: true }),
+  say: ({ act, by, keepWaist }, { mm }) => `${SAID[act](by, mm(by))}${keepWaist ? ', waist kept' : ''}`,
+  apply: dartChanged,
+});

@@ -1,31 +1,24 @@
 import {
-  type BendLimits,
-  type Path,
-  type Point,
-  add,
   along,
-  cubicLength,
-  curvatureAt,
   directionAtPlace,
   distance,
   endDirection,
   endOf,
   evenBend,
-  jointedAt,
   line,
   pathLength,
   placeAtLength,
   reversePath,
   scale,
-  smoothStep,
-  splineThrough,
   startDirection,
   startOf,
-  subtract,
-} from '../geometry/index.js';
-import type { RiseShape, Scoop } from './alteration.js';
-import { edgeOf, withEdge, type Paper } from './paper.js';
-import { centreLowered, displaced, hump, seamMark, type SeamFault } from './seam-work.js';
+  type BendLimits,
+  type Path,
+  type Point,
+} from '../../geometry/index.js';
+import { alterationKind, ANY_PANEL, type Fault } from '../kind.js';
+import { edgeOf, type Paper } from '../paper.js';
+import { centreLowered, displaced, hump, seamMark } from '../seam-work.js';
 
 /** What a scooped curve is held to: it bends one way and no more sharply than a crotch curve may at all. */
 const SCOOPED: BendLimits = {
@@ -66,7 +59,11 @@ function bentThrough(curve: Path, through: Point, inward: Point): Path | undefin
 }
 
 /** The crotch curve deepened or filled at a place, running out toward the crotch point and into the centre line. */
-export function scooped(paper: Paper, { at, by, keepLength }: Scoop, alteration: string): Paper | SeamFault {
+function scooped(
+  paper: Paper,
+  { at, by, keepLength }: { at: number; by: number; keepLength: boolean },
+  alteration: string,
+): Paper | Fault {
   const curve = paper.runs.crotchCurve;
   const total = pathLength(curve);
   const whole = pathLength(edgeOf(paper, 'rise'));
@@ -93,51 +90,21 @@ export function scooped(paper: Paper, { at, by, keepLength }: Scoop, alteration:
   return centreLowered(marked, pathLength(edgeOf(marked, 'rise')) - whole);
 }
 
-/** A rise that bends more sharply than this, in mm of radius, is still the crotch curve and not the centre seam. */
-const CURVED = 150;
-/** The crotch curve reaches at most this share of a rise taken from elsewhere. */
-const MOST_CURVE = 0.9;
-
-/** How far along a rise, in mm from the crotch point, it bends as a crotch curve does. */
-function bendEnds(rise: Path): number {
-  let [run, ends] = [0, 0];
-  for (const c of rise) {
-    if (Math.max(Math.abs(curvatureAt(c, 0.5)), Math.abs(curvatureAt(c, 1))) > 1 / CURVED) ends = run + cubicLength(c);
-    run += cubicLength(c);
-  }
-  return ends;
-}
-
 /**
- * A rise taken from elsewhere, laid at the crotch point, square to the inseam there, and blended into the waist end that
- * the piece has: the nearer to the waist, the more it follows the seam that was.
+ * The crotch curve deepened (+, cloth away) or filled (-) at a share (0 at the crotch point, 1 where the curve begins) of
+ * its length. `keepLength`: the waist at the centre gives back what the seam gained.
  */
-export function riseTaken(paper: Paper, work: RiseShape, alteration: string): Paper | SeamFault {
-  const { points, blend, keepLength } = work;
-  const rise = edgeOf(paper, 'rise');
-  const from = startOf(rise);
-  const end = endOf(rise);
-  const shape = points.map((p) => add(from, p));
-  const last = shape[shape.length - 1];
-  if (shape.length < 3 || !last) return 'no room';
-  const lengths = [0];
-  for (let i = 1; i < shape.length; i++)
-    lengths.push((lengths[i - 1] ?? 0) + distance(shape[i - 1] ?? from, shape[i] ?? from));
-  const total = lengths[lengths.length - 1] ?? 1;
-  const gap = subtract(end, last);
-  const reach = Math.min(1, Math.max(0.2, blend)) * total;
-  const laid = shape.map((p, i) => add(p, scale(gap, smoothStep(1 - (total - (lengths[i] ?? 0)) / reach))));
-  laid[laid.length - 1] = end;
-  const path = splineThrough(laid, startDirection(rise), endDirection(rise));
-  const whole = pathLength(rise);
-  const length = pathLength(path);
-  const begins = (pathLength(paper.runs.crotchCurve) / whole) * length;
-  const cut = jointedAt(path, [Math.min(MOST_CURVE * length, Math.max(begins, bendEnds(path)))]);
-  const next = withEdge(
-    { ...paper, marks: [...paper.marks, seamMark(alteration, rise)] },
-    'rise',
-    cut.path,
-    cut.joints,
-  );
-  return keepLength ? centreLowered(next, pathLength(path) - whole) : next;
-}
+export const scoop = alterationKind({
+  kind: 'scoop',
+  label: 'Scoop the crotch curve',
+  panels: ANY_PANEL,
+  fields: {
+    by: { as: 'length', label: 'Deeper (+) or filled (−)' },
+    at: { as: 'share', label: 'Place on the curve, from the crotch point' },
+    keepLength: { as: 'tick', label: 'Keep the rise’s length at the waist' },
+  },
+  start: (panel) => ({ panel, at: 0.45, by: 4, keepLength: false }),
+  say: ({ by, keepLength }, { mm }) =>
+    `${by < 0 ? 'fill' : 'scoop'} the crotch curve ${mm(by)}${keepLength ? ', rise kept' : ''}`,
+  apply: scooped,
+});

@@ -1,0 +1,32 @@
+import { distance } from '../geometry/index.js';
+import { openCut } from './cut.js';
+import type { Fault } from './kind.js';
+import { placeOf, startOfRun, type Paper } from './paper.js';
+import type { SeamPlace } from './place.js';
+import { waistOver } from './waist-of-paper.js';
+
+/** The hip width of a paper, in mm. */
+const hipOf = (paper: Paper): number => distance(startOfRun(paper, 'hipToCrotch'), paper.centreHip);
+
+/** The paper with its waist as it would be drawn now. */
+function withWaist(paper: Paper): Paper {
+  const waist = paper.newWaist ? waistOver(paper) : undefined;
+  return waist ? { ...paper, runs: { ...paper.runs, waist: waist.edge } } : paper;
+}
+
+/** A piece cut from a seam to a seam, opened (+) or overlapped (-) by so much at either end; what the hip loses is owed. */
+export function cutBetween(
+  lying: Paper,
+  from: SeamPlace,
+  to: SeamPlace,
+  byFrom: number,
+  byTo: number,
+  alteration: string,
+): Paper | Fault {
+  const paper = from.edge === 'waist' || to.edge === 'waist' ? withWaist(lying) : lying;
+  const [p, q] = [placeOf(paper, from), placeOf(paper, to)];
+  if (!p || !q) return 'no place';
+  const cut = openCut(paper, { from: p, to: q, byFrom, byTo }, alteration);
+  if (typeof cut === 'string') return cut;
+  return { ...cut, owed: paper.owed + hipOf(paper) - hipOf(cut) };
+}
