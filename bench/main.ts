@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
 import type { Alteration } from '../core/alter/index.js';
-import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
+import { computeDraft, drawDraft, EMPTY_INPUT } from '../core/chain/index.js';
 import { compareMany } from '../core/compare/index.js';
 import { findDoubts } from '../core/measure/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
@@ -36,6 +36,26 @@ function recompute(name: string, alterations: readonly Alteration[], limit: numb
     times.push(performance.now() - start);
   }
   report(name, times.slice(count / 15), limit);
+}
+
+/** What the checks take of a recompute, over all methods: the quickest of many runs with and without them, in turn. */
+function checksShare(): void {
+  let [whole, drawn] = [0, 0];
+  for (const sheet of SHEETS) {
+    const input = { ...EMPTY_INPUT, ...inputFor(sheet, MIDDLE) };
+    const best = [Infinity, Infinity];
+    for (let i = 0; i < 400; i++) {
+      for (const [k, run] of [computeDraft, drawDraft].entries()) {
+        const start = performance.now();
+        run({ ...input });
+        best[k] = Math.min(best[k] ?? Infinity, performance.now() - start);
+      }
+    }
+    whole += best[0] ?? NaN;
+    drawn += best[1] ?? NaN;
+  }
+  const share = 1 - drawn / whole;
+  console.log(`checks: ${(100 * share).toFixed(1)} % of a recompute (${share <= 0.2 ? 'within' : 'OVER'} 20 %)`);
 }
 
 function bodies(): void {
@@ -90,7 +110,7 @@ function methods(): void {
       const outcome = computeDraft({ ...EMPTY_INPUT, ...inputFor(sheet, body) });
       return outcome.ok ? [outcome.value] : [];
     });
-    compareMany(drafts);
+    compareMany(drafts, 'cm');
     times.push(performance.now() - start);
   }
   report('ten methods drafted and compared', times.slice(10), 60);
@@ -146,6 +166,7 @@ async function pdf(): Promise<void> {
 }
 
 recompute('one whole recompute', [], 2);
+checksShare();
 recompute('one whole recompute with ten alterations', TEN_ALTERATIONS, 2);
 recompute('one whole recompute with two hundred alterations', TWO_HUNDRED_ALTERATIONS, 60, 60);
 methods();

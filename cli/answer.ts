@@ -1,5 +1,5 @@
 import type { Draft } from '../core/chain/index.js';
-import type { Measure } from '../core/check/index.js';
+import { plainValue, type Measure } from '../core/check/index.js';
 import { draftNotes, edgeLengths, outlineOf, type Panel } from '../core/draft/index.js';
 import { flatten, type Path, type Point } from '../core/geometry/index.js';
 import { findDoubts, type Measured } from '../core/measure/index.js';
@@ -91,7 +91,7 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
     outline: { front: outline(block.front), back: outline(block.back) },
     checks: checks.map((c) => ({
       id: c.id,
-      value: c.value ?? null,
+      value: plainValue(c, unit) ?? null,
       low: finite(c.low),
       high: finite(c.high),
       verdict: c.verdict,

@@ -1,4 +1,4 @@
-import type { Check } from '../core/check/index.js';
+import { plainValue, type Check } from '../core/check/index.js';
 import { lineKind } from '../core/method/index.js';
 import type { Trued } from '../core/true-it/index.js';
 import { fromMm, type Unit } from '../core/units/index.js';
@@ -6,9 +6,9 @@ import { asOrdered } from './alterations.js';
 
 const finite = (x: number | undefined): number | null => (x !== undefined && Number.isFinite(x) ? x : null);
 
-const checkAnswer = (c: Check): object => ({
+const checkAnswer = (c: Check, unit: Unit): object => ({
   id: c.id,
-  value: c.value ?? null,
+  value: plainValue(c, unit) ?? null,
   low: finite(c.low),
   high: finite(c.high),
   verdict: c.verdict,
@@ -36,8 +36,8 @@ export function trueAnswer(ordered: Readonly<Record<string, unknown>>, found: Tr
     },
     targets: found.targets,
     changes: found.changes.map(({ id, by, said }) => ({ id, by, said })),
-    before: found.before.map(checkAnswer),
-    after: found.after.map(checkAnswer),
+    before: found.before.map((c) => checkAnswer(c, unit)),
+    after: found.after.map((c) => checkAnswer(c, unit)),
     conflicts: found.conflicts,
   };
 }

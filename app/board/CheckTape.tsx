@@ -6,7 +6,7 @@ import { worstFirst, type Check } from '../../core/check/index.js';
 import type { Tape } from '../../core/units/index.js';
 import { useComputed, useTape } from '../store/work-context.js';
 import { UNLIT, useBoard, type Lit } from './board-store.js';
-import { bandOf, said, VERDICTS } from './check-words.js';
+import { bandOf, comparesOf, labelOf, said, VERDICTS } from './check-words.js';
 
 const WIDTH = 50;
 
@@ -88,14 +88,14 @@ const GaugeButton = memo(function GaugeButton({ check, tape, lit, onOpen }: Gaug
       data-check={check.id}
       data-verdict={check.verdict}
       data-lit={lit}
-      title={`${check.compares}${check.restsOnEstimate ? ' Rests on an estimate.' : ''}`}
+      title={`${comparesOf(check, tape)}${check.restsOnEstimate ? ' Rests on an estimate.' : ''}`}
       onPointerEnter={light}
       onPointerLeave={dim}
       onFocus={light}
       onBlur={dim}
       onClick={onOpen}
     >
-      <span className="name">{check.label}</span>
+      <span className="name">{labelOf(check, tape)}</span>
       <span className="name">
         <Gauge check={check} />
         <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
@@ -175,11 +175,11 @@ function CheckPage({ checks, tape }: { checks: readonly Check[]; tape: Tape }) {
               </span>{' '}
               {VERDICTS[c.verdict].word}
             </td>
-            <td>{c.label}</td>
+            <td>{labelOf(c, tape)}</td>
             <td className="number">{said(c, tape)}</td>
             <td>{bandOf(c, tape)}</td>
             <td>
-              {c.compares}
+              {comparesOf(c, tape)}
               {c.restsOnEstimate && ' Rests on an estimated measurement.'}
             </td>
           </tr>

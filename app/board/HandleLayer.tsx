@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { lineKind, type ParameterName } from '../../core/method/index.js';
 import type { Draft } from '../../core/chain/index.js';
-import { add, type Point } from '../../core/geometry/index.js';
+import { add, scale, type Point } from '../../core/geometry/index.js';
 import { formatLength, handStep, type Tape } from '../../core/units/index.js';
 import { giveBack, previewByHand, setByHand, type HandValues } from '../store/work-store.js';
 import { useChange } from '../store/work-context.js';
@@ -132,9 +132,7 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
     event.stopPropagation();
     const step = handStep(tape.unit, event.shiftKey);
     const by = { x: (place.mirrored ? -way.x : way.x) * step, y: way.y * step };
-    // Widths move on both sides of the crease at once: half a step at the corner is a whole step of the width.
-    const half = /Width|Intake/.test(handle.sets[0] ?? '') ? 0.5 : 1;
-    const to = add(handle.at, { x: by.x * half, y: by.y * half });
+    const to = add(handle.at, scale(by, handle.ofStep));
     const values = handle.drag(to, { step, arc: event.ctrlKey || event.altKey });
     if (Object.keys(values).length > 0) change(setByHand(values));
   };

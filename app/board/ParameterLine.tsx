@@ -3,9 +3,9 @@ import {
   lineLabel,
   lineKind,
   PANEL_PARAMETERS,
+  panelLine,
   showSum,
   type DartPlace,
-  type ParameterName,
   type Worked,
 } from '../../core/method/index.js';
 import { refusalSentence, type Refusal } from '../../core/refusal/index.js';
@@ -119,10 +119,8 @@ export const ParameterLine = memo(function ParameterLine({ name, label }: { name
   const tape = useTape();
   const line = worked?.ledger.get(name);
   if (!worked || !line) return null;
-  const parameter = name.split('.')[1] as ParameterName | undefined;
-  const words =
-    label ??
-    (parameter && parameter in PANEL_PARAMETERS ? PANEL_PARAMETERS[parameter].label : lineLabel(worked.sheet, name));
+  const parameter = panelLine(name)?.parameter;
+  const words = label ?? (parameter ? PANEL_PARAMETERS[parameter].label : lineLabel(worked.sheet, name));
   return (
     <Line
       name={name}

@@ -1,4 +1,5 @@
-import type { Check, Verdict } from '../../core/check/index.js';
+import { checkLabel, sayCompares, sayFinding, type Check, type Verdict } from '../../core/check/index.js';
+import { measurementLabel } from '../../core/measure/index.js';
 import { formatFigure, formatLength, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 
@@ -14,10 +15,19 @@ function figure(check: Check, x: number, tape: Tape): string {
   return check.kind === 'angle' ? `${x.toFixed(1)}°` : withFractions(formatFigure(x, tape));
 }
 
+/** What a check is called. */
+export const labelOf = (check: Check, tape: Tape): string => checkLabel(check, tape.unit);
+
+/** What a check compares with what. */
+export const comparesOf = (check: Check, tape: Tape): string => sayCompares(check, tape.unit);
+
+/** What must be measured for a check to know, within a sentence. */
+export const wantsOf = ({ wants }: Check): string | undefined => wants && measurementLabel(wants).toLowerCase();
+
 /** What a check measured, in words. */
 export function said(check: Check, tape: Tape): string {
-  if (typeof check.value === 'string') return check.value;
   if (check.value === undefined) return '';
+  if (typeof check.value === 'object') return sayFinding(check.value, tape.unit);
   return check.kind === 'angle'
     ? `${check.value.toFixed(1).replace(/^-(0\.0)$/, '$1')}°`
     : withFractions(formatLength(check.value, tape));
@@ -36,7 +46,10 @@ export const restsOn = (check: Check): string =>
 /** The band of a check, in words. */
 export function bandOf(check: Check, tape: Tape): string {
   const { low, high } = check;
-  if (low === undefined || high === undefined) return check.wants === undefined ? '' : `measure the ${check.wants}`;
+  if (low === undefined || high === undefined) {
+    const wants = wantsOf(check);
+    return wants === undefined ? '' : `measure the ${wants}`;
+  }
   if (!Number.isFinite(high)) return `at least ${figure(check, low, tape)}`;
   return `${figure(check, low, tape)} to ${figure(check, high, tape)}`;
 }

@@ -19,6 +19,11 @@ export interface Handle {
   readonly does: 'across' | 'both' | 'turns';
   /** The parameters it sets, without the panel's name. */
   readonly sets: readonly ParameterName[];
+  /**
+   * How far it goes for one step of its figure, as a share: a width that moves on both sides of the crease at once goes half
+   * as far at either.
+   */
+  readonly ofStep: 0.5 | 1;
   /** The lines set by hand that bring the handle to `to`. */
   readonly drag: (to: Point, move: Move) => HandValues;
 }
@@ -45,6 +50,7 @@ function widthHandle(panel: Panel, which: 'knee' | 'hem', side: 'side' | 'inseam
     at,
     does: 'across',
     sets: [sets],
+    ofStep: halved(panel, which) ? 0.5 : 1,
     drag: (to, { step }) =>
       stepped(panel, sets, halved(panel, which) ? 2 * way * (to.x - panel.crease) : to.x - opposite.x, step),
   };
@@ -75,6 +81,7 @@ function seatHandle(panel: Panel): Handle {
     at: panel.points.centreWaist,
     does: 'turns',
     sets: ['centreIn', 'centreLift'],
+    ofStep: 1,
     drag: (to, { step, arc }) => {
       if (arc) {
         const end = turned(panel, to, step);
@@ -93,6 +100,7 @@ function crotchHandle(panel: Panel, levels: Levels): Handle {
     at,
     does: 'both',
     sets: ['extension', 'crotchDrop'],
+    ofStep: 1,
     drag: (to, { step }) => ({
       ...stepped(panel, 'extension', to.x - panel.parameters.hipWidth, step),
       // Measured from where truing has put the point: moving it sideways alone must not set the drop.
@@ -120,6 +128,7 @@ function dartHandles(panel: Panel): Handle[] {
       at: dart[which],
       does: 'across',
       sets: ['dartIntake'],
+      ofStep: 0.5,
       drag: (to, { step }) => {
         const intake = settled.dartIntake + 2 * way * dot(subtract(to, dart[which]), across);
         if (Math.abs(intake - settled.dartIntake) < step / 2) return {};
@@ -132,6 +141,7 @@ function dartHandles(panel: Panel): Handle[] {
       at: dart.apex,
       does: 'both',
       sets: ['dartLength', 'dartAt'],
+      ofStep: 1,
       drag: (to, { step }) => {
         const moved = subtract(to, dart.apex);
         const sideways = dot(moved, across);

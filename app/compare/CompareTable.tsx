@@ -26,7 +26,10 @@ function shown(value: number | string | undefined, kind: ComparedRow['kind'], ta
 /** Every figure of the drafts that are compared, with the difference, the largest first within each group. */
 export function CompareTable({ compared, tape, all }: { compared: readonly Compared[]; tape: Tape; all: boolean }) {
   const drafted = compared.flatMap((c) => (c.draft ? [{ ...c, draft: c.draft }] : []));
-  const rows = compareMany(drafted.map((c) => c.draft));
+  const rows = compareMany(
+    drafted.map((c) => c.draft),
+    tape.unit,
+  );
   const differs = (row: ComparedRow): boolean => row.spread >= (row.kind === 'length' ? SAME : 1e-6);
   return (
     <table className="figures compare-table">

@@ -114,7 +114,7 @@ export function CompareView() {
             size="small"
             variant="outlined"
             onClick={() => {
-              set({ beside: candidates.filter((c) => c.id.startsWith('method:')).map((c) => c.id) });
+              set({ beside: candidates.filter((c) => c.kind === 'method').map((c) => c.id) });
             }}
           >
             All ten methods

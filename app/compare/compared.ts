@@ -24,6 +24,7 @@ export interface Compared {
 /** What may be laid beside the draft in hand. */
 export interface Candidate {
   readonly id: string;
+  readonly kind: 'method' | 'draft';
   readonly label: string;
 }
 
@@ -66,8 +67,8 @@ export function useCompared(): { readonly compared: readonly Compared[]; readonl
     return [first, ...made].map((one, i): Compared => ({ ...one, letter: LETTERS[i] ?? '?' }));
   }, [beside, others, work, inHand]);
   const candidates = [
-    ...SHEETS.map((s) => ({ id: `method:${s.id}`, label: s.name })),
-    ...others.map((d) => ({ id: `draft:${d.id}`, label: d.name })),
+    ...SHEETS.map((s) => ({ id: `method:${s.id}`, kind: 'method' as const, label: s.name })),
+    ...others.map((d) => ({ id: `draft:${d.id}`, kind: 'draft' as const, label: d.name })),
   ];
   return { compared, candidates };
 }

@@ -28,13 +28,7 @@ export const TilePreview = memo(function TilePreview({
               key={i}
               d={pathData(mark.path)}
               fill="none"
-              stroke={
-                mark.name.startsWith('front')
-                  ? 'var(--front)'
-                  : mark.name.startsWith('back')
-                    ? 'var(--back)'
-                    : 'var(--text)'
-              }
+              stroke={mark.part === 'front' ? 'var(--front)' : mark.part === 'back' ? 'var(--back)' : 'var(--text)'}
               strokeWidth={mark.role === 'stitching' ? 1.8 : 1}
               strokeDasharray={DASHES[mark.role]}
               vectorEffect="non-scaling-stroke"

@@ -8,7 +8,7 @@ import { useWork } from '../store/work-context.js';
 function useCloseness(): Closeness {
   return useWork(({ work }) => {
     const fit = work.draft.fit.fitClass ?? fitClassOf(sheetOf(work.draft), work.draft.choices).id;
-    return fit === 'knit' ? 'knit' : fit.startsWith('close') ? 'close' : 'easy';
+    return fit === 'knit' ? 'knit' : fit === 'close-contoured' || fit === 'close-relaxed' ? 'close' : 'easy';
   });
 }
 

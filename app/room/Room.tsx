@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { MEASUREMENTS } from '../../core/measure/index.js';
-import { lineLabel, settingsOf } from '../../core/method/index.js';
+import { lineLabel, panelLine, settingsOf } from '../../core/method/index.js';
 import { Board, type BoardProps } from '../board/Board.js';
 import { useBoard } from '../board/board-store.js';
 import type { Autosave } from '../store/autosave.js';
@@ -162,8 +162,8 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open, onR
     const sheet = sheetOf(work.draft);
     const counting = open.computed.getState().draft?.worked.settings ?? settingsOf(sheet).filter((s) => !s.when);
     const toLine = (name: string, to: StationId) => (): void => {
-      const panel = name.split('.')[0];
-      if (panel === 'front' || panel === 'back') useBoard.getState().set({ inHand: panel });
+      const panel = panelLine(name)?.panel;
+      if (panel) useBoard.getState().set({ inHand: panel });
       void Promise.resolve(go(pathOf(to))).then(() => {
         window.setTimeout(() => {
           focusOn(name);

@@ -1,3 +1,4 @@
+import { panelLine } from '../../core/method/index.js';
 import type { Computed } from '../store/work-store.js';
 import type { Work } from '../../core/kept/index.js';
 import { doubtsOf, setOf } from '../../core/kept/index.js';
@@ -48,7 +49,7 @@ export function stationStates(work: Work, computed: Computed): Record<StationId,
   return {
     measure: doubtful ? 'needs-you' : 'done',
     choose: chosen ? 'under-way' : 'untouched',
-    draft: refused((f) => f.includes('.'))
+    draft: refused((field) => panelLine(field) !== undefined)
       ? 'needs-you'
       : Object.keys(draft.set).length > 0
         ? 'under-way'

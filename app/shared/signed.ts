@@ -1,10 +1,10 @@
-import { formatFigure, type Tape } from '../../core/units/index.js';
+import { formatFigure, showsNothing, type Tape } from '../../core/units/index.js';
 import { withFractions } from './fractions.js';
 
 /** A difference in mm as a figure of the tape with its sign; none where the tape shows no difference. */
 export function signedFigure(mm: number, tape: Tape): string {
   const figure = formatFigure(Math.abs(mm), tape);
-  const sign = /[1-9]/.test(figure) ? (mm > 0 ? '+' : '−') : '';
+  const sign = showsNothing(mm, tape) ? '' : mm > 0 ? '+' : '−';
   return withFractions(sign + figure);
 }
 

@@ -8,8 +8,10 @@ import {
   formulaFor,
   lineLabel,
   ownCopy,
+  panelLine,
   showSum,
   type Line,
+  type PanelName,
   type Setting,
   type Sheet,
   type Worked,
@@ -103,7 +105,7 @@ export function SheetView({ board }: { board: () => ReactNode }) {
       </tbody>
     );
   };
-  const of = (panel: string): Line[] => sheet.lines.filter((l) => l.name.startsWith(panel));
+  const of = (panel: PanelName): Line[] => sheet.lines.filter((l) => panelLine(l.name)?.panel === panel);
   const take = (next: Sheet, name: string): void => {
     change(changeMethod(ownCopy(next, `own-${crypto.randomUUID()}`, name)));
   };
@@ -200,7 +202,7 @@ export function SheetView({ board }: { board: () => ReactNode }) {
           {section('Settings', sheet.settings)}
           {section(
             'Levels',
-            sheet.lines.filter((l) => !l.name.includes('.')),
+            sheet.lines.filter((l) => !panelLine(l.name)),
           )}
           {section(sheet.first === 'back' ? 'Back' : 'Front', of(sheet.first === 'back' ? 'back' : 'front'))}
           {section(sheet.first === 'back' ? 'Front' : 'Back', of(sheet.first === 'back' ? 'front' : 'back'))}

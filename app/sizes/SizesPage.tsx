@@ -6,6 +6,7 @@ import {
   isMeasurementId,
   MEASUREMENT_IDS,
   measurementLabel,
+  PAIR_IDS,
   SHIPPED_CHARTS,
   type ChartSize,
   type Figure,
@@ -59,7 +60,7 @@ function ChartTable({
 }) {
   const tape = tapeFor(unit);
   const ids = MEASUREMENT_IDS.filter((id) => own || chart.sizes.some((s) => s.values[id] !== undefined)).filter(
-    (id) => !id.startsWith('pair'),
+    (id) => !(PAIR_IDS as readonly string[]).includes(id),
   );
   const columns: GridColDef<SizeLine>[] = [
     {

@@ -5,6 +5,7 @@ import {
   type MeasurementId,
   type SizeChart,
 } from '../../core/measure/index.js';
+import { refusalSentence } from '../../core/refusal/index.js';
 import { readLength, type Unit } from '../../core/units/index.js';
 
 /** A chart with a cell written into, or why it was not taken over, in a sentence. */
@@ -36,6 +37,6 @@ export function writeSize(
   if (!read.ok)
     return { ok: false, sentence: `Size ${size.name}, ${label}: ${read.reason}. Write it as 27.3 or 10 3/4.` };
   const refusal = refuseMeasurement(field, read.mm, unit);
-  if (refusal !== undefined) return { ok: false, sentence: `Size ${size.name}: ${refusal}` };
+  if (refusal) return { ok: false, sentence: `Size ${size.name}: ${refusalSentence(refusal)}` };
   return put({ ...size, values: { ...size.values, [field]: read.mm } });
 }

@@ -14,7 +14,7 @@ import {
   type Alteration,
   type LengthChange,
 } from '../../core/alter/index.js';
-import type { Tape } from '../../core/units/index.js';
+import { showsNothing, type Tape } from '../../core/units/index.js';
 import { useBoard } from '../board/board-store.js';
 import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
@@ -43,7 +43,7 @@ const OF: Record<LengthChange['of'], string> = {
 
 /** What an alteration changed, by piece: “back rise +1.2, side −0.1”. */
 function changesSaid(changes: readonly LengthChange[], tape: Tape): string {
-  const worth = changes.filter(({ by }) => signedFigure(by, tape).match(/[+−]/));
+  const worth = changes.filter(({ by }) => !showsNothing(by, tape));
   if (worth.length === 0) return 'No seam changes its length.';
   return (['front', 'back'] as const)
     .flatMap((panel) => {

@@ -3,7 +3,7 @@ import NativeSelect from '@mui/material/NativeSelect';
 import { useId, useMemo, useState } from 'react';
 import { offersFor, sayEffect, type Offer } from '../../core/correct/index.js';
 import { worstFirst, type Check } from '../../core/check/index.js';
-import { bandOf, said, VERDICTS } from '../board/check-words.js';
+import { bandOf, labelOf, said, VERDICTS, wantsOf } from '../board/check-words.js';
 import { UNLIT, useBoard } from '../board/board-store.js';
 import { withFractions } from '../shared/fractions.js';
 import { addAlterations, newAlteration, tryAlterations } from '../store/alteration-work.js';
@@ -14,11 +14,12 @@ import { useTrue } from './true-store.js';
 function OfferLine({ offer, check }: { offer: Offer; check: Check }) {
   const change = useChange();
   const unit = useUnit();
+  const tape = useTape();
   const list = useWork(({ work }) => work.draft.alterations);
   const set = useTrue((s) => s.set);
   const [shown, setShown] = useState(false);
   const made = (): ReturnType<typeof newAlteration>[] =>
-    offer.works.map((work) => newAlteration(work, `For the check “${check.label.toLowerCase()}”`));
+    offer.works.map((work) => newAlteration(work, `For the check “${labelOf(check, tape).toLowerCase()}”`));
   const show = (): void => {
     setShown(true);
     change(tryAlterations([...list, ...made()]));
@@ -46,7 +47,7 @@ function OfferLine({ offer, check }: { offer: Offer; check: Check }) {
         {offer.effects.length === 0
           ? 'No check changes.'
           : withFractions(`${offer.effects.map((e) => sayEffect(e, unit)).join(', ')}; all others unchanged.`)}
-        {offer.effects[0]?.id !== check.id && ` ${check.label} ${word}.`}
+        {offer.effects[0]?.id !== check.id && ` ${labelOf(check, tape)} ${word}.`}
       </span>
       {offer.caution && <span className="quiet">{offer.caution}</span>}
       <Button
@@ -80,7 +81,7 @@ export function Offers({ check }: { check: Check }) {
     return (
       <p className="quiet">
         {check.verdict === 'unknown' && check.wants
-          ? `Measure the ${check.wants} to know.`
+          ? `Measure the ${wantsOf(check) ?? ''} to know.`
           : check.verdict === 'in'
             ? 'In its band: nothing to correct.'
             : 'No correction on the piece is offered for this check.'}
@@ -125,7 +126,7 @@ function CheckLine({ check, open, onOpen }: { check: Check; open: boolean; onOpe
         {sign}
         <span className="visually-hidden"> {word}</span>
       </span>
-      <span>{check.label}</span>
+      <span>{labelOf(check, tape)}</span>
       <span className="number">
         {check.restsOnEstimate ? '≈' : ''}
         {said(check, tape)}
@@ -141,6 +142,7 @@ export function CheckCorrections() {
   const shown = useComputed((c) => (c.before ?? c.draft)?.checks);
   const checks = useMemo(() => worstFirst(shown ?? []), [shown]);
   const { check: chosen, set } = useTrue();
+  const tape = useTape();
   const asking = checks.filter((c) => c.verdict === 'out' || c.verdict === 'near');
   const other = checks.find((c) => c.id === chosen && !asking.includes(c));
   const listed = other ? [...asking, other] : asking;
@@ -180,7 +182,7 @@ export function CheckCorrections() {
             .filter((c) => !asking.includes(c))
             .map((c) => (
               <option key={c.id} value={c.id}>
-                {c.label}
+                {labelOf(c, tape)}
               </option>
             ))}
         </NativeSelect>

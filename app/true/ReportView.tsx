@@ -4,7 +4,7 @@ import type { Check } from '../../core/check/index.js';
 import { offersFor, sayEffect } from '../../core/correct/index.js';
 import { setOf } from '../../core/kept/index.js';
 import { useMemo } from 'react';
-import { bandOf, restsOn, said, VERDICTS } from '../board/check-words.js';
+import { bandOf, comparesOf, labelOf, restsOn, said, VERDICTS } from '../board/check-words.js';
 import { withFractions } from '../shared/fractions.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { inputNow, methodName } from '../store/sheets.js';
@@ -84,12 +84,12 @@ export function ReportView() {
                     </span>{' '}
                     {VERDICTS[check.verdict].word}
                   </td>
-                  <th scope="row">{check.label}</th>
+                  <th scope="row">{labelOf(check, tape)}</th>
                   <td className="number">{said(check, tape)}</td>
                   <td>{bandOf(check, tape)}</td>
                   <td>{restsOn(check)}</td>
                   <td>
-                    {check.compares}
+                    {comparesOf(check, tape)}
                     <Way check={check} />
                   </td>
                 </tr>

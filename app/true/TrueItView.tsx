@@ -11,7 +11,7 @@ import {
   type TrueItWish,
   type UnknownId,
 } from '../../core/true-it/index.js';
-import { bandOf, said, VERDICTS } from '../board/check-words.js';
+import { bandOf, labelOf, said, VERDICTS } from '../board/check-words.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { withFractions } from '../shared/fractions.js';
@@ -41,7 +41,7 @@ function TargetLine({ check, value, onPick }: { check: Check; value: number; onP
         <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
           {sign}
         </span>{' '}
-        {check.label} <span className="number">{said(check, tape)}</span>
+        {labelOf(check, tape)} <span className="number">{said(check, tape)}</span>
         <span className="visually-hidden"> {word}</span>
       </label>
       {open ? (
@@ -95,7 +95,7 @@ function BeforeAfter({ trued }: { trued: Trued }) {
                 <span className="verdict" data-verdict={after.verdict} aria-hidden="true">
                   {VERDICTS[after.verdict].sign}
                 </span>{' '}
-                {after.label}
+                {labelOf(after, tape)}
                 <span className="visually-hidden"> {VERDICTS[after.verdict].word}</span>
               </th>
               <td className="number">{before && said(before, tape)}</td>

@@ -7,7 +7,7 @@ import { garmentOf, partOf, partOutline, type Garment } from '../../core/garment
 import type { PanelName } from '../../core/method/index.js';
 import { closedWaistAtSide, crotchJoin, waistJoin, walkSeam, type SeamWalk } from '../../core/walk/index.js';
 import type { Drawn } from '../board/Board.js';
-import { bandOf, VERDICTS } from '../board/check-words.js';
+import { bandOf, labelOf, VERDICTS } from '../board/check-words.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useTape } from '../store/work-context.js';
 import { Offers } from './CheckCorrections.js';
@@ -103,12 +103,12 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
           </p>
         )}
         {about.map((check) => (
-          <section key={check.id} aria-label={check.label}>
+          <section key={check.id} aria-label={labelOf(check, tape)}>
             <h3>
               <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
                 {VERDICTS[check.verdict].sign}
               </span>{' '}
-              {check.label} {VERDICTS[check.verdict].word}
+              {labelOf(check, tape)} {VERDICTS[check.verdict].word}
             </h3>
             <p className="quiet">
               Band {bandOf(check, tape)}

@@ -1,5 +1,5 @@
 import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
-import { classByExtensions } from '../check/index.js';
+import { checkLabel, classByExtensions, type CheckId } from '../check/index.js';
 import { edgeLengths } from '../draft/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import { fitClassById, type FitClassId, type Sheet } from '../method/index.js';
@@ -114,6 +114,17 @@ function byWish(sheet: Sheet, wish: Wish, reasons: Reasons): void {
   }
 }
 
+/** What the rises give is told with how far they are from the measured. */
+const OF_RISES: ReadonlySet<CheckId> = new Set([
+  'frontRise',
+  'backRise',
+  'wholeRise',
+  'frontRiseLine',
+  'backRiseLine',
+  'riseCharacter',
+  'riseShape',
+]);
+
 function byDraft(draft: Draft, gives: Gives, wish: Wish, unit: Unit, reasons: Reasons): void {
   const show = (mm: number): string => formatLength(mm, tapeFor(unit));
   const { worked, checks } = draft;
@@ -144,9 +155,12 @@ function byDraft(draft: Draft, gives: Gives, wish: Wish, unit: Unit, reasons: Re
     else reasons.add(Math.abs(over) > RISE_FAR ? -1.5 : -0.5, far);
   }
   for (const warning of worked.warnings) reasons.add(-2, warning);
-  const out = checks.filter((c) => c.verdict === 'out' && !/rise/i.test(c.id));
+  const out = checks.filter((c) => c.verdict === 'out' && !OF_RISES.has(c.id));
   if (out.length > 0)
-    reasons.add(-0.5 * out.length, `Out on this body: ${out.map((c) => c.label.toLowerCase()).join(', ')}.`);
+    reasons.add(
+      -0.5 * out.length,
+      `Out on this body: ${out.map((c) => checkLabel(c, unit).toLowerCase()).join(', ')}.`,
+    );
 }
 
 /**

@@ -11,6 +11,7 @@ import {
   type LineRules,
 } from '../check/index.js';
 import { drawBlock, edgeLengths, HOUSE_RULES, type Block, type DraftRules } from '../draft/index.js';
+import { figuresOf } from '../measured/index.js';
 import {
   measurementLabel,
   completeBody,
@@ -38,7 +39,7 @@ import {
   type Worked,
 } from '../method/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
-import { exactFigure, type Unit } from '../units/index.js';
+import type { Unit } from '../units/index.js';
 
 /** Everything a draft is computed from: what is stored is this, never a result. Lengths in mm. */
 export interface DraftInput {
@@ -61,8 +62,8 @@ export interface DraftInput {
   readonly alterations: readonly Alteration[];
 }
 
-/** A draft computed: the sheet worked out, both panels, and the checks. */
-export interface Draft {
+/** A draft before it is judged: the sheet worked out, and both panels. */
+export interface Drafted {
   readonly worked: Worked;
   /** Both panels as the sheet drafts them, before any alteration. */
   readonly drafted: Block;
@@ -70,6 +71,10 @@ export interface Draft {
   readonly block: Block;
   /** What became of the alterations, and how they would be done on paper. */
   readonly altered: Pick<AlteredBlock, 'told' | 'marks'>;
+}
+
+/** A draft computed: the sheet worked out, both panels, and the checks. */
+export interface Draft extends Drafted {
   readonly checks: readonly Check[];
 }
 
@@ -115,10 +120,8 @@ function requiredBody(input: DraftInput, unit: Unit): Outcome<Body> {
   }));
   for (const [id, { mm, source }] of body) {
     if (source === 'estimate' && !(REQUIRED_IDS as readonly string[]).includes(id)) continue;
-    const sentence = refuseMeasurement(id, mm, unit);
-    if (sentence === undefined) continue;
-    const [reason = sentence, wayOut = ''] = sentence.split(/(?<=drafted\.) /);
-    refusals.push({ field: id, value: Number.isFinite(mm) ? `${exactFigure(mm, unit)} ${unit}` : '', reason, wayOut });
+    const refusal = refuseMeasurement(id, mm, unit);
+    if (refusal) refusals.push(refusal);
   }
   return refusals.length > 0 ? refused(...refusals) : good(body);
 }
@@ -128,12 +131,12 @@ const SOLVED_TO = 0.2;
 const SOLVING_ROUNDS = 4;
 
 /** Works the sheet out and draws it, moving what it settles from measured seams until they are as long as measured. */
-function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: Block }> {
+function drawn(input: DraftInput, body: Body, unit: Unit): Outcome<{ worked: Worked; block: Block }> {
   const { sheet, fit, figure, build, settings, choices, set } = input;
   const wishes = (sheet.solves ?? []).filter((s) => input.measured[s.measure] !== undefined && !(s.line in set));
   let solved: Record<string, number> = {};
   for (let round = 0; ; round++) {
-    const worked = workOut(sheet, { body, figure, build, fit, settings, choices, set, solved });
+    const worked = workOut(sheet, { body, figure, build, fit, settings, choices, set, solved }, unit);
     if (!worked.ok) return worked;
     const block = drawBlock(worked.value, input.rules);
     if (!block.ok) return block;
@@ -177,32 +180,41 @@ function withSettledExtensions(worked: Worked, block: Block): Worked {
 const CROTCH_WIDTH_REASON = 'Settled on the piece, so that side seam to crotch point is what the sheet states.';
 
 /**
- * The whole chain, one way down (docs/architecture.md): measurements to sheet to panels to alterations to checks. Pure; every
- * figure it cannot use comes back as a refusal with field, reason and way out in the reader's unit.
+ * Measurements to sheet to panels to alterations, without the checks: for what seeks a figure over many drafts. Refusals as
+ * of `computeDraft`.
  */
-export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draft> {
+export function drawDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Drafted> {
   const fault = faultOf(input.sheet);
   if (fault) return refused(fault);
   const body = requiredBody(input, unit);
   if (!body.ok) return body;
-  const done = drawn(input, body.value);
+  const done = drawn(input, body.value, unit);
   if (!done.ok) return done;
   const { block: drafted } = done.value;
   const worked = withSettledExtensions(done.value.worked, drafted);
   const { block, told, marks } = alterBlock(drafted, input.alterations);
-  return good({
-    worked,
-    drafted,
-    block,
-    altered: { told, marks },
-    checks: [
-      ...checkAgainstBody(worked, block, unit),
-      ...checkGirths(worked, block, input.heights, unit),
-      ...checkRiseShape(block, input.trace, unit),
-      ...checkAgainstItself(block, worked.fitClass.byShare, worked.back.crotchDrop !== 0),
-      ...checkLines(block, { ...lineRulesOf(worked, input.rules), drafted }, unit),
-    ].map(shown),
-  });
+  return good({ worked, drafted, block, altered: { told, marks } });
+}
+
+/** Every check of a draft: its figures held against the body, against one another and against the trade's lines. */
+function checksOf({ worked, drafted, block }: Drafted, { heights, trace, rules }: DraftInput): Check[] {
+  const figures = figuresOf(block);
+  return [
+    ...checkAgainstBody(worked, block, figures),
+    ...checkGirths(worked, block, heights),
+    ...checkRiseShape(block, trace),
+    ...checkAgainstItself(block, figures, worked.fitClass.byShare, worked.back.crotchDrop !== 0),
+    ...checkLines(block, { ...lineRulesOf(worked, rules), drafted }),
+  ].map(shown);
+}
+
+/**
+ * The whole chain, one way down (docs/architecture.md): measurements to sheet to panels to alterations to checks. Pure; every
+ * figure it cannot use comes back as a refusal with field, reason and way out in the reader's unit.
+ */
+export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draft> {
+  const drafted = drawDraft(input, unit);
+  return drafted.ok ? good({ ...drafted.value, checks: checksOf(drafted.value, input) }) : drafted;
 }
 
 const faults = new WeakMap<Sheet, Refusal | null>();

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { anyBody, inputFor, isMeantFor, plausibleBody, seeded, waysOf, wideBody } from '../../bench/random-body.js';
+import { plainValue } from '../check/index.js';
 import { hipWidthOf } from '../measured/index.js';
 import { draftNotes, edgeLengths, isSound, levelSpan, outlineOf, type Block } from '../draft/index.js';
 import {
@@ -146,8 +147,10 @@ describe('the draft of a middle body', () => {
   });
 
   it('says what a draft is, whatever was meant', () => {
-    const is = (set: DraftInput['set']): unknown =>
-      draft(middle, { set }).checks.find((c) => c.id === 'fitClass')?.value;
+    const is = (set: DraftInput['set']): unknown => {
+      const found = draft(middle, { set }).checks.find((c) => c.id === 'fitClass');
+      return found && plainValue(found, 'cm');
+    };
     expect(is({})).toBe('Loose');
     expect(String(is({ 'front.extension': 45, 'back.extension': 80 }))).toContain('Close');
     expect(String(is({ 'front.extension': 110, 'back.extension': 140 }))).toContain('Skirt-like');

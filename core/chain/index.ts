@@ -1,3 +1,12 @@
-export { bodyOf, computeDraft, EMPTY_INPUT, missingFigures, type Draft, type DraftInput } from './compute-draft.js';
+export {
+  bodyOf,
+  computeDraft,
+  drawDraft,
+  EMPTY_INPUT,
+  missingFigures,
+  type Draft,
+  type Drafted,
+  type DraftInput,
+} from './compute-draft.js';
 export { readLevel, type LevelReading } from './level-reading.js';
 export { easeTable, extensionsFor, type EaseHeld, type EaseRow } from './ease.js';

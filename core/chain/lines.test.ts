@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { BODIES } from '../../bench/body-table.js';
 import { judgeDraft } from '../../bench/judged.js';
 import { inputFor, isMeantFor, seeded, waysOf, wideBody } from '../../bench/random-body.js';
+import { plainValue } from '../check/index.js';
 import { edgeLengths, levelSpan, type Panel } from '../draft/index.js';
 import { flatten, pathLength, type Point } from '../geometry/index.js';
 import { drawnOtherwise, drawnParameters } from '../measured/index.js';
@@ -143,8 +144,9 @@ describe('a maker who works in inches', () => {
             'in',
           );
           if (!outcome.ok) throw new Error(outcome.refusals.map((r) => r.reason).join(' '));
-          for (const { measures, value } of outcome.value.checks) {
-            if (!measures || typeof value !== 'string') continue;
+          for (const check of outcome.value.checks) {
+            const value = plainValue(check, 'in');
+            if (!check.measures || typeof value !== 'string') continue;
             expect(value).not.toMatch(/ mm| cm|NaN|Infinity/);
             if (/ in\b/.test(value)) told += 1;
           }

@@ -1,5 +1,9 @@
 import type { EdgeName } from '../draft/index.js';
+import type { MeasurementId } from '../measure/index.js';
 import type { Levels, PanelName } from '../method/index.js';
+import type { Comparison } from './comparison.js';
+import type { Finding } from './finding.js';
+import type { Measure } from './measure.js';
 
 /** How a figure stands to its band. */
 export type Verdict = 'in' | 'near' | 'out' | 'unknown';
@@ -12,70 +16,73 @@ export interface About {
   readonly at?: number;
 }
 
-/** The name of a check. */
-export type CheckId =
-  | 'waist'
-  | 'hip'
-  | 'thigh'
-  | 'frontRise'
-  | 'backRise'
-  | 'wholeRise'
-  | 'hem'
-  | 'midThigh'
-  | 'knee'
-  | 'calf'
-  | 'highHip'
-  | 'inseamWalk'
-  | 'inseamWalkBelow'
-  | 'sideWalk'
-  | 'waistRun'
-  | 'crotchJoin'
-  | 'frontRiseLine'
-  | 'backRiseLine'
-  | 'sideLine'
-  | 'kneeLine'
-  | 'waistLine'
-  | 'thighLine'
-  | 'pair'
-  | 'darts'
-  | 'outline'
-  | 'fitClass'
-  | 'opening'
-  | 'riseCharacter'
-  | 'riseShape'
-  | 'crease'
-  | `height.${number}`;
+/** The checks that every draft may have. */
+export const CHECK_IDS = [
+  'waist',
+  'hip',
+  'thigh',
+  'frontRise',
+  'backRise',
+  'wholeRise',
+  'hem',
+  'midThigh',
+  'knee',
+  'calf',
+  'highHip',
+  'inseamWalk',
+  'inseamWalkBelow',
+  'sideWalk',
+  'waistRun',
+  'crotchJoin',
+  'frontRiseLine',
+  'backRiseLine',
+  'sideLine',
+  'kneeLine',
+  'waistLine',
+  'thighLine',
+  'pair',
+  'darts',
+  'outline',
+  'fitClass',
+  'opening',
+  'riseCharacter',
+  'riseShape',
+  'crease',
+] as const;
 
-/** One of several measures that a check rests on; an open end is left out. */
-export interface Measure {
-  readonly id: string;
-  /** The panel it is about; nothing where it is about both together. */
-  readonly panel: PanelName | undefined;
-  readonly value: number;
-  readonly low: number | undefined;
-  readonly high: number | undefined;
-  readonly unit: 'mm' | 'deg' | 'share';
-}
+/** The name of a check; one at a height above the crotch is named by its whole millimetres. */
+export type CheckId = (typeof CHECK_IDS)[number] | `height.${number}`;
 
 /** A draft held against the body or against itself. Lengths in mm, angles in degrees; an open end is infinite. */
 export interface Check {
   readonly id: CheckId;
-  readonly label: string;
   readonly against: 'body' | 'itself';
   readonly kind: 'length' | 'angle' | 'word';
-  readonly value: number | string | undefined;
+  /** The figure, or what was found where that is said in words; nothing where the piece has none. */
+  readonly value: number | Finding | undefined;
   readonly low: number | undefined;
   readonly high: number | undefined;
   readonly verdict: Verdict;
-  /** What is compared with what, in one line. */
-  readonly compares: string;
+  /** What is compared with what. */
+  readonly compares: Comparison;
+  /** True where the piece does not reach where it is to be measured. */
+  readonly notReached?: true;
   /** Which measurement is missing, where the verdict is unknown. */
-  readonly wants?: string;
+  readonly wants?: MeasurementId;
   readonly restsOnEstimate: boolean;
   readonly about: About;
   /** What it rests on, where that is more than one figure. */
   readonly measures?: readonly Measure[];
 }
+
+/** A figure with its band, for a check to be made of. */
+export type Judged = Pick<Check, 'id' | 'against' | 'compares' | 'about'> & {
+  readonly kind?: 'length' | 'angle';
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  readonly restsOnEstimate?: boolean;
+};
 
 /** A figure may lie this share of its band beyond the band, and at most this much, and still be near. */
 const NEAR_SHARE = 0.25;
@@ -92,11 +99,29 @@ export function verdictOf(value: number, low: number, high: number): Verdict {
   return value >= low - margin && value <= high + margin ? 'near' : 'out';
 }
 
+/** The check of a figure against its band. */
+export const judged = (j: Judged): Check => ({
+  kind: 'length',
+  restsOnEstimate: false,
+  ...j,
+  verdict: verdictOf(j.value, j.low, j.high),
+});
+
+/** The check of a figure that nothing can be held against until a measurement is there. */
+export const unjudged = (j: Omit<Judged, 'low' | 'high' | 'restsOnEstimate'>, wants: MeasurementId): Check => ({
+  kind: 'length',
+  ...j,
+  low: undefined,
+  high: undefined,
+  verdict: 'unknown',
+  wants,
+  restsOnEstimate: false,
+});
+
 /** A check as it is shown: one whose figure the piece does not have, as where it ends above the level, says so and judges nothing. */
 export function shown(check: Check): Check {
   if (typeof check.value !== 'number' || Number.isFinite(check.value)) return check;
-  const compares = `${check.compares} The piece does not reach there, so there is no figure.`;
-  return { ...check, value: undefined, low: undefined, high: undefined, verdict: 'unknown', compares };
+  return { ...check, value: undefined, low: undefined, high: undefined, verdict: 'unknown', notReached: true };
 }
 
 /** The order in which checks are shown: worst first, otherwise as listed. */

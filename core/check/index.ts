@@ -1,15 +1,11 @@
-export {
-  shown,
-  worstFirst,
-  verdictOf,
-  type Check,
-  type CheckId,
-  type Measure,
-  type Verdict,
-  type About,
-} from './check.js';
+export { shown, worstFirst, verdictOf, type Check, type CheckId, type Verdict, type About } from './check.js';
+export type { Measure } from './measure.js';
+export type { Finding } from './finding.js';
+export { checkLabel, plainValue, sayCompares, sayFinding } from './words.js';
+export { checkedFigure } from './checked-figure.js';
 export { classByExtensions } from './fit-class.js';
-export { checkAgainstBody, RISE_BAND } from './against-body.js';
+export { RISE_BAND } from './rises.js';
+export { checkAgainstBody } from './against-body.js';
 export { checkLines, type LineRules } from './lines.js';
 export { checkRiseShape } from './rise-shape.js';
 export { checkGirths } from './girths.js';

@@ -9,8 +9,10 @@ import {
   waistFigures,
 } from '../measured/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
-import { formatLength, tapeFor, type Unit } from '../units/index.js';
-import type { About, Check, CheckId, Measure, Verdict } from './check.js';
+import type { About, Check, CheckId, Verdict } from './check.js';
+import type { Comparison } from './comparison.js';
+import type { LineKind } from './finding.js';
+import type { Measure } from './measure.js';
 
 /** Whom the lines are for, and what a switched-off rule or the method itself leaves unsecured. */
 export interface LineRules {
@@ -36,10 +38,16 @@ const DRAWN_TO = 0.015;
 /** A measure missed by less than this share of its limit is near. */
 const NEAR = 0.2;
 
-interface Judged extends Measure {
-  /** What is the matter, in the maker's words; asked only where it is missed. */
-  readonly words: () => string;
-}
+/** Measures of one panel, or of both together, that lie under a limit or over one. */
+const measuresOf = (
+  panel: PanelName | undefined,
+): Record<
+  'most' | 'least',
+  (id: string, value: number | undefined, limit: number, unit: Measure['unit']) => readonly Measure[]
+> => ({
+  most: (id, value, high, unit) => (value === undefined ? [] : [{ id, panel, value, low: undefined, high, unit }]),
+  least: (id, value, low, unit) => (value === undefined ? [] : [{ id, panel, value, low, high: undefined, unit }]),
+});
 
 const missedBy = ({ value, low, high }: Measure): number => {
   const under = low === undefined ? 0 : (low - value) / (Math.abs(low) || 1);
@@ -54,108 +62,44 @@ function verdictOn(measures: readonly Measure[]): Verdict {
   return missed.length === 1 && (missed[0] ?? 1) < NEAR ? 'near' : 'out';
 }
 
-function lineCheck(id: CheckId, label: string, asked: readonly Judged[], compares: string, about: About): Check {
+function lineCheck(id: CheckId, line: LineKind, asked: readonly Measure[], compares: Comparison, about: About): Check {
   // What a cut-down piece no longer has is not judged.
-  const judged = asked.filter(({ value }) => Number.isFinite(value));
-  const worst = [...judged].sort((a, b) => missedBy(b) - missedBy(a))[0];
-  const verdict = verdictOn(judged);
+  const measures = asked.filter(({ value }) => Number.isFinite(value));
+  const worst = [...measures].sort((a, b) => missedBy(b) - missedBy(a))[0];
+  const verdict = verdictOn(measures);
   return {
     id,
-    label,
     against: 'itself',
     kind: 'word',
-    value: verdict === 'in' || !worst ? 'Fair' : worst.words(),
+    value: { of: 'line', line, worst: verdict === 'in' ? undefined : worst },
     low: undefined,
     high: undefined,
     verdict,
     compares,
     restsOnEstimate: false,
     about,
-    measures: judged.map(({ id: name, panel, value, low, high, unit }) => ({
-      id: name,
-      panel,
-      value,
-      low,
-      high,
-      unit,
-    })),
+    measures,
   };
 }
 
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
-const degrees = (angle: number): string => `${angle.toFixed(1)}°`;
-
-type Say = (mm: number) => string;
-
-function riseLine(panel: Panel, { size }: LineRules, say: Say): Check {
+function riseLine(panel: Panel, { size }: LineRules): Check {
   const { name } = panel;
   const f = riseFigures(panel, FLAT * size);
-  const of = (
-    id: string,
-    value: number,
-    low: number | undefined,
-    high: number | undefined,
-    unit: Measure['unit'],
-    words: () => string,
-  ): Judged => ({
-    id,
-    panel: name,
-    value,
-    low,
-    high,
-    unit,
-    words,
-  });
-  const side = name === 'front' ? 'Front' : 'Back';
+  const { most, least } = measuresOf(name);
   return lineCheck(
     name === 'front' ? 'frontRiseLine' : 'backRiseLine',
-    `${side} rise line`,
+    'rise',
     [
-      of(
-        'turnsBack',
-        f.turnsBack,
-        undefined,
-        name === 'back' ? SEAT_BLEND : TURNS,
-        'deg',
-        () => `Turns back by ${degrees(f.turnsBack)}`,
-      ),
-      of(
-        'start',
-        f.start,
-        START[name] * size,
-        undefined,
-        'mm',
-        () => `Leaves the straight suddenly: radius ${say(f.start)}`,
-      ),
-      of(
-        'tightest',
-        f.tightest,
-        TIGHTEST[name] * size,
-        undefined,
-        'mm',
-        () => `Tightest ${say(f.tightest)}, ${say(f.tightestAt)} from the crotch point`,
-      ),
-      of(
-        'spread',
-        f.spread,
-        0.2,
-        undefined,
-        'share',
-        () => `Half of the turn within ${percent(f.spread)} of the curve`,
-      ),
-      of('peakAt', f.peakAt, 0.2, 0.8, 'share', () => `Fullest bend at ${percent(f.peakAt)} of the way`),
-      of('again', f.again, undefined, 0.06, 'share', () => `The bend rises twice`),
-      of('flatEnd', f.flatEnd, undefined, 0.4, 'share', () => `Flat for ${percent(f.flatEnd)} at the crotch point`),
-      of(
-        'flatElsewhere',
-        f.flatElsewhere,
-        undefined,
-        0.35,
-        'share',
-        () => `Flat for ${percent(f.flatElsewhere)} of the curve`,
-      ),
+      ...most('turnsBack', f.turnsBack, name === 'back' ? SEAT_BLEND : TURNS, 'deg'),
+      ...least('start', f.start, START[name] * size, 'mm'),
+      ...least('tightest', f.tightest, TIGHTEST[name] * size, 'mm').map((m) => ({ ...m, at: f.tightestAt })),
+      ...least('spread', f.spread, 0.2, 'share'),
+      { id: 'peakAt', panel: name, value: f.peakAt, low: 0.2, high: 0.8, unit: 'share' },
+      ...most('again', f.again, 0.06, 'share'),
+      ...most('flatEnd', f.flatEnd, 0.4, 'share'),
+      ...most('flatElsewhere', f.flatElsewhere, 0.35, 'share'),
     ],
-    'How the rise bends: gently off the straight, one peak, its turn spread, nothing flat for long.',
+    { of: 'riseLine' },
     { edges: [[name, 'rise']] },
   );
 }
@@ -165,118 +109,92 @@ const swing = (block: Block, { drafted }: LineRules, name: PanelName): number =>
   drafted ? swingOf(block[name], drafted[name]) : 0;
 /** Sides of which one was swung by this much more are no longer laid on one another, in radians. */
 const SWUNG_APART = Math.PI / 180;
+/** A side that tapers by less than this, in mm, is equally full all along. */
+const TAPERS = 5;
 
-function sideLine(block: Block, rules: LineRules, say: Say): Check {
-  const judged: Judged[] = [];
-  if (!rules.straightSide) {
-    for (const name of PANEL_NAMES) {
-      const f = sideFigures(block[name]);
-      const words = name === 'front' ? 'Front' : 'Back';
-      const most = (
-        id: string,
-        value: number | undefined,
-        high: number,
-        unit: Measure['unit'],
-        said: () => string,
-      ): void => {
-        if (value !== undefined)
-          judged.push({ id, panel: name, value, low: undefined, high, unit, words: () => `${words} ${said()}` });
-      };
-      most('plumb', f.plumb, 2, 'deg', () => `leans ${degrees(f.plumb)} on the hip line`);
-      most('lean', f.lean, 15, 'deg', () => `leans ${degrees(f.lean)} at the waist`);
-      most('turnsBack', f.turnsBack, TURNS, 'deg', () => `turns back by ${degrees(f.turnsBack)} above the hip`);
-      if (f.taper > 5) most('fullest', f.fullest, 15, 'mm', () => `is fullest ${say(f.fullest)} off the hip line`);
-      most('outside', f.outside, 1, 'mm', () => `bows ${say(f.outside ?? 0)} outside the straight over the thigh`);
-      most('hollow', f.hollow, 8, 'mm', () => `is hollow by ${say(f.hollow ?? 0)} over the thigh`);
-    }
-  }
-  if (!rules.sidesApart && Math.abs(swing(block, rules, 'front') - swing(block, rules, 'back')) < SWUNG_APART) {
-    const { tapers, lie } = sidePair(block);
-    const pair = (id: string, value: number, high: number, words: () => string): void => {
-      judged.push({ id, panel: undefined, value, low: undefined, high, unit: 'mm', words });
-    };
-    pair('tapers', tapers, 10, () => `Tapers differ by ${say(tapers)}`);
-    pair('lie', lie, 6, () => `Laid on one another ${say(lie)} apart`);
-  }
+function sideOf(panel: Panel): Measure[] {
+  const f = sideFigures(panel);
+  const { most } = measuresOf(panel.name);
+  return [
+    ...most('plumb', f.plumb, 2, 'deg'),
+    ...most('lean', f.lean, 15, 'deg'),
+    ...most('turnsBack', f.turnsBack, TURNS, 'deg'),
+    ...most('fullest', f.taper > TAPERS ? f.fullest : undefined, 15, 'mm'),
+    ...most('outside', f.outside, 1, 'mm'),
+    ...most('hollow', f.hollow, 8, 'mm'),
+  ];
+}
+
+function pairOf(block: Block): Measure[] {
+  const { tapers, lie } = sidePair(block);
+  const { most } = measuresOf(undefined);
+  return [...most('tapers', tapers, 10, 'mm'), ...most('lie', lie, 6, 'mm')];
+}
+
+function sideLine(block: Block, rules: LineRules): Check {
+  const paired =
+    !rules.sidesApart && Math.abs(swing(block, rules, 'front') - swing(block, rules, 'back')) < SWUNG_APART;
   return lineCheck(
     'sideLine',
-    'Side line',
-    judged,
-    'The side: plumb and fullest on the hip line, front and back alike above it, straight or a little hollow over the thigh.',
+    'side',
+    [
+      ...(rules.straightSide ? [] : PANEL_NAMES.flatMap((name) => sideOf(block[name]))),
+      ...(paired ? pairOf(block) : []),
+    ],
+    { of: 'sideLine' },
     { edges: PANEL_NAMES.map((name) => [name, 'side'] as const) },
   );
 }
 
-function kneeLine(block: Block, rules: LineRules, say: Say): Check {
-  const judged: Judged[] = [];
-  for (const name of PANEL_NAMES) {
-    const words = name === 'front' ? 'Front' : 'Back';
-    for (const edge of ['side', 'inseam'] as const) {
-      const value = rules.straightSide && edge === 'side' ? undefined : kneeEvenness(block[name], edge);
-      if (value === undefined) continue;
-      const said = (): string => `${words} ${edge} turns in an elbow at the knee: ${percent(value)} of an even bend`;
-      judged.push({ id: `${edge}Even`, panel: name, value, low: 0.6, high: undefined, unit: 'share', words: said });
-    }
-    const tightest = inseamTightest(block[name]);
-    if (tightest === undefined) continue;
-    const said = (): string => `${words} inseam bends to a radius of ${say(tightest)}`;
-    judged.push({
-      id: 'inseamTightest',
-      panel: name,
-      value: tightest,
-      low: FLAT * rules.size,
-      high: undefined,
-      unit: 'mm',
-      words: said,
-    });
-  }
-  return lineCheck('kneeLine', 'Knee line', judged, 'How evenly side and inseam bend into the lower leg.', {
-    edges: PANEL_NAMES.flatMap((name) => [[name, 'side'] as const, [name, 'inseam'] as const]),
-    level: 'kneeLevel',
+function kneeLine(block: Block, rules: LineRules): Check {
+  const judged = PANEL_NAMES.flatMap((name): Measure[] => {
+    const { least } = measuresOf(name);
+    const panel = block[name];
+    return [
+      ...least('sideEven', rules.straightSide ? undefined : kneeEvenness(panel, 'side'), 0.6, 'share'),
+      ...least('inseamEven', kneeEvenness(panel, 'inseam'), 0.6, 'share'),
+      ...least('inseamTightest', inseamTightest(panel), FLAT * rules.size, 'mm'),
+    ];
   });
-}
-
-function waistLine(block: Block, rules: LineRules, say: Say): Check {
-  const judged: Judged[] = [];
-  const of = (panel: PanelName): void => {
-    const f = waistFigures(block[panel], swing(block, rules, panel));
-    const words = panel === 'front' ? 'Front' : 'Back';
-    const darted = block[panel].darts.length > 0;
-    const most = (id: string, value: number, high: number, unit: Measure['unit'], said: () => string): void => {
-      judged.push({ id, panel, value, low: undefined, high, unit, words: () => `${words} ${said()}` });
-    };
-    most('centre', f.centre, 2, 'deg', () => `is off square at the centre by ${degrees(f.centre)}`);
-    most('side', Math.abs(f.side), 4, 'deg', () => `is off square at the side by ${degrees(f.side)}`);
-    most(
-      'offChord',
-      f.offChord,
-      Math.max(OFF_CHORD[panel], 1.25 * f.arc),
-      'mm',
-      () => `lies ${say(f.offChord)} off the straight`,
-    );
-    most('middle', f.middle, TURNS, 'deg', () => `bends both ways`);
-    most('ends', f.ends, darted ? 8 : 15, 'deg', () => `turns back by ${degrees(f.ends)} at an end`);
-    if (panel === 'back') most('sag', f.sag, 5, 'mm', () => `hangs ${say(f.sag)} under its ends`);
-  };
-  PANEL_NAMES.forEach(of);
   return lineCheck(
-    'waistLine',
-    'Waist line',
+    'kneeLine',
+    'knee',
     judged,
-    'The waist with its darts closed: one even bend, square at its ends, no horn and no sag.',
-    { edges: PANEL_NAMES.map((name) => [name, 'waist'] as const) },
+    { of: 'kneeLine' },
+    {
+      edges: PANEL_NAMES.flatMap((name) => [[name, 'side'] as const, [name, 'inseam'] as const]),
+      level: 'kneeLevel',
+    },
   );
 }
 
-/** The lines as an eye judges them (docs/trade/curves.md): both rises, sides, the bend at the knee, the waist. */
-export function checkLines(block: Block, rules: LineRules, unit: Unit = 'cm'): Check[] {
-  const tape = tapeFor(unit);
-  const say: Say = (mm) => (unit === 'in' ? formatLength(mm, tape) : `${Math.round(mm)} mm`);
+function waistOf(block: Block, rules: LineRules, name: PanelName): Measure[] {
+  const f = waistFigures(block[name], swing(block, rules, name));
+  const { most } = measuresOf(name);
   return [
-    riseLine(block.front, rules, say),
-    riseLine(block.back, rules, say),
-    sideLine(block, rules, say),
-    kneeLine(block, rules, say),
-    waistLine(block, rules, say),
+    ...most('centre', f.centre, 2, 'deg'),
+    ...most('side', Math.abs(f.side), 4, 'deg'),
+    ...most('offChord', f.offChord, Math.max(OFF_CHORD[name], 1.25 * f.arc), 'mm'),
+    ...most('middle', f.middle, TURNS, 'deg'),
+    ...most('ends', f.ends, block[name].darts.length > 0 ? 8 : 15, 'deg'),
+    ...(name === 'back' ? most('sag', f.sag, 5, 'mm') : []),
   ];
 }
+
+const waistLine = (block: Block, rules: LineRules): Check =>
+  lineCheck(
+    'waistLine',
+    'waist',
+    PANEL_NAMES.flatMap((name) => waistOf(block, rules, name)),
+    { of: 'waistLine' },
+    { edges: PANEL_NAMES.map((name) => [name, 'waist'] as const) },
+  );
+
+/** The lines as an eye judges them (docs/trade/curves.md): both rises, sides, the bend at the knee, the waist. */
+export const checkLines = (block: Block, rules: LineRules): Check[] => [
+  riseLine(block.front, rules),
+  riseLine(block.back, rules),
+  sideLine(block, rules),
+  kneeLine(block, rules),
+  waistLine(block, rules),
+];

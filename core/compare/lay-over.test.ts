@@ -27,7 +27,7 @@ const [loose, close] = [draftBy('quarter-and-half'), draftBy('close')];
 
 describe('comparing drafts', () => {
   it('has every figure of both, with the largest difference first', () => {
-    const rows = compareMany([loose, close]);
+    const rows = compareMany([loose, close], 'cm');
     const extension = rows.find((r) => r.id === 'back.extension');
     // What is compared is what lies on the piece.
     const lies = [loose, close].map(({ block: { back } }) => back.points.crotchPoint.x - back.points.corner.x);
@@ -40,9 +40,9 @@ describe('comparing drafts', () => {
   });
 
   it('finds no difference between a draft and itself, and takes ten methods at once', () => {
-    expect(compareMany([loose, loose]).every((r) => r.spread === 0)).toBe(true);
+    expect(compareMany([loose, loose], 'cm').every((r) => r.spread === 0)).toBe(true);
     const all = SHEETS.map((s) => draftBy(s.id));
-    const rows = compareMany(all);
+    const rows = compareMany(all, 'cm');
     expect(rows.every((r) => r.values.length === 10)).toBe(true);
     expect(new Set(rows.map((r) => r.group))).toEqual(new Set(['level', 'parameter', 'width', 'edge', 'check']));
   });

@@ -1,9 +1,11 @@
 import { EDGE_NAMES, edgeLengths, levelSpan, type Panel } from '../draft/index.js';
 import { EDGE_WORDS } from '../garment/index.js';
 import type { Point } from '../geometry/index.js';
+import { checkLabel, plainValue } from '../check/index.js';
 import { drawnParameters } from '../measured/index.js';
 import { LEVELS, lineLabel, PANEL_NAMES, PANEL_PARAMETERS, PARAMETER_NAMES } from '../method/index.js';
 import type { Draft } from '../chain/index.js';
+import type { Unit } from '../units/index.js';
 
 /** Where drafts that are laid over one another are brought together. */
 export const ALIGNMENTS = ['crease', 'side', 'crotch', 'waist'] as const;
@@ -93,7 +95,7 @@ function panelFigures({ block, worked }: Draft, found: Map<string, Figure>): voi
 }
 
 /** Every figure by which drafts are compared (docs/trade/methods.md). */
-function figuresOf(draft: Draft): Map<string, Figure> {
+function figuresOf(draft: Draft, unit: Unit): Map<string, Figure> {
   const found = new Map<string, Figure>();
   const { worked, block, checks } = draft;
   for (const [level] of LEVELS) {
@@ -104,9 +106,9 @@ function figuresOf(draft: Draft): Map<string, Figure> {
   for (const check of checks) {
     found.set(`check.${check.id}`, {
       group: 'check',
-      label: `Check: ${check.label.toLowerCase()}`,
+      label: `Check: ${checkLabel(check, unit).toLowerCase()}`,
       kind: check.kind,
-      value: check.value,
+      value: plainValue(check, unit),
     });
   }
   return found;
@@ -123,10 +125,10 @@ const RANK: Record<ComparedRow['kind'], number> = { length: 1, angle: 1.7, share
 
 /**
  * Figures of several drafts side by side: levels, parameters, widths at the levels, seam lengths and checks, the
- * largest difference first. Lengths in mm.
+ * largest difference first. Lengths in mm; what is said in words, in the reader's unit.
  */
-export function compareMany(drafts: readonly Draft[]): ComparedRow[] {
-  const all = drafts.map(figuresOf);
+export function compareMany(drafts: readonly Draft[], unit: Unit): ComparedRow[] {
+  const all = drafts.map((draft) => figuresOf(draft, unit));
   const ids = new Set(all.flatMap((figures) => [...figures.keys()]));
   return [...ids]
     .flatMap((id): ComparedRow[] => {

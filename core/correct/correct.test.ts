@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
-import type { CheckId } from '../check/index.js';
+import { plainValue, type CheckId } from '../check/index.js';
 import { edgeLengths } from '../draft/index.js';
 import { offersFor, sayEffect, type Offer } from './index.js';
 
@@ -65,7 +65,8 @@ describe('corrections offered for a seat that is 20 mm short', () => {
       const works = offer.works.map((work, i) => ({ id: `t${i}`, on: true, note: '', work }));
       const taken = draft({ ...plain, ...short, alterations: works });
       for (const effect of offer.effects) {
-        expect([offer.id, taken.checks.find((c) => c.id === effect.id)?.value]).toEqual([offer.id, effect.is]);
+        const is = taken.checks.find((c) => c.id === effect.id);
+        expect([offer.id, effect.id, is && plainValue(is, 'cm')]).toEqual([offer.id, effect.id, effect.is]);
       }
     }
   });

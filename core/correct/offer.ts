@@ -1,6 +1,14 @@
 import { sayAlteration, type AlterationWork } from '../alter/index.js';
-import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
-import { RISE_BAND, type Check, type CheckId, type Verdict } from '../check/index.js';
+import { computeDraft, drawDraft, type Draft, type Drafted, type DraftInput } from '../chain/index.js';
+import {
+  checkedFigure,
+  checkLabel,
+  plainValue,
+  RISE_BAND,
+  type Check,
+  type CheckId,
+  type Verdict,
+} from '../check/index.js';
 import { INSEAM_STRETCH } from '../draft/index.js';
 import { formatLength, snapTo, tapeFor, toMm, type Unit } from '../units/index.js';
 import { waysFor, type Way } from './ways.js';
@@ -9,8 +17,9 @@ import { waysFor, type Way } from './ways.js';
 export interface Effect {
   readonly id: CheckId;
   readonly label: string;
-  readonly was: Check['value'];
-  readonly is: Check['value'];
+  /** A figure, or what was found in words. */
+  readonly was: number | string | undefined;
+  readonly is: number | string | undefined;
   readonly verdictWas: Verdict;
   readonly verdictIs: Verdict;
   readonly kind: Check['kind'];
@@ -47,6 +56,23 @@ const withWorks = (input: DraftInput, works: readonly AlterationWork[], id: stri
 
 const checkIn = (draft: Draft, id: CheckId): Check | undefined => draft.checks.find((c) => c.id === id);
 
+/** True where all works that were added at the end of the list could be done. */
+const allDone = ({ altered: { told } }: Drafted, works: readonly AlterationWork[]): boolean =>
+  told.slice(told.length - works.length).every(({ done }) => done);
+
+/** The figure of a check with works added; nothing where they cannot be done, or the check has no single figure. */
+function figureWith(input: DraftInput, works: readonly AlterationWork[], id: CheckId): number | undefined {
+  const tried = withWorks(input, works, 'try');
+  const drawn = drawDraft(tried);
+  if (!drawn.ok || !allDone(drawn.value, works)) return undefined;
+  const { worked, block } = drawn.value;
+  const figure = checkedFigure(id, worked, block);
+  if (figure !== undefined) return figure;
+  const whole = computeDraft(tried);
+  const value = whole.ok ? checkIn(whole.value, id)?.value : undefined;
+  return typeof value === 'number' ? value : undefined;
+}
+
 const ROUNDS = 4;
 const NEAR_ENOUGH = 0.2;
 /** Amounts are offered in half millimetres, or in sixteenths of an inch: what is said is what is done. */
@@ -58,10 +84,8 @@ function amountFor(input: DraftInput, check: Check, way: Way): number | undefine
   const aim = aimOf(check);
   const missing = aim - Number(check.value);
   const off = (mm: number): number | undefined => {
-    const outcome = computeDraft(withWorks(input, way.make(mm), 'try'));
-    if (!outcome.ok || outcome.value.altered.told.some((t) => t.id.startsWith('try.') && !t.done)) return undefined;
-    const value = checkIn(outcome.value, check.id)?.value;
-    return typeof value === 'number' ? value - aim : undefined;
+    const value = figureWith(input, way.make(mm), check.id);
+    return value === undefined ? undefined : value - aim;
   };
   let [was, wasOff] = [0, -missing];
   let mm = missing * way.guess;
@@ -82,22 +106,23 @@ const CHANGED = 0.5;
 const WORTH_OFFERING = 4;
 
 /** Every check that differs between two drafts: by verdict, or by half a millimetre. */
-function effectsOf(before: Draft, after: Draft, first?: CheckId): Effect[] {
-  return after.checks
+function effectsOf(drafted: Draft, changed: Draft, first: CheckId, unit: Unit): Effect[] {
+  return changed.checks
     .flatMap((now): Effect[] => {
-      const was = checkIn(before, now.id);
+      const was = checkIn(drafted, now.id);
       if (!was) return [];
+      const [before, after] = [plainValue(was, unit), plainValue(now, unit)];
       const moved =
-        typeof was.value === 'number' && typeof now.value === 'number'
-          ? Math.abs(now.value - was.value) >= CHANGED
-          : was.value !== now.value;
+        typeof before === 'number' && typeof after === 'number'
+          ? Math.abs(after - before) >= CHANGED
+          : before !== after;
       if (!moved && was.verdict === now.verdict) return [];
       return [
         {
           id: now.id,
-          label: now.label,
-          was: was.value,
-          is: now.value,
+          label: checkLabel(now, unit),
+          was: before,
+          is: after,
           verdictWas: was.verdict,
           verdictIs: now.verdict,
           kind: now.kind,
@@ -131,16 +156,15 @@ export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Un
   // In its band, a figure that is no tape's step off its aim asks for nothing, and a line that is fair nothing at all.
   const off = typeof check.value === 'number' ? Math.abs(aimOf(check) - check.value) : 0;
   if (check.verdict === 'in' && off < WORTH_OFFERING) return [];
-  const before = draft.checks;
   return waysFor(check, draft).flatMap((way): Offer[] => {
     const amount = amountFor(input, check, way);
     if (amount === undefined) return [];
     const works = way.make(rounded(amount, unit));
     if (way.guess !== 0 && rounded(amount, unit) === 0) return [];
     const outcome = computeDraft(withWorks(input, works, 'offer'), unit);
-    if (!outcome.ok || outcome.value.altered.told.some((t) => t.id.startsWith('offer.') && !t.done)) return [];
+    if (!outcome.ok || !allDone(outcome.value, works)) return [];
     const brings = checkIn(outcome.value, id)?.verdict ?? 'unknown';
-    const effects = effectsOf({ ...draft, checks: before }, outcome.value, id);
+    const effects = effectsOf(draft, outcome.value, id, unit);
     if (way.guess === 0 && brings !== 'in') return [];
     const longer = works.some((w) => w.kind === 'wedge' && w.by < 0);
     return [

@@ -185,7 +185,7 @@ export function waysFor(check: Check, draft: Draft): Way[] {
       return works.length === 0 ? [] : [{ id: 'redraw', make: () => works, guess: 0, said }];
     }
     default:
-      return check.id.startsWith('height.')
+      return check.compares.of === 'height'
         ? girthWays({ line: 'waistLine', by: Math.round(check.about.at ?? 0) })
         : [];
   }

@@ -2,6 +2,7 @@ import { pathLength } from '../geometry/index.js';
 import {
   formulaFor,
   namesIn,
+  panelLine,
   type Levels,
   type PanelName,
   type PanelParameters,
@@ -77,7 +78,12 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
     size: worked.size,
     cut: full && { parameters: worked[name], levels: worked.levels },
     mostMoved: of('mostMoved'),
-    byHand: new Set([...worked.byHand].filter((n) => n.startsWith(`${name}.`)).map((n) => n.slice(name.length + 1))),
+    byHand: new Set(
+      [...worked.byHand].flatMap((line) => {
+        const of = panelLine(line);
+        return of?.panel === name ? [of.parameter] : [];
+      }),
+    ),
   };
 }
 

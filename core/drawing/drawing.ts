@@ -6,7 +6,14 @@ export type LineRole =
 
 /** One thing on a drawing sheet. Coordinates in mm, x right and y down. */
 export type Mark =
-  | { readonly kind: 'line'; readonly role: LineRole; readonly name: string; readonly path: Path }
+  | {
+      readonly kind: 'line';
+      readonly role: LineRole;
+      readonly name: string;
+      /** The part that it belongs to, by name. */
+      readonly part?: string;
+      readonly path: Path;
+    }
   | {
       readonly kind: 'text';
       readonly at: Point;

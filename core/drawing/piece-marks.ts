@@ -83,10 +83,11 @@ function labelMarks({ part }: Piece, labels: SheetLabels, move: Move): Mark[] {
 /** A line within a part, or the cross of a drill mark. */
 function markLines(part: Part, mark: PartMark, move: Move): Mark[] {
   const name = `${part.id} ${mark.label}`;
-  if (mark.kind === 'line') return [{ kind: 'line', role: ROLES[mark.meaning], name, path: mapPath(mark.path, move) }];
+  if (mark.kind === 'line')
+    return [{ kind: 'line', role: ROLES[mark.meaning], name, part: part.id, path: mapPath(mark.path, move) }];
   const { x, y } = mark.at;
   return [line(point(x - DRILL, y), point(x + DRILL, y)), line(point(x, y - DRILL), point(x, y + DRILL))].map(
-    (stroke) => ({ kind: 'line', role: 'dart', name, path: mapPath([stroke], move) }),
+    (stroke) => ({ kind: 'line', role: 'dart', name, part: part.id, path: mapPath([stroke], move) }),
   );
 }
 
@@ -99,10 +100,18 @@ export function pieceMarks(piece: Piece, labels: SheetLabels, choice: SheetChoic
   const frame = choice.construction ? part.marks.filter(isFrame) : [];
   return [
     ...frame.flatMap((mark) => markLines(part, mark, move)),
-    ...(choice.cut ? [{ kind: 'line', role: 'cut', name: `${part.id}.cut`, path: mapPath(cut, move) } as const] : []),
+    ...(choice.cut
+      ? [{ kind: 'line', role: 'cut', name: `${part.id}.cut`, part: part.id, path: mapPath(cut, move) } as const]
+      : []),
     ...(choice.stitching
       ? part.edges.map(({ id, path }): Mark => {
-          return { kind: 'line', role: 'stitching', name: `${part.id}.${id}`, path: mapPath(path, move) };
+          return {
+            kind: 'line',
+            role: 'stitching',
+            name: `${part.id}.${id}`,
+            part: part.id,
+            path: mapPath(path, move),
+          };
         })
       : []),
     ...part.marks.filter((mark) => !isFrame(mark)).flatMap((mark) => markLines(part, mark, move)),

@@ -1,6 +1,6 @@
 import { pointAt, splitAt, type Cubic } from './cubic.js';
 import type { Path } from './path.js';
-import { cross, dot, subtract, type Point } from './point.js';
+import { dot, subtract, type Point } from './point.js';
 
 /** A place where a path crosses a straight line. */
 export interface LineCrossing {
@@ -58,10 +58,14 @@ function single([a, b, c, d]: readonly [number, number, number, number]): number
  * cubics: roots of the distance from the line by Bernstein subdivision and Newton's method.
  */
 export function crossLine(path: Path, on: Point, d: Point): LineCrossing[] {
-  const off = (p: Point): number => cross(d, subtract(p, on));
+  const off = (p: Point): number => d.x * (p.y - on.y) - d.y * (p.x - on.x);
   const found: LineCrossing[] = [];
-  for (const [index, c] of path.entries()) {
-    for (const t of roots([off(c.p0), off(c.p1), off(c.p2), off(c.p3)], 0, 1, 0)) {
+  for (let index = 0; index < path.length; index++) {
+    const c = path[index] as Cubic;
+    const [p, q, r, s] = [off(c.p0), off(c.p1), off(c.p2), off(c.p3)];
+    // Most curves lie all on one side of the line.
+    if ((p > 0 && q > 0 && r > 0 && s > 0) || (p < 0 && q < 0 && r < 0 && s < 0)) continue;
+    for (const t of roots([p, q, r, s], 0, 1, 0)) {
       const at = pointAt(c, t);
       const along = dot(subtract(at, on), d);
       const last = found[found.length - 1];

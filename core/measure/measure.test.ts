@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { refusalSentence } from '../refusal/index.js';
 import {
   BODY_IDS,
   compareSets,
@@ -200,7 +201,10 @@ describe('doubts', () => {
 
 describe('figures that cannot be meant', () => {
   it.each([0, -780, NaN, Infinity, 50000])('refuses an inseam of %d mm in a sentence with the way out', (mm) => {
-    expect(refuseMeasurement('inseam', mm, 'cm')).toMatch(/^Inseam .*Enter 18.0 cm to 120.0 cm/);
+    const refusal = refuseMeasurement('inseam', mm, 'cm');
+    expect(refusal?.field).toBe('inseam');
+    expect(refusal && refusalSentence(refusal)).toMatch(/^Inseam .*Enter 18.0 cm to 120.0 cm/);
+    expect(refuseMeasurement('inseam', mm, 'in')?.wayOut).toContain('47 1/4 in');
   });
   it('takes all others', () => {
     expect(refuseMeasurement('inseam', 780, 'cm')).toBeUndefined();

@@ -1,4 +1,5 @@
-import { formatLength, fromMm, tapeFor, toMm, type Unit } from '../units/index.js';
+import type { Refusal } from '../refusal/index.js';
+import { exactFigure, formatLength, fromMm, tapeFor, toMm, type Unit } from '../units/index.js';
 import { findBreaches, type Breach, type SetContext } from './relations.js';
 import { MEASUREMENTS, measurementLabel, type Measured, type MeasurementId } from './vocabulary.js';
 
@@ -126,14 +127,15 @@ export function findDoubts(measured: Measured, unit: Unit, context: SetContext =
   return doubts;
 }
 
-/** Why a figure cannot be a measurement at all, as a sentence; nothing where it can. `unit` is that of the sentence. */
-export function refuseMeasurement(id: MeasurementId, mm: number, unit: Unit): string | undefined {
+/** Why a figure cannot be a measurement at all; nothing where it can. Words are in `unit`. */
+export function refuseMeasurement(id: MeasurementId, mm: number, unit: Unit): Refusal | undefined {
   const known = MEASUREMENTS.get(id);
-  if (!known) return undefined;
+  if (!known || (Number.isFinite(mm) && mm >= known.least && mm <= known.most)) return undefined;
   const tape = tapeFor(unit);
-  if (!Number.isFinite(mm) || mm < known.least || mm > known.most) {
-    const figure = Number.isFinite(mm) ? formatLength(mm, tape) : 'without a figure';
-    return `${known.label} ${figure} cannot be drafted. Enter ${formatLength(known.least, tape)} to ${formatLength(known.most, tape)}, or check the unit.`;
-  }
-  return undefined;
+  return {
+    field: id,
+    value: Number.isFinite(mm) ? `${exactFigure(mm, unit)} ${unit}` : '',
+    reason: `${known.label} ${Number.isFinite(mm) ? formatLength(mm, tape) : 'without a figure'} cannot be drafted.`,
+    wayOut: `Enter ${formatLength(known.least, tape)} to ${formatLength(known.most, tape)}, or check the unit.`,
+  };
 }

@@ -11,4 +11,7 @@ export {
   type SideFigures,
   type WaistFigures,
 } from './line-figures.js';
-export { hipWidthOf, sideStretches, type SideStretches } from './lengths.js';
+export { figureOf, figuresOf, isFigure, type FigureName, type Figures } from './figures.js';
+export { hollowShare } from './hollow-share.js';
+export { sideStretches, type SideStretches } from './lengths.js';
+export { acrossAt, highHipLevel, hipWidthOf, leanLoss, riseGain } from './widths.js';

@@ -1,4 +1,4 @@
-import { distance, pathLength } from '../geometry/index.js';
+import { pathLength } from '../geometry/index.js';
 import type { Panel } from '../draft/index.js';
 
 /** The three stretches of a panel's side seam, in mm. */
@@ -19,9 +19,4 @@ export function sideStretches(panel: Panel): SideStretches {
     hipToKnee: pathLength(side.slice(sideHip, sideKnee)),
     kneeToHem: pathLength(side.slice(sideKnee)),
   };
-}
-
-/** Width of a panel on the hip line, in mm: from the side square to the centre line. */
-export function hipWidthOf(panel: Panel): number {
-  return distance(panel.points.sideHip, panel.points.centreHip);
 }

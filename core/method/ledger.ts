@@ -5,7 +5,7 @@ import { fitClass, type Fit, type FitClass } from './fit.js';
 import {
   LEVELS,
   PANEL_PARAMETERS,
-  PARAMETER_NAMES,
+  panelLine,
   type DartPlace,
   type Levels,
   type PanelParameters,
@@ -91,9 +91,10 @@ export interface Worked {
 
 /** What a line is called for the maker: `Back crotch extension`, `Knee girth`, `Hip line`. */
 export function lineLabel(sheet: Sheet, name: string): string {
-  const [panel, parameter] = name.split('.');
-  const found = PARAMETER_NAMES.find((p) => p === parameter);
-  if (found) return `${panel === 'front' ? 'Front' : 'Back'} ${PANEL_PARAMETERS[found].label.toLowerCase()}`;
+  const line = panelLine(name);
+  if (line) {
+    return `${line.panel === 'front' ? 'Front' : 'Back'} ${PANEL_PARAMETERS[line.parameter].label.toLowerCase()}`;
+  }
   return (
     LEVELS.find(([level]) => level === name)?.[1] ??
     settingsOf(sheet).find((s) => s.name === name)?.label ??

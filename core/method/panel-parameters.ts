@@ -120,3 +120,18 @@ export type PanelName = 'front' | 'back';
 
 /** Both panels, front first. */
 export const PANEL_NAMES: readonly PanelName[] = ['front', 'back'];
+
+/** A line of a panel, by its panel and parameter. */
+export interface PanelLine {
+  readonly panel: PanelName;
+  readonly parameter: ParameterName;
+}
+
+const PANEL_LINES: ReadonlyMap<string, PanelLine> = new Map(
+  PANEL_NAMES.flatMap((panel) =>
+    PARAMETER_NAMES.map((parameter) => [`${panel}.${parameter}`, { panel, parameter }] as const),
+  ),
+);
+
+/** The panel and the parameter of a line such as `back.extension`; nothing for a level or any other name. */
+export const panelLine = (name: string): PanelLine | undefined => PANEL_LINES.get(name);

@@ -10,9 +10,9 @@ import {
   PANEL_NAMES,
   PANEL_PARAMETERS,
   PARAMETER_NAMES,
+  panelLine,
   type PanelName,
   type ParameterKind,
-  type ParameterName,
 } from './panel-parameters.js';
 
 /** One line of a sheet: a level or a panel parameter, with its formula and the reason for it. */
@@ -85,12 +85,11 @@ export interface SheetFault {
   readonly sentence: string;
 }
 
-const PARAMETER_KINDS = new Map<string, ParameterKind>(
-  PANEL_NAMES.flatMap((panel) => PARAMETER_NAMES.map((p) => [`${panel}.${p}`, PANEL_PARAMETERS[p].kind] as const)),
-);
-
 /** How a line's result counts: by its parameter, or a length for levels and settings. */
-export const lineKind = (name: string): ParameterKind => PARAMETER_KINDS.get(name) ?? 'length';
+export function lineKind(name: string): ParameterKind {
+  const line = panelLine(name);
+  return line ? PANEL_PARAMETERS[line.parameter].kind : 'length';
+}
 
 /** The formula that holds under the chosen values; nothing where a choice has none. */
 export function formulaFor(text: FormulaText, choices: Readonly<Record<string, string>>): string | undefined {
@@ -101,8 +100,10 @@ export function formulaFor(text: FormulaText, choices: Readonly<Record<string, s
 }
 
 /** True for a panel line that a sheet need not state, or states only in some of its ways. */
-export const isOptionalLine = (name: string): boolean =>
-  OPTIONAL_PARAMETERS.has((name.split('.')[1] ?? '') as ParameterName);
+export function isOptionalLine(name: string): boolean {
+  const line = panelLine(name);
+  return line !== undefined && OPTIONAL_PARAMETERS.has(line.parameter);
+}
 
 /** Every line a complete sheet must have. */
 export const REQUIRED_LINES: readonly string[] = [
@@ -241,7 +242,8 @@ export function checkSheet(sheet: Sheet): SheetFault[] {
   const stated = new Set(sheet.lines.map((l) => l.name));
   for (const name of REQUIRED_LINES) {
     // The bow of the inseam may be stated in mm in the place of its share.
-    if (name.endsWith('.inseamHollowShare') && stated.has(name.replace('Share', ''))) continue;
+    const line = panelLine(name);
+    if (line?.parameter === 'inseamHollowShare' && stated.has(`${line.panel}.inseamHollow`)) continue;
     if (!sheet.lines.some((l) => l.name === name)) {
       faults.push({ line: name, at: 0, sentence: `The line “${name}” is missing.` });
     }

@@ -1,6 +1,6 @@
 import type { Body, MeasurementId } from '../measure/index.js';
 import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
-import { exactFigure, formatLength, tapeFor } from '../units/index.js';
+import { exactFigure, formatLength, tapeFor, type Unit } from '../units/index.js';
 import { parseFormula, type Node } from './formula.js';
 import { choicesOf, COMMON, holds, termsFor } from './common.js';
 import { evaluate, hasLength } from './formula-value.js';
@@ -10,6 +10,7 @@ import {
   isDartPlace,
   LEVELS,
   PARAMETER_NAMES,
+  panelLine,
   type DartPlace,
   type Levels,
   type PanelName,
@@ -77,10 +78,10 @@ function resolveChoices(sheet: Sheet, input: MethodInput, refusals: Refusal[]): 
   return choices;
 }
 
-function refuseSetting(setting: Setting, hand: number): Refusal | undefined {
+function refuseSetting(setting: Setting, hand: number, unit: Unit): Refusal | undefined {
   if (hand >= setting.least && hand <= setting.most) return undefined;
   const share = setting.kind === 'share';
-  const show = (x: number): string => (share ? `${Number((x * 100).toFixed(1))} %` : `${exactFigure(x, 'cm')} cm`);
+  const show = (x: number): string => (share ? `${Number((x * 100).toFixed(1))} %` : `${exactFigure(x, unit)} ${unit}`);
   return {
     field: setting.name,
     value: String(hand),
@@ -104,9 +105,9 @@ interface Entry {
  * Works a sheet out for a body (docs/trade/methods.md): every setting and line with its formula, its result and
  * its source; build, children's rules and leg shape are added as terms of their own. A value set by hand stands in
  * place of its formula and is used by the lines that follow. Refuses values that no piece can have and formulas that
- * give no figure.
+ * give no figure; refusals are in the reader's `unit`.
  */
-export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
+export function workOut(sheet: Sheet, input: MethodInput, unit: Unit = 'cm'): Outcome<Worked> {
   const refusals: Refusal[] = [];
   const { body, fit } = input;
   const chosenClass = fit.fitClass && fitClassById(fit.fitClass);
@@ -217,7 +218,7 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     const hand = input.settings[setting.name];
     const ofClass = chosenClass && classEase(chosenClass, setting.name, fit.stretch);
     const text = ofClass?.formula ?? (setting.formula === undefined ? undefined : formulaFor(setting.formula, choices));
-    const refusal = hand === undefined ? undefined : refuseSetting(setting, hand);
+    const refusal = hand === undefined ? undefined : refuseSetting(setting, hand, unit);
     if (refusal) refusals.push(refusal);
     if (hand === undefined && text === undefined) continue;
     const kind = setting.kind ?? 'length';
@@ -243,10 +244,19 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
     });
   }
   for (const { name, formula, reason, house = false } of sheet.lines) {
-    if (name.endsWith('.hipWidth') && choices[LENGTH] === undefined) choices[LENGTH] = lengthOf(numbers, input);
+    if (panelLine(name)?.parameter === 'hipWidth' && choices[LENGTH] === undefined)
+      choices[LENGTH] = lengthOf(numbers, input);
     const text = name === 'hemLevel' && numbers.has('waistToHem') ? 'waistToHem' : formulaFor(formula, choices);
     if (text === undefined && isOptionalLine(name)) continue;
-    enter({ name, kind: lineKind(name), text, hand: input.set[name], reason, house, shrinks: name.includes('.') });
+    enter({
+      name,
+      kind: lineKind(name),
+      text,
+      hand: input.set[name],
+      reason,
+      house,
+      shrinks: panelLine(name) !== undefined,
+    });
   }
   for (const [name, value] of Object.entries(input.set)) {
     if (isOptionalLine(name) && !sheet.lines.some((l) => l.name === name)) {

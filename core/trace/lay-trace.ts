@@ -184,7 +184,7 @@ export function layTrace(block: Block, trace: SmoothTrace): LaidTrace {
 export const SHAPE_BAND = 5;
 
 /** What a comparison says, in words: “The back seam stands 14 mm inside the body 6 cm above the crotch: scoop it.” */
-export function sayGaps(panel: PanelName, { worst }: RiseGaps, unit: Unit): string {
+export function sayGaps(panel: PanelName, { worst }: Pick<RiseGaps, 'worst'>, unit: Unit): string {
   const far =
     unit === 'in' ? formatLength(Math.abs(worst.off), tapeFor(unit)) : `${Math.round(Math.abs(worst.off))} mm`;
   if (Math.abs(worst.off) <= SHAPE_BAND) return `The ${panel} seam follows the body to ${far}.`;

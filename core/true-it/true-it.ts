@@ -1,6 +1,6 @@
 import { sayAlteration, type AlterationWork } from '../alter/index.js';
-import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
-import { type Check, type CheckId } from '../check/index.js';
+import { computeDraft, drawDraft, type Draft, type Drafted, type DraftInput } from '../chain/index.js';
+import { checkedFigure, type Check, type CheckId } from '../check/index.js';
 import { lineLabel } from '../method/index.js';
 import { refused, good, type Outcome } from '../refusal/index.js';
 import { formatLength, tapeFor, toMm, type Unit } from '../units/index.js';
@@ -96,8 +96,11 @@ interface Problem extends BandProblem {
   readonly targets: readonly TargetId[];
   /** The checks' own bands, without the margin that is aimed at. */
   readonly own: readonly (readonly [number, number])[];
-  readonly checksAt: (by: readonly number[]) => readonly Check[] | undefined;
 }
+
+/** True where every alteration that was added at the end of the list could be done. */
+const addedDone = ({ altered: { told } }: Drafted, tried: DraftInput, input: DraftInput): boolean =>
+  told.slice(told.length - (tried.alterations.length - input.alterations.length)).every(({ done }) => done);
 
 function problemOf(
   input: DraftInput,
@@ -107,17 +110,10 @@ function problemOf(
   wish: TrueItWish,
 ): Problem {
   const ids = targets.map((c) => c.id as TargetId);
-  const checksAt = (by: readonly number[]): readonly Check[] | undefined => {
-    const outcome = computeDraft(inputWith(input, draft, unknowns, by));
-    if (!outcome.ok) return undefined;
-    const { checks, altered } = outcome.value;
-    return altered.told.some((t) => t.id.startsWith('true-it.') && !t.done) ? undefined : checks;
-  };
   return {
     draft,
     unknowns,
     targets: ids,
-    checksAt,
     low: unknowns.map((u) => -u.limit),
     high: unknowns.map((u) => u.limit),
     step: unknowns.map(() => 1),
@@ -126,8 +122,11 @@ function problemOf(
     own: targets.map(({ low = -Infinity, high = Infinity }) => [low, high] as const),
     weights: ids.map((id) => wish.importance?.[id] ?? 1),
     figures: (by) => {
-      const checks = checksAt(by);
-      return checks && ids.map((id) => Number(checks.find((c) => c.id === id)?.value));
+      const tried = inputWith(input, draft, unknowns, by);
+      const drawn = drawDraft(tried);
+      if (!drawn.ok || !addedDone(drawn.value, tried, input)) return undefined;
+      const { worked, block } = drawn.value;
+      return ids.map((id) => checkedFigure(id, worked, block) ?? NaN);
     },
   };
 }
@@ -293,10 +292,10 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
   if (!start) return good(nothing);
   const met = byFewUnknowns(problem, start) ?? fewest(problem, intoBands(problem, start, SEARCH_ROUNDS, true));
   const found = rounded(problem, met, unit);
-  const after = problem.checksAt(found.x) ?? draft.checks;
+  const trued = computeDraft(inputWith(input, draft, unknowns, found.x));
   return good({
     ...nothing,
-    after,
+    after: trued.ok ? trued.value.checks : draft.checks,
     changes: unknowns.flatMap((u, i) =>
       Math.abs(found.x[i] ?? 0) < WORTH ? [] : [changeOf(problem, u, found.x[i] ?? 0, unit)],
     ),

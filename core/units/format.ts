@@ -55,6 +55,10 @@ export function figureParts(mm: number, tape: Tape): FigureParts {
   return { negative, whole, fraction: { over: Number(reduced.n), under: Number(reduced.d) } };
 }
 
+/** True where a tape shows no difference from nought. */
+export const showsNothing = (mm: number, tape: Tape): boolean =>
+  Math.round(Math.abs(fromMm(mm, tape.unit)) / tape.step) === 0;
+
 /** A length as plain text without its unit: `27.3`, `10 3/4`, `-1/4`. */
 export function formatFigure(mm: number, tape: Tape): string {
   const { negative, whole, fraction } = figureParts(mm, tape);

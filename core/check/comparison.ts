@@ -1,0 +1,45 @@
+import type { MeasurementId } from '../measure/index.js';
+import type { FitClassId } from '../method/index.js';
+import type { RiseGaps } from '../trace/index.js';
+
+/** What a check compares with what; most are told by their name alone. */
+export type Comparison =
+  | {
+      readonly of:
+        | 'pullOnWaist'
+        | 'waist'
+        | 'hip'
+        | 'thigh'
+        | 'hem'
+        | 'hemStretched'
+        | 'shortHem'
+        | 'opening'
+        | 'pair'
+        | 'character'
+        | 'thighLine'
+        | 'highHip'
+        | 'inseamWalk'
+        | 'inseamWalkStated'
+        | 'inseamWalkBelow'
+        | 'sideWalk'
+        | 'waistRun'
+        | 'crotchJoin'
+        | 'darts'
+        | 'outline'
+        | 'riseLine'
+        | 'sideLine'
+        | 'kneeLine'
+        | 'waistLine';
+    }
+  /** The seam along a rise with a measurement of the body; `band` where the depth of a band counts in. */
+  | { readonly of: 'rise'; readonly with: MeasurementId; readonly band: boolean }
+  /** The class that the draft has with the one meant. */
+  | { readonly of: 'fitClass'; readonly meant: FitClassId }
+  /** Both panels across where a girth of the body is taken. */
+  | { readonly of: 'girth'; readonly with: MeasurementId }
+  /** The finished girth at a height above the crotch line, in mm. */
+  | { readonly of: 'height'; readonly above: number }
+  /** The crease with the middle of the crotch width; whether it halves knee and hem. */
+  | { readonly of: 'crease'; readonly halved: boolean }
+  /** The joined rises with the trace of the body. */
+  | { readonly of: 'riseShape'; readonly front: Pick<RiseGaps, 'worst'>; readonly back: Pick<RiseGaps, 'worst'> };

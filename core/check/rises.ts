@@ -1,0 +1,85 @@
+import { hollowShare, type Figures } from '../measured/index.js';
+import type { MeasurementId } from '../measure/index.js';
+import type { Block } from '../draft/index.js';
+import type { FitClass, Worked } from '../method/index.js';
+import { judged, unjudged, type About, type Check } from './check.js';
+
+/** How far, in mm, a rise may lie from the body's to either side. */
+export const RISE_BAND = 6;
+/** How much longer than the body's a back rise may be, by class: room to sit, in mm. */
+const SEAT_ROOM: Partial<Record<FitClass['id'], number>> = {
+  'close-relaxed': 9,
+  regular: 12,
+  loose: 15,
+  'skirt-like': 15,
+};
+const WHOLE_RISE_BAND = 10;
+
+const BOTH_RISES: About = {
+  edges: [
+    ['front', 'rise'],
+    ['back', 'rise'],
+  ],
+};
+
+/** What of the body each rise is held against, and about what it is. */
+const RISES = {
+  frontRise: { measure: 'frontRise', about: { edges: [['front', 'rise']] } },
+  backRise: { measure: 'backRise', about: { edges: [['back', 'rise']] } },
+  wholeRise: { measure: 'crotchLength', about: BOTH_RISES },
+} as const satisfies Readonly<Record<string, { measure: MeasurementId; about: About }>>;
+
+/** The name of a rise that is checked. */
+export type RiseId = keyof typeof RISES;
+
+/** True of the checks of a rise. */
+export const isRise = (id: string): id is RiseId => Object.hasOwn(RISES, id);
+
+/** The depth of a band that is cut separately and counts in the body's figures, in mm; twice for the whole rise. */
+export function bandIn({ choices, ledger }: Worked, id: RiseId): number {
+  if (choices['bandCounts'] !== 'yes') return 0;
+  const depth = Number(ledger.get('bandDepth')?.value ?? 0);
+  return id === 'wholeRise' ? 2 * depth : depth;
+}
+
+function riseCheck(worked: Worked, id: RiseId, figures: Figures): Check {
+  const band = bandIn(worked, id);
+  const value = figures[id] + band;
+  const { measure, about } = RISES[id];
+  const compares = { of: 'rise', with: measure, band: band > 0 } as const;
+  const known = worked.body.get(measure);
+  if (known?.source !== 'measured') return unjudged({ id, against: 'body', value, compares, about }, measure);
+  const under = id === 'wholeRise' ? WHOLE_RISE_BAND : RISE_BAND;
+  const over = id === 'backRise' ? (SEAT_ROOM[worked.fitClass.id] ?? under) : under;
+  return judged({ id, against: 'body', value, low: known.mm - under, high: known.mm + over, compares, about });
+}
+
+/** The rises against the body's, as far as those were measured (docs/trade/truing.md). */
+export const riseChecks = (worked: Worked, figures: Figures): Check[] =>
+  (['frontRise', 'backRise', 'wholeRise'] as const).map((id) => riseCheck(worked, id, figures));
+
+/** A curve whose hollow is under this share of its diagonal hugs the corner, over the other it slopes. */
+const HUGS = 0.47;
+const SLOPES = 0.6;
+
+/** How the rise is spread: flat or deep in front, J or L behind, and how far the two differ (docs/trade/truing.md). */
+export function riseCharacter({ front, back }: Block, figures: Figures): Check {
+  const [inFront, behind] = [hollowShare(front), hollowShare(back)];
+  return {
+    id: 'riseCharacter',
+    against: 'body',
+    kind: 'word',
+    value: {
+      of: 'character',
+      front: inFront < HUGS ? 'deep' : inFront > SLOPES ? 'flat' : 'even',
+      back: behind < HUGS ? 'L' : behind > SLOPES ? 'J' : 'between',
+      backLonger: figures.backRise - figures.frontRise,
+    },
+    low: undefined,
+    high: undefined,
+    verdict: 'in',
+    compares: { of: 'character' },
+    restsOnEstimate: false,
+    about: BOTH_RISES,
+  };
+}
