@@ -5,6 +5,7 @@ import {
   type Measured,
   type MeasurementId,
 } from '../../core/measure/index.js';
+import { refusalSentence } from '../../core/refusal/index.js';
 import { readLength, toMm, type Unit } from '../../core/units/index.js';
 import type { Column } from './columns.js';
 import type { RowProblem, TableRow } from './table.js';
@@ -40,8 +41,9 @@ export function figuresOfRow(
       return;
     }
     const refusal = refuseMeasurement(meaning, read, ofColumn ?? unit);
-    if (refusal !== undefined) {
-      problems.push({ row: row.number, sentence: `Row ${row.number}: ${refusal} The rest of the row was read.` });
+    if (refusal) {
+      const said = refusalSentence(refusal);
+      problems.push({ row: row.number, sentence: `Row ${row.number}: ${said} The rest of the row was read.` });
       return;
     }
     values[meaning] = read;
