@@ -105,7 +105,7 @@ export const FAULTS: readonly Fault[] = [
   ),
   fault(
     'a horn at the side of a waist',
-    'core/draft/waist-over.ts',
+    'core/draft/waist-bend.ts',
     'CENTRE_GIVES = 8',
     'CENTRE_GIVES = 1',
     'core/chain/lines',

@@ -22,7 +22,7 @@ import { cutLeg, isCut, legOf, plumbLeg, type Leg } from './leg.js';
 import { isSound, outlineOf, type Panel } from './panel.js';
 import { refusePanel, type PanelSetting } from './panel-setting.js';
 import { footOnCentre, type SeatLine } from './seat-line.js';
-import { openWaist } from './waist-over.js';
+import { openWaist } from './waist-open.js';
 
 const DIAGONAL: Point = point(Math.SQRT1_2, -Math.SQRT1_2);
 

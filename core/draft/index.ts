@@ -15,14 +15,8 @@ export { drawBlock, edgeLengths, type Block, type EdgeLengths } from './block.js
 export { INSEAM_STRETCH } from './walk-inseams.js';
 export { riseLimits } from './crotch-curve.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';
-export {
-  chordDown,
-  closedWaist,
-  openWaist,
-  standApart,
-  type ChordDown,
-  type ClosedWaist,
-  type FlatDart,
-  type OpenWaist,
-} from './waist-over.js';
+export type { FlatDart } from './flat-dart.js';
+export type { ChordDown } from './waist-bend.js';
+export { openWaist, type OpenWaist } from './waist-open.js';
+export { chordDown, closedWaist, standApart, type ClosedWaist } from './waist-over.js';
 export { HOUSE_RULES, type DraftRules } from './rules.js';

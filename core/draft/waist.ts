@@ -1,6 +1,8 @@
 import { along, distance, pathLength, quarterTurn, scale, subtract, unit, type Point } from '../geometry/index.js';
 import type { DartPlace, PanelName } from '../method/index.js';
-import { closedWaist, legsUnder, PAIR_OFF, standApart, type ClosedWaist, type FlatDart } from './waist-over.js';
+import type { FlatDart } from './flat-dart.js';
+import { PAIR_OFF } from './waist-bend.js';
+import { closedWaist, legsUnder, standApart, type ClosedWaist } from './waist-over.js';
 
 /** What the waist has to meet. Lengths in mm. */
 export interface WaistWish {
