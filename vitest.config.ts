@@ -11,6 +11,6 @@ export default defineConfig({
     ],
     environment: 'node',
     setupFiles: ['bench/fixed-seed.ts'],
-    testTimeout: 30000,
+    testTimeout: 120_000,
   },
 });
