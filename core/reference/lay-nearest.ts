@@ -1,6 +1,6 @@
 import { outlineOf, type Panel } from '../draft/index.js';
 import { add, boxOf, cross, dot, point, scale, subtract, turn, type Path, type Point } from '../geometry/index.js';
-import { evenPoints, nearestOnLine } from './sampling.js';
+import { evenAlong, nearestIn, nearLine, runnerOf, type Near, type NearLine } from './sampling.js';
 import type { ReferencePlace } from './reference.js';
 
 /** A place found, and how far the lines then stand apart: the root of the mean square, in mm. */
@@ -31,7 +31,8 @@ function lengthwise(points: readonly Point[]): number {
   return Math.atan2(2 * xy, xx - yy) / 2;
 }
 
-interface Motion {
+/** A turn about the origin, in radians, and a shift after it. */
+export interface Motion {
   readonly angle: number;
   readonly shift: Point;
 }
@@ -51,68 +52,135 @@ function bestMotion(pairs: readonly (readonly [Point, Point])[], held: number | 
   return { angle, shift: subtract(b, turn(a, angle)) };
 }
 
-interface Laid {
+/** A line laid on another. */
+export interface Laid {
   readonly motion: Motion;
   /** The root of the mean square of the distances, in mm. */
   readonly apart: number;
 }
 
+/** The nearest places of a line to points along another, each sought first where its neighbour's was found. */
+function nearestAll(line: NearLine, points: readonly Point[]): Near[] {
+  let box = 0;
+  return points.map((p) => {
+    const near = nearestIn(line, p, box);
+    box = near.box;
+    return near;
+  });
+}
+
 /** Pairs each point with the nearest on the other line, both ways, so that a short line does not hide within a long one. */
-function settle(own: readonly Point[], other: readonly Point[], start: Motion, rounds: number, held?: number): Laid {
+function settle(own: NearLine, other: NearLine, start: Motion, rounds: number, held?: number): Laid {
   let motion = start;
   let apart = Infinity;
   for (let round = 0; round < rounds; round++) {
-    const laid = own.map((p) => moved(motion, p));
-    const there = laid.map((p, i) => [own[i] ?? p, nearestOnLine(other, p)] as const);
+    const there = nearestAll(
+      other,
+      own.points.map((p) => moved(motion, p)),
+    );
     const { angle, shift } = motion;
-    const back = other.map((q) => {
-      const hit = nearestOnLine(laid, q);
-      return [turn(subtract(hit.at, shift), -angle), q, hit.distance] as const;
-    });
-    const squares = [...there.map(([, hit]) => hit.distance), ...back.map(([, , d]) => d)];
-    const now = Math.sqrt(squares.reduce((sum, d) => sum + d * d, 0) / squares.length);
+    const back = nearestAll(
+      own,
+      other.points.map((q) => turn(subtract(q, shift), -angle)),
+    );
+    const squares = [...there, ...back].reduce((sum, { distance }) => sum + distance * distance, 0);
+    const now = Math.sqrt(squares / (there.length + back.length));
     const settled = apart - now < 1e-4;
     apart = now;
     if (settled) break;
-    motion = bestMotion(
-      [...there.map(([p, hit]) => [p, hit.at] as const), ...back.map(([p, q]) => [p, q] as const)],
-      held,
-    );
+    const pairs = [
+      ...there.map(({ at }, k) => [own.points[k] ?? at, at] as const),
+      ...back.map(({ at }, k) => [at, other.points[k] ?? at] as const),
+    ];
+    motion = bestMotion(pairs, held);
   }
   return { motion, apart };
 }
 
-/**
- * Lays an outline (file units) so that it and the panel's stand nearest together, turned and turned over as need be, at
- * the given scale: the iterated closest point method of Besl and McKay from eight starting places.
- */
-export function layNearest(outline: Path, panel: Panel, mmPerUnit: number): Nearest {
-  const box = boxOf(evenPoints(outline, SAMPLES));
+/** A line as it is laid: few points to find its place by, many to lay it exactly. */
+interface Sampled {
+  readonly coarse: NearLine;
+  readonly fine: NearLine;
+}
+
+function sampled(path: Path): Sampled {
+  const run = runnerOf(path);
+  return { coarse: nearLine(evenAlong(run, SAMPLES)), fine: nearLine(evenAlong(run, FINE)) };
+}
+
+/** A panel's outline, ready for lines to be laid on it. */
+export interface LayTarget extends Sampled {
+  /** The direction in which it is longest, in radians. */
+  readonly along: number;
+}
+
+/** A panel as lines are laid on it. */
+export function layTarget(panel: Panel): LayTarget {
+  const own = sampled(outlineOf(panel));
+  return { ...own, along: lengthwise(own.coarse.points) };
+}
+
+/** An outline from a file, about its middle and at its scale in mm, as it was drawn and turned over. */
+export interface Layable {
+  /** The middle of its box, in the file's units. */
+  readonly from: Point;
+  readonly drawn: Sampled;
+  readonly turnedOver: Sampled;
+}
+
+/** An outline (file units) ready to be laid. */
+export function layable(outline: Path, mmPerUnit: number): Layable {
+  const { coarse, fine } = sampled(outline);
+  const box = boxOf(coarse.points);
   const from = point((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2);
-  const scaled = (count: number, mirrored: boolean): Point[] =>
-    evenPoints(outline, count).map((p) => {
-      const d = scale(subtract(p, from), mmPerUnit);
-      return mirrored ? point(-d.x, d.y) : d;
-    });
-  const target = (count: number): Point[] => evenPoints(outlineOf(panel), count);
-  const [coarse, fine] = [target(SAMPLES), target(FINE)];
-  const along = lengthwise(coarse);
-  const tries = [false, true].flatMap((mirrored) => {
-    const own = scaled(SAMPLES, mirrored);
-    const turned = along - lengthwise(own);
+  const about = ({ points }: NearLine, hand: 1 | -1): NearLine =>
+    nearLine(points.map((p) => point(hand * (p.x - from.x) * mmPerUnit, (p.y - from.y) * mmPerUnit)));
+  const both = (hand: 1 | -1): Sampled => ({ coarse: about(coarse, hand), fine: about(fine, hand) });
+  return { from, drawn: both(1), turnedOver: both(-1) };
+}
+
+/** Where an outline lies nearest as few points tell. */
+export interface RoughlyLaid extends Laid {
+  readonly mirrored: boolean;
+}
+
+/** As many rounds tell which of the starting places are worth following, and as many are followed. */
+const TRIAL_ROUNDS = 6;
+const FOLLOWED = 3;
+
+/**
+ * Where an outline lies nearest to a panel's, turned and turned over as need be: the iterated closest point method of Besl
+ * and McKay from eight starting places, the best of them followed to the end.
+ */
+export function layRoughly({ drawn, turnedOver }: Layable, { coarse, along }: LayTarget): RoughlyLaid {
+  const begun = [drawn, turnedOver].flatMap(({ coarse: own }) => {
+    const turned = along - lengthwise(own.points);
     return [0, 0.5, 1, 1.5].map((quarter) => {
       const angle = turned + quarter * Math.PI;
-      const start = { angle, shift: subtract(centreOf(coarse), turn(centreOf(own), angle)) };
-      return { mirrored, ...settle(own, coarse, start, ROUNDS) };
+      const start = { angle, shift: subtract(centreOf(coarse.points), turn(centreOf(own.points), angle)) };
+      return { own, ...settle(own, coarse, start, TRIAL_ROUNDS) };
     });
   });
-  const best = tries.reduce((a, b) => (b.apart < a.apart ? b : a));
-  const own = scaled(FINE, best.mirrored);
-  const free = settle(own, fine, best.motion, ROUNDS);
-  const straight = upright(own, fine, free);
-  const { motion, apart } = straight ?? free;
+  const followed = begun
+    .sort((a, b) => a.apart - b.apart)
+    .slice(0, FOLLOWED)
+    .map(({ own, motion }) => ({ mirrored: own === turnedOver.coarse, ...settle(own, coarse, motion, ROUNDS) }));
+  return followed.reduce((a, b) => (b.apart < a.apart ? b : a));
+}
+
+/** An outline laid exactly from where it roughly lies. */
+export function layExactly(outline: Layable, { fine }: LayTarget, rough: RoughlyLaid): Nearest {
+  const own = (rough.mirrored ? outline.turnedOver : outline.drawn).fine;
+  const free = settle(own, fine, rough.motion, ROUNDS);
+  const { motion, apart } = upright(own, fine, free) ?? free;
   const angle = Math.atan2(Math.sin(motion.angle), Math.cos(motion.angle));
-  return { place: { from, to: motion.shift, turn: angle, mirrored: best.mirrored }, apart };
+  return { place: { from: outline.from, to: motion.shift, turn: angle, mirrored: rough.mirrored }, apart };
+}
+
+/** An outline (file units) laid nearest to a panel's, at the given scale. */
+export function layNearest(outline: Path, panel: Panel, mmPerUnit: number): Nearest {
+  const [own, target] = [layable(outline, mmPerUnit), layTarget(panel)];
+  return layExactly(own, target, layRoughly(own, target));
 }
 
 /** A turn within this of a quarter, in radians, may be the quarter itself: drawings mostly lie on the grain. */
@@ -121,10 +189,11 @@ const NEARLY = (5 * Math.PI) / 180;
 const WORSE = { share: 0.4, mm: 0.4 };
 
 /** The same lay with the drawing's own grain kept upright or level, where that costs little. */
-function upright(own: readonly Point[], other: readonly Point[], free: Laid): Laid | undefined {
+function upright(own: NearLine, other: NearLine, free: Laid): Laid | undefined {
   const quarter = (Math.PI / 2) * Math.round(free.motion.angle / (Math.PI / 2));
   if (Math.abs(free.motion.angle - quarter) > NEARLY) return undefined;
-  const start = { angle: quarter, shift: subtract(moved(free.motion, centreOf(own)), turn(centreOf(own), quarter)) };
+  const middle = centreOf(own.points);
+  const start = { angle: quarter, shift: subtract(moved(free.motion, middle), turn(middle, quarter)) };
   const held = settle(own, other, start, ROUNDS, quarter);
   return held.apart <= free.apart * (1 + WORSE.share) + WORSE.mm ? held : undefined;
 }

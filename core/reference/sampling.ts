@@ -39,27 +39,38 @@ export function runnerOf(path: Path): Runner {
 }
 
 /** `count` points spread evenly along a path, both ends among them. */
-export function evenPoints(path: Path, count: number): Point[] {
-  const run = runnerOf(path);
-  return Array.from({ length: count }, (_, i) => run.at((run.length * i) / (count - 1)));
+export const evenAlong = (run: Runner, count: number): Point[] =>
+  Array.from({ length: count }, (_, i) => run.at((run.length * i) / (count - 1)));
+
+/** The same for a path that is asked once. */
+export const evenPoints = (path: Path, count: number): Point[] => evenAlong(runnerOf(path), count);
+
+/** The nearest place found so far: where, and the square of how far it is. */
+interface Nearest {
+  readonly x: number;
+  readonly y: number;
+  readonly square: number;
+}
+
+/** Looks along the pieces of a line from one index to another for a place nearer to `p`. */
+function nearer(points: readonly Point[], from: number, to: number, p: Point, known: Nearest): Nearest {
+  let { x, y, square } = known;
+  for (let i = from; i < to; i++) {
+    const [a, b] = [points[i - 1] as Point, points[i] as Point];
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const long = dx * dx + dy * dy;
+    const t = long === 0 ? 0 : Math.min(1, Math.max(0, ((p.x - a.x) * dx + (p.y - a.y) * dy) / long));
+    const [fx, fy] = [a.x + dx * t, a.y + dy * t];
+    const away = (p.x - fx) * (p.x - fx) + (p.y - fy) * (p.y - fy);
+    if (away < square) [x, y, square] = [fx, fy, away];
+  }
+  return square === known.square ? known : { x, y, square };
 }
 
 /** The point of a run of straight lines that is nearest to `p`, and how far it is, in mm. */
 export function nearestOnLine(line: readonly Point[], p: Point): { readonly at: Point; readonly distance: number } {
-  let [best, at] = [Infinity, line[0] ?? p];
-  for (let i = 1; i < line.length; i++) {
-    const [a, b] = [line[i - 1] as Point, line[i] as Point];
-    const [dx, dy] = [b.x - a.x, b.y - a.y];
-    const square = dx * dx + dy * dy;
-    const t = square === 0 ? 0 : Math.min(1, Math.max(0, ((p.x - a.x) * dx + (p.y - a.y) * dy) / square));
-    const [x, y] = [a.x + dx * t, a.y + dy * t];
-    const away = (p.x - x) * (p.x - x) + (p.y - y) * (p.y - y);
-    if (away < best) {
-      best = away;
-      at = { x, y };
-    }
-  }
-  return { at, distance: Math.sqrt(best) };
+  const { x, y, square } = nearer(line, 1, line.length, p, { ...(line[0] ?? p), square: Infinity });
+  return { at: { x, y }, distance: Math.sqrt(square) };
 }
 
 /** How near, in mm, the straight lines stay to a curve that is measured against. */
@@ -112,4 +123,65 @@ export function cornersOf(path: Path, closed: boolean): number[] {
     found.splice(first.cosine <= last.cosine ? found.length - 1 : 0, 1);
   }
   return found.map((corner) => corner.length);
+}
+
+/** So many pieces of a line share one box. */
+const IN_BOX = 12;
+
+interface Box {
+  readonly from: number;
+  readonly to: number;
+  readonly minX: number;
+  readonly minY: number;
+  readonly maxX: number;
+  readonly maxY: number;
+}
+
+/** A run of straight lines that is asked often for its nearest point. */
+export interface NearLine {
+  readonly points: readonly Point[];
+  readonly boxes: readonly Box[];
+}
+
+/** Boxes a line, so that most of it need not be looked at. */
+export function nearLine(points: readonly Point[]): NearLine {
+  const boxes: Box[] = [];
+  for (let from = 1; from < points.length; from += IN_BOX) {
+    const to = Math.min(points.length, from + IN_BOX);
+    const run = points.slice(from - 1, to);
+    const [xs, ys] = [run.map((p) => p.x), run.map((p) => p.y)];
+    boxes.push({
+      from,
+      to,
+      minX: Math.min(...xs),
+      minY: Math.min(...ys),
+      maxX: Math.max(...xs),
+      maxY: Math.max(...ys),
+    });
+  }
+  return { points, boxes };
+}
+
+/** The point of a boxed line that is nearest to `p`, how far it is in mm, and in which box: where to look first for its neighbour. */
+export interface Near {
+  readonly at: Point;
+  readonly distance: number;
+  readonly box: number;
+}
+
+/** The same as `nearestOnLine`, looking first into the box `first`. */
+export function nearestIn({ points, boxes }: NearLine, p: Point, first: number): Near {
+  let found: Nearest = { x: p.x, y: p.y, square: Infinity };
+  let box = first;
+  for (let k = -1; k < boxes.length; k++) {
+    const which = k < 0 ? first : k;
+    const b = boxes[which];
+    if (!b || (k >= 0 && which === first)) continue;
+    const outX = Math.max(b.minX - p.x, 0, p.x - b.maxX);
+    const outY = Math.max(b.minY - p.y, 0, p.y - b.maxY);
+    if (outX * outX + outY * outY >= found.square) continue;
+    const here = nearer(points, b.from, b.to, p, found);
+    if (here !== found) [found, box] = [here, which];
+  }
+  return { at: { x: found.x, y: found.y }, distance: Math.sqrt(found.square), box };
 }

@@ -3,7 +3,15 @@ import { outlineOf } from '../draft/index.js';
 import { boxOf, enclosedArea, flatten, norm, point, type Box, type Path } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { good, refused, type Outcome } from '../refusal/index.js';
-import { layNearest, type Nearest } from './lay-nearest.js';
+import {
+  layable,
+  layExactly,
+  layRoughly,
+  layTarget,
+  type Layable,
+  type Nearest,
+  type RoughlyLaid,
+} from './lay-nearest.js';
 import { nameStretches } from './name-stretches.js';
 import {
   curvesOf,
@@ -91,6 +99,17 @@ const NO_PLACE = (box: Box, panel: PanelName, block: Block): ReferencePlace => {
   return { from: middle(box), to: middle(own), turn: 0, mirrored: false };
 };
 
+/** A shape laid on a panel as few points tell. */
+interface Rough {
+  readonly panel: PanelName;
+  readonly index: number;
+  readonly own: Layable;
+  readonly laid: RoughlyLaid;
+}
+
+/** Laid by few points, a pair that stands this much farther apart may still be the nearer one: a share, and mm. */
+const ROUGHLY = { share: 1.2, mm: 3 } as const;
+
 /** Which shapes are front and back: the two that lie nearest to the draft's pieces. */
 function assign(
   shapes: readonly FileShape[],
@@ -105,19 +124,29 @@ function assign(
   const tried = (closed.length > 0 ? closed : candidates)
     .sort((a, b) => Math.abs(enclosedArea(b.path)) - Math.abs(enclosedArea(a.path)))
     .slice(0, MOST_TRIED);
-  const laid = tried.flatMap(({ path, index }) =>
-    PANEL_NAMES.map((panel) => ({ panel, index, ...layNearest(path, block[panel], mmPerUnit) })),
+  const targets = { front: layTarget(block.front), back: layTarget(block.back) };
+  const rough = tried.flatMap(({ path, index }) => {
+    const own = layable(path, mmPerUnit);
+    return PANEL_NAMES.map((panel): Rough => ({ panel, index, own, laid: layRoughly(own, targets[panel]) }));
+  });
+  const [fronts, backs] = PANEL_NAMES.map((panel) => rough.filter((r) => r.panel === panel)) as [Rough[], Rough[]];
+  const pairs = fronts.flatMap((f) =>
+    backs.flatMap((b) => (b.index === f.index ? [] : [{ of: [f, b], apart: f.laid.apart + b.laid.apart }])),
   );
-  const found = new Map<PanelName, Nearest & { readonly index: number }>();
-  const pairs = laid.flatMap((f) =>
-    f.panel !== 'front'
-      ? []
-      : laid.flatMap((b) => (b.panel === 'back' && b.index !== f.index ? [{ f, b, apart: f.apart + b.apart }] : [])),
-  );
-  const [pair] = pairs.sort((p, q) => p.apart - q.apart);
-  if (pair) return found.set('front', pair.f).set('back', pair.b);
-  const [single] = laid.sort((p, q) => p.apart - q.apart);
-  return single ? found.set(single.panel, single) : found;
+  const choices = pairs.length > 0 ? pairs : rough.map((one) => ({ of: [one], apart: one.laid.apart }));
+  const nearest = Math.min(...choices.map(({ apart }) => apart));
+  // What few points cannot tell apart is laid exactly before it is chosen.
+  const exactly = new Map<Rough, Nearest>();
+  const exact = (r: Rough): Nearest => {
+    const known = exactly.get(r) ?? layExactly(r.own, targets[r.panel], r.laid);
+    exactly.set(r, known);
+    return known;
+  };
+  const [best] = choices
+    .filter(({ apart }) => apart <= nearest * ROUGHLY.share + ROUGHLY.mm)
+    .map(({ of }) => ({ of, apart: of.reduce((sum, r) => sum + exact(r).apart, 0) }))
+    .sort((a, b) => a.apart - b.apart);
+  return new Map((best?.of ?? []).map((r) => [r.panel, { ...exact(r), index: r.index }]));
 }
 
 /** How many decimals of the file's unit make a ten thousandth of a millimetre. */
