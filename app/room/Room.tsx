@@ -15,6 +15,7 @@ import type { OpenWork } from '../store/work-store.js';
 import type { Findable } from './FindDialog.js';
 import { Head } from './Head.js';
 import { STATIONS, type StationId, type ViewId } from './stations.js';
+import { useReadied } from './use-readied.js';
 import { Walk } from './Walk.js';
 
 const CheckTape = lazy(() => import('../board/CheckTape.js').then((m) => ({ default: m.CheckTape })));
@@ -126,6 +127,7 @@ interface RoomProps {
 export function Room({ room, draftId, pathOf, station, view, autosave, open, onReload }: RoomProps) {
   const go = useNavigate();
   const save = useStore(autosave.state);
+  useReadied(open);
   const { benchOpen, set: prefer } = usePreferences();
   const shelf = useShelf(room);
   const [dialog, setDialog] = useState<'find' | 'keys'>();
