@@ -5,12 +5,12 @@ import { FAULTS, type Fault } from './faults.js';
 
 /**
  * Plants small faults in core and formats, one after the other and in memory only, and reports those that no unit test
- * notices. `npm run mutants -- [PART OF AN ID]`
+ * notices. `npm run mutants -- [PART OF AN ID OR OF A FILE]`
  */
 
 const root = resolve(import.meta.dirname, '..', '..');
 const [part = ''] = process.argv.slice(2);
-const chosen = FAULTS.filter(({ id }) => id.includes(part));
+const chosen = FAULTS.filter(({ id, file }) => id.includes(part) || file.includes(part));
 
 /** The tests of one fault: true where one of them fails. */
 function noticed({ id }: Fault): Promise<boolean> {
