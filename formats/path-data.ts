@@ -32,13 +32,13 @@ export function readPathData(data: string): PathData {
     .iterate((segment, _, x, y) => {
       const [kind, ...n] = segment as [string, ...number[]];
       const from: Point = { x, y };
-      const at = (i: number): Point => ({ x: n[i] ?? 0, y: n[i + 1] ?? 0 });
+      const at = (i: number): Point => ({ x: n[i] ?? NaN, y: n[i + 1] ?? NaN });
       if (kind === 'M') {
         close(false);
         start = at(0);
       } else if (kind === 'L') path.push(line(from, at(0)));
-      else if (kind === 'H') path.push(line(from, { x: n[0] ?? 0, y }));
-      else if (kind === 'V') path.push(line(from, { x, y: n[0] ?? 0 }));
+      else if (kind === 'H') path.push(line(from, { x: n[0] ?? NaN, y }));
+      else if (kind === 'V') path.push(line(from, { x, y: n[0] ?? NaN }));
       else if (kind === 'C') path.push(cubic(from, at(0), at(2), at(4)));
       else if (kind === 'Q') {
         const [q, to] = [at(0), at(2)];

@@ -2,7 +2,7 @@ import { measurementLabel } from '../measure/index.js';
 import { fitClassById, type FitClassId } from '../method/index.js';
 import { sayGaps } from '../trace/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
-import type { CHECK_IDS} from './check.js';
+import type { CHECK_IDS } from './check.js';
 import { type Check, type CheckId } from './check.js';
 import type { Comparison } from './comparison.js';
 import type { Finding, LineKind } from './finding.js';

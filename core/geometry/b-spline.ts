@@ -16,8 +16,8 @@ function atSpan(knots: readonly number[], points: readonly Weighted[], degree: n
   const d = Array.from({ length: degree + 1 }, (_, j): Weighted => points[span - degree + j] ?? [0, 0, 0]);
   for (let r = 1; r <= degree; r++) {
     for (let j = degree; j >= r; j--) {
-      const low = knots[span - degree + j] ?? 0;
-      const high = knots[span + 1 + j - r] ?? 0;
+      const low = knots[span - degree + j] ?? NaN;
+      const high = knots[span + 1 + j - r] ?? NaN;
       const t = high === low ? 0 : (u - low) / (high - low);
       const [a, b] = [d[j - 1] ?? [0, 0, 0], d[j] ?? [0, 0, 0]];
       d[j] = [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t];
@@ -54,7 +54,7 @@ export function bSplineCubics({ degree, knots, points, weights }: BSpline): Cubi
   const pieces = degree <= 3 && !weights ? 1 : PIECES;
   const found: Cubic[] = [];
   for (let span = degree; span < n; span++) {
-    const [from, to] = [knots[span] ?? 0, knots[span + 1] ?? 0];
+    const [from, to] = [knots[span] ?? NaN, knots[span + 1] ?? NaN];
     if (to <= from) continue;
     for (let i = 0; i < pieces; i++) {
       const at = (share: number): Point =>

@@ -75,7 +75,7 @@ const paths = new WeakMap<ReferenceShape['curves'], Path>();
 export function pathOfShape({ curves }: Pick<ReferenceShape, 'curves'>): Path {
   let path = paths.get(curves);
   if (!path) {
-    const at = (i: number): Point => point(curves[i] ?? 0, curves[i + 1] ?? 0);
+    const at = (i: number): Point => point(curves[i] ?? NaN, curves[i + 1] ?? NaN);
     path = Array.from({ length: Math.floor((curves.length - 2) / 6) }, (_, k) => {
       const i = 6 * k;
       return cubic(at(i), at(i + 2), at(i + 4), at(i + 6));

@@ -135,7 +135,7 @@ const missesOf = ({ own }: Problem, figures: readonly number[]): number[] =>
   figures.map((f, k) => outside(f, own[k] ?? [0, 0]));
 
 const asWellMet = (misses: readonly number[], before: readonly number[]): boolean =>
-  misses.every((m, i) => Math.abs(m) < MET || Math.abs(m) <= Math.abs(before[i] ?? 0) + 0.02);
+  misses.every((m, i) => Math.abs(m) < MET || Math.abs(m) <= Math.abs(before[i] ?? NaN) + 0.02);
 
 const SEARCH_ROUNDS = 24;
 const TRIAL_ROUNDS = 5;
@@ -149,7 +149,7 @@ function fewest(problem: Problem, found: BandPlace): BandPlace {
     if (Math.abs(mm) < WORTH) left.add(i);
   });
   const order = problem.unknowns
-    .map((u, i) => ({ i, size: (Math.abs(found.x[i] ?? 0) * u.cost) / Math.max(1, u.limit) }))
+    .map((u, i) => ({ i, size: (Math.abs(found.x[i] ?? NaN) * u.cost) / Math.max(1, u.limit) }))
     .filter(({ i }) => !left.has(i))
     .sort((a, b) => a.size - b.size);
   for (const { i } of order.slice(0, -1)) {
@@ -170,7 +170,7 @@ function fewest(problem: Problem, found: BandPlace): BandPlace {
 /** The problem as its slopes at the start tell it: figures without drafting. */
 const straightened = (problem: Problem, { figures, slopes }: BandPlace): Problem => ({
   ...problem,
-  figures: (x) => figures.map((f, k) => x.reduce((sum, mm, i) => sum + mm * (slopes[k]?.[i] ?? 0), f)),
+  figures: (x) => figures.map((f, k) => x.reduce((sum, mm, i) => sum + mm * (slopes[k]?.[i] ?? NaN), f)),
 });
 
 /** As many steps are taken from a guess that is nearly right. */
@@ -183,7 +183,8 @@ const GUESS_ROUNDS = 8;
 function byFewUnknowns(problem: Problem, start: BandPlace): BandPlace | undefined {
   const even = straightened(problem, start);
   const guess = fewest(even, intoBands(even, start, SEARCH_ROUNDS, true));
-  const held = (limit: readonly number[]): number[] => limit.map((l, i) => (Math.abs(guess.x[i] ?? 0) < WORTH ? 0 : l));
+  const held = (limit: readonly number[]): number[] =>
+    limit.map((l, i) => (Math.abs(guess.x[i] ?? NaN) < WORTH ? 0 : l));
   const few = { ...problem, low: held(problem.low), high: held(problem.high) };
   const x = held(guess.x);
   const figures = problem.figures(x);
@@ -220,15 +221,15 @@ function conflictsOf(problem: Problem, { x, figures, slopes }: BandPlace, unit: 
   const { targets, unknowns } = problem;
   const misses = missesOf(problem, figures);
   return targets.flatMap((target, t): Conflict[] => {
-    const miss = misses[t] ?? 0;
+    const miss = misses[t] ?? NaN;
     if (Math.abs(miss) < MET) return [];
     let worst: { against: number; unknown: number; pull: number } | undefined;
     targets.forEach((_, other) => {
-      const otherMiss = misses[other] ?? 0;
+      const otherMiss = misses[other] ?? NaN;
       if (other === t || Math.abs(otherMiss) < 1e-3) return;
       unknowns.forEach((u, i) => {
         // Both want this unknown to move, to opposite sides.
-        const pull = (slopes[t]?.[i] ?? 0) * miss * (slopes[other]?.[i] ?? 0) * otherMiss;
+        const pull = (slopes[t]?.[i] ?? NaN) * miss * (slopes[other]?.[i] ?? NaN) * otherMiss;
         if (u.limit > 0 && pull < -1e-9 && (!worst || pull < worst.pull)) worst = { against: other, unknown: i, pull };
       });
     });
@@ -240,7 +241,7 @@ function conflictsOf(problem: Problem, { x, figures, slopes }: BandPlace, unit: 
       const sentence = `${label} and ${LABELS[against].toLowerCase()} ask opposite things of the ${unknown.label.toLowerCase()}: ${label.toLowerCase()} stays ${far} off.`;
       return [{ target, against, unknown: unknown.id, sentence }];
     }
-    const atLimit = unknowns.filter((u, i) => u.limit > 0 && Math.abs(Math.abs(x[i] ?? 0) - u.limit) < 0.06);
+    const atLimit = unknowns.filter((u, i) => u.limit > 0 && Math.abs(Math.abs(x[i] ?? NaN) - u.limit) < 0.06);
     const names = atLimit.map((u) => u.label.toLowerCase()).join(', ');
     const sentence =
       names === ''
@@ -297,7 +298,7 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
     ...nothing,
     after: trued.ok ? trued.value.checks : draft.checks,
     changes: unknowns.flatMap((u, i) =>
-      Math.abs(found.x[i] ?? 0) < WORTH ? [] : [changeOf(problem, u, found.x[i] ?? 0, unit)],
+      Math.abs(found.x[i] ?? NaN) < WORTH ? [] : [changeOf(problem, u, found.x[i] ?? NaN, unit)],
     ),
     conflicts: conflictsOf(problem, found, unit),
   });

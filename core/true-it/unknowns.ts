@@ -128,7 +128,7 @@ export function inputWith(
   const lines: Record<string, number> = {};
   const works: AlterationWork[] = [];
   unknowns.forEach((u, i) => {
-    const mm = by[i] ?? 0;
+    const mm = by[i] ?? NaN;
     if (Math.abs(mm) < WORTH) return;
     if (u.work) works.push(u.work(mm));
     else if (u.line !== undefined) lines[u.line] = Number(draft.worked.ledger.get(u.line)?.value) + mm;

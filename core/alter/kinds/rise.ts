@@ -52,11 +52,11 @@ function riseTaken(
   if (shape.length < 3 || !last) return 'no room';
   const lengths = [0];
   for (let i = 1; i < shape.length; i++)
-    lengths.push((lengths[i - 1] ?? 0) + distance(shape[i - 1] ?? from, shape[i] ?? from));
+    lengths.push((lengths[i - 1] ?? NaN) + distance(shape[i - 1] ?? from, shape[i] ?? from));
   const total = lengths[lengths.length - 1] ?? 1;
   const gap = subtract(end, last);
   const reach = Math.min(1, Math.max(0.2, blend)) * total;
-  const laid = shape.map((p, i) => add(p, scale(gap, smoothStep(1 - (total - (lengths[i] ?? 0)) / reach))));
+  const laid = shape.map((p, i) => add(p, scale(gap, smoothStep(1 - (total - (lengths[i] ?? NaN)) / reach))));
   laid[laid.length - 1] = end;
   const path = splineThrough(laid, startDirection(rise), endDirection(rise));
   const whole = pathLength(rise);

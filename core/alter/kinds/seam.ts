@@ -38,7 +38,7 @@ function seamMoved(paper: Paper, work: SeamMove, alteration: string): Paper | Fa
   const [least, most] = [Math.min(...ends), Math.max(...ends)];
   if (bottom < least || top > most) return 'no level';
   const lengthAt = (y: number): number => {
-    const downward = (ends[0] ?? 0) < (ends[1] ?? 0);
+    const downward = (ends[0] ?? NaN) < (ends[1] ?? NaN);
     if (y <= least) return downward ? 0 : total;
     if (y >= most) return downward ? total : 0;
     return lengthAtLevel(path, y) ?? 0;
