@@ -125,8 +125,29 @@ function offsetEdge(runs: readonly WidthRun[]): Path {
 interface OffsetEdge {
   readonly net: Path;
   readonly folded: boolean;
-  readonly depth: number;
+  /** Its widths at its beginning and end, and the widest, in mm. */
+  readonly first: number;
+  readonly last: number;
+  readonly widest: number;
+  /** False for a straight hem of one width: its cut line runs between the mirrored ends alone. */
+  readonly drawn: boolean;
   out: Path;
+}
+
+/** An edge offset by its widths. */
+function offsetOf(net: Path, folded: boolean, runs: readonly WidthRun[]): OffsetEdge {
+  const widths = runs.map(({ mm }) => mm);
+  const [first = 0] = widths;
+  const straight = runs.length === 1 && net.every((c) => isStraight(c));
+  return {
+    net,
+    folded,
+    first,
+    last: widths[widths.length - 1] ?? first,
+    widest: Math.max(...widths),
+    drawn: !folded || !straight,
+    out: offsetEdge(runs),
+  };
 }
 
 /** The end of an offset seam cut back to the fold, where it reaches beyond. */
@@ -141,30 +162,39 @@ function cutBack(seam: Path, fold: Point, across: Point): Path {
  */
 function cornerAtFold(before: OffsetEdge, after: OffsetEdge): Point[] | undefined {
   if (after.folded) {
-    const { net, depth } = after;
-    const [fold, across] = [startOf(net), startDirection(net)];
-    const points = foldCorner(endOf(before.out), endDirection(before.out), fold, across, depth);
-    if (points) before.out = cutBack(before.out, fold, across);
-    return points;
+    const [fold, across] = [startOf(after.net), startDirection(after.net)];
+    const points = foldCorner(endOf(before.out), endDirection(before.out), fold, across, after.first);
+    if (!points) return undefined;
+    before.out = cutBack(before.out, fold, across);
+    const met = metByFold(points, after);
+    if (met) after.out = from(after.out, met.secondIndex, met.u);
+    return met ? points.slice(0, 1) : points;
   }
-  const { net, depth } = before;
-  const [fold, across] = [endOf(net), endDirection(net)];
-  const points = foldCorner(startOf(after.out), startDirection(after.out), fold, across, depth);
-  if (points) after.out = reversePath(cutBack(reversePath(after.out), fold, across));
-  return points?.reverse();
+  const [fold, across] = [endOf(before.net), endDirection(before.net)];
+  const points = foldCorner(startOf(after.out), startDirection(after.out), fold, across, before.last);
+  if (!points) return undefined;
+  after.out = reversePath(cutBack(reversePath(after.out), fold, across));
+  const met = metByFold(points, before);
+  if (met) before.out = upTo(before.out, met.secondIndex, met.u);
+  return met ? points.slice(0, 1) : points.reverse();
 }
+
+/** Where the mirrored end of a seam meets the hem's own offset, if that is drawn: a leg that flares is cut off there. */
+const metByFold = (
+  [onFold, end]: readonly Point[],
+  { drawn, out }: OffsetEdge,
+): ReturnType<typeof meetPaths>[number] | undefined =>
+  drawn && onFold && end ? meetPaths([line(onFold, end)], out)[0] : undefined;
 
 /**
  * The cut line of a part: each edge offset by its widths and joined to its neighbours at proper corners, mitred outside
  * and trimmed inside; a hem folds, so its ends are mirrored (docs/trade/pieces.md). Closed; mm.
  */
 export function cutLine(garment: Pick<Garment, 'seams'>, part: Part, allowances: Allowances): Path {
-  const edges = part.edges.map(({ id, role, path }): OffsetEdge => {
-    const runs = widthsAlong(garment, part, id, allowances);
-    const depth = Math.max(...runs.map(({ mm }) => mm));
-    return { net: path, folded: role === 'hem', depth, out: offsetEdge(runs) };
-  });
-  const widest = Math.max(...edges.map(({ depth }) => depth));
+  const edges = part.edges.map(({ id, role, path }): OffsetEdge =>
+    offsetOf(path, role === 'hem', widthsAlong(garment, part, id, allowances)),
+  );
+  const widest = Math.max(...edges.map((edge) => edge.widest));
   const corners = edges.map((edge, i): readonly Point[] => {
     const next = edges[(i + 1) % edges.length] ?? edge;
     if (edge.folded !== next.folded) {
@@ -176,14 +206,12 @@ export function cutLine(garment: Pick<Garment, 'seams'>, part: Part, allowances:
     next.out = joint.second;
     return joint.corner;
   });
-  // A straight hem's own offset runs between the mirrored ends, so only those are kept.
-  const drawn = ({ folded, net }: OffsetEdge): boolean => !folded || !net.every((c) => isStraight(c));
   const path: Path[number][] = [];
   for (const [i, edge] of edges.entries()) {
     const next = edges[(i + 1) % edges.length] ?? edge;
-    if (drawn(edge)) path.push(...edge.out);
-    const start = drawn(edge) ? endOf(edge.out) : path[path.length - 1]?.p3;
-    const end = drawn(next) ? startOf(next.out) : undefined;
+    if (edge.drawn) path.push(...edge.out);
+    const start = edge.drawn ? endOf(edge.out) : path[path.length - 1]?.p3;
+    const end = next.drawn ? startOf(next.out) : undefined;
     path.push(...linesThrough([start, ...(corners[i] ?? []), end].filter((p): p is Point => p !== undefined)));
   }
   return path;

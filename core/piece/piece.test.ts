@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { plausibleBody, seeded } from '../../bench/random-body.js';
+import { alterBlock } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
 import type { Block } from '../draft/index.js';
 import { edgeOf, garmentOf, partOf, partOutline, type Garment, type PartMark } from '../garment/index.js';
@@ -9,6 +10,7 @@ import {
   enclosedArea,
   flatten,
   isClosed,
+  isStraight,
   nearestPlace,
   pathLength,
   placeAtLength,
@@ -132,6 +134,27 @@ describe('allowances', () => {
       return Math.abs(Math.abs(a - b) - 25) < 0.1 && Math.abs(distance(c.p0, c.p3) - 25) < 0.1;
     });
     expect(steps).toHaveLength(2);
+  });
+
+  it('hold along a hem as well, straight or curved, on a leg that tapers and on one that flares', () => {
+    const deeper = given({ on: 'stretch', part: 'back', edge: 'hem', from: 0.3, to: 0.7, mm: 60 });
+    const turned = { kind: 'dart', panel: 'back', dart: 0, act: 'intoHem', by: 0, keepWaist: true } as const;
+    const flared = alterBlock(block, [{ id: 'a', on: true, note: '', work: turned }]).block;
+    expect(flared.back.edges.hem.every((c) => isStraight(c))).toBe(false);
+    for (const of of [garment, garmentOf(flared)]) {
+      for (const [allowances, middle] of [
+        [HOUSE_ALLOWANCES, 40],
+        [deeper, 60],
+      ] as const) {
+        const { cut, part } = pieceOf('back', piecesOf(of, allowances));
+        const hem = edgeOf(part, 'hem').path;
+        const off = (share: number): number =>
+          nearestPlace(cut, placeAtLength(hem, pathLength(hem) * share).at).distance;
+        expect([off(0.15), off(0.5), off(0.85)].map((mm) => Math.round(mm))).toEqual([40, middle, 40]);
+        expect(selfCrossing(flatten(cut, 0.1))).toBeUndefined();
+        expect(isClosed(cut, 1e-3)).toBe(true);
+      }
+    }
   });
 
   it('widen a centre back for letting out without moving the front', () => {
