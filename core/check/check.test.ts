@@ -12,6 +12,7 @@ import {
   classByExtensions,
   plainValue,
   sayCompares,
+  sayFinding,
   shown,
   verdictOf,
   worstFirst,
@@ -451,5 +452,43 @@ describe('the checks that came with truing', () => {
     expect(Number(find(longer.checks, 'knee').value)).toBeCloseTo(Number(find(plain.checks, 'knee').value), 0);
     expect(longer.block.levels.kneeLevel).toBeCloseTo(plain.block.levels.kneeLevel + 40, 6);
     expect(longer.drafted.levels.kneeLevel).toBe(plain.block.levels.kneeLevel);
+  });
+});
+
+describe('the words of a check', () => {
+  it('are there for every measure that a line may miss, in either unit, each for its own piece', () => {
+    let told = 0;
+    for (const { id, value, measures = [] } of draft({ settings: { hipEase: 60 } }).checks) {
+      if (typeof value !== 'object' || value.of !== 'line') continue;
+      const said = measures.flatMap((worst) =>
+        (['cm', 'in'] as const).map((unit) => {
+          const words = sayFinding({ ...value, worst }, unit);
+          expect([id, worst.id, words]).not.toEqual([id, worst.id, worst.id]);
+          expect(words).toMatch(/^[A-Z][^{}]{7,}$/);
+          expect(words).not.toMatch(/undefined|NaN/);
+          if (worst.unit === 'mm') expect(words).toMatch(unit === 'in' ? / in\b/ : / mm\b/);
+          if (worst.panel && value.line !== 'rise') expect(words.toLowerCase().startsWith(worst.panel)).toBe(true);
+          told += 1;
+          return `${unit} ${words}`;
+        }),
+      );
+      expect(new Set(said).size).toBe(said.length);
+    }
+    expect(told).toBeGreaterThan(80);
+  });
+
+  it('say the same figure in the reader’s unit, of one and the same draft', () => {
+    const { checks } = draft({ heights: [{ height: 100, girth: 980 }] });
+    const height = find(checks, 'height.100');
+    expect(checkLabel(height, 'cm')).toBe('At 10.0 cm');
+    expect(sayCompares(height, 'in')).toContain('3 15/16 in above the crotch line');
+    expect(sayCompares(find(checks, 'fitClass'), 'cm')).toContain('with the one meant: loose.');
+    expect(sayCompares(find(checks, 'backRise'), 'cm')).toBe('The seam along the rise with the back rise of the body.');
+    const banded = draft({ settings: { bandDepth: 40 }, choices: { bandCounts: 'yes' } }).checks;
+    expect(sayCompares(find(banded, 'wholeRise'), 'cm')).toContain('and the depth of the band');
+    expect(Number(find(banded, 'wholeRise').value) - Number(find(banded, 'frontRise').value)).toBeCloseTo(
+      Number(find(banded, 'backRise').value),
+      6,
+    );
   });
 });

@@ -2,35 +2,36 @@ import type { MeasurementId } from '../measure/index.js';
 import type { FitClassId } from '../method/index.js';
 import type { RiseGaps } from '../trace/index.js';
 
-/** What a check compares with what; most are told by their name alone. */
+/** Comparisons that are told by their name alone. */
+export type PlainComparison =
+  | 'pullOnWaist'
+  | 'waist'
+  | 'hip'
+  | 'thigh'
+  | 'hem'
+  | 'hemStretched'
+  | 'shortHem'
+  | 'opening'
+  | 'pair'
+  | 'character'
+  | 'thighLine'
+  | 'highHip'
+  | 'inseamWalk'
+  | 'inseamWalkStated'
+  | 'inseamWalkBelow'
+  | 'sideWalk'
+  | 'waistRun'
+  | 'crotchJoin'
+  | 'darts'
+  | 'outline'
+  | 'riseLine'
+  | 'sideLine'
+  | 'kneeLine'
+  | 'waistLine';
+
+/** What a check compares with what. */
 export type Comparison =
-  | {
-      readonly of:
-        | 'pullOnWaist'
-        | 'waist'
-        | 'hip'
-        | 'thigh'
-        | 'hem'
-        | 'hemStretched'
-        | 'shortHem'
-        | 'opening'
-        | 'pair'
-        | 'character'
-        | 'thighLine'
-        | 'highHip'
-        | 'inseamWalk'
-        | 'inseamWalkStated'
-        | 'inseamWalkBelow'
-        | 'sideWalk'
-        | 'waistRun'
-        | 'crotchJoin'
-        | 'darts'
-        | 'outline'
-        | 'riseLine'
-        | 'sideLine'
-        | 'kneeLine'
-        | 'waistLine';
-    }
+  | { readonly of: PlainComparison }
   /** The seam along a rise with a measurement of the body; `band` where the depth of a band counts in. */
   | { readonly of: 'rise'; readonly with: MeasurementId; readonly band: boolean }
   /** The class that the draft has with the one meant. */

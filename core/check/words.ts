@@ -4,7 +4,7 @@ import { sayGaps } from '../trace/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import type { CHECK_IDS } from './check.js';
 import { type Check, type CheckId } from './check.js';
-import type { Comparison } from './comparison.js';
+import type { Comparison, PlainComparison } from './comparison.js';
 import type { Finding, LineKind } from './finding.js';
 import type { ExtensionClass } from './fit-class.js';
 import type { Measure } from './measure.js';
@@ -51,7 +51,7 @@ export function checkLabel({ id, compares }: Pick<Check, 'id' | 'compares'>, uni
   return isNamed(id) ? LABELS[id] : id;
 }
 
-const PLAIN: Readonly<Record<Comparison['of'], string | undefined>> = {
+const PLAIN: Readonly<Record<PlainComparison, string>> = {
   pullOnWaist: 'The open waist of a pull-on with the hip that it must pass over; a seat gives a little.',
   waist: 'The finished waist, darts closed, with the waist and its ease.',
   hip: 'The finished girth on the hip line, square to the centre lines, with the hip and its ease.',
@@ -78,12 +78,6 @@ const PLAIN: Readonly<Record<Comparison['of'], string | undefined>> = {
     'The side: plumb and fullest on the hip line, front and back alike above it, straight or a little hollow over the thigh.',
   kneeLine: 'How evenly side and inseam bend into the lower leg.',
   waistLine: 'The waist with its darts closed: one even bend, square at its ends, no horn and no sag.',
-  rise: undefined,
-  fitClass: undefined,
-  girth: undefined,
-  height: undefined,
-  crease: undefined,
-  riseShape: undefined,
 };
 
 const classLabel = (id: FitClassId): string => (fitClassById(id)?.label ?? id).toLowerCase();
@@ -103,7 +97,7 @@ function sayComparison(c: Comparison, unit: Unit): string {
     case 'riseShape':
       return `The joined rises with the trace of the body. ${sayGaps('front', c.front, unit)} ${sayGaps('back', c.back, unit)}`;
     default:
-      return PLAIN[c.of] ?? '';
+      return PLAIN[c.of];
   }
 }
 
