@@ -69,7 +69,7 @@ const sameGauge = (a: GaugeProps, b: GaugeProps): boolean =>
   a.check.low === b.check.low &&
   a.check.high === b.check.high &&
   a.check.restsOnEstimate === b.check.restsOnEstimate &&
-  said(a.check, a.tape) === said(b.check, b.tape);
+  (a.check.value === b.check.value || said(a.check, a.tape) === said(b.check, b.tape));
 
 const GaugeButton = memo(function GaugeButton({ check, tape, lit, onOpen }: GaugeProps) {
   const set = useBoard((s) => s.set);
