@@ -59,6 +59,8 @@ describe('what is kept', () => {
 
   it('marks what is put on the shelf as later than what was there, even where it was deleted between', async () => {
     const db = await store();
+    // All of it within one millisecond.
+    const clock = vi.spyOn(Date, 'now').mockReturnValue(now.getTime());
     const person = newPerson(id, 'Somebody', 'cm', now);
     const draft = newDraft(id, person, 'Trousers', now);
     const saved = await db.saveWork('own', { person, draft }, { person: 0, draft: 0 });
@@ -68,6 +70,7 @@ describe('what is kept', () => {
     await db.changeShelf('own', { remove: { drafts: [draft.id] } });
     await db.changeShelf('own', { put: { drafts: [draft] } });
     expect((await db.readShelf('own')).drafts[0]?.revision).toBeGreaterThan(saved.revisions.draft);
+    clock.mockRestore();
   });
 
   it('saves a person who is only being measured, and no draft', async () => {

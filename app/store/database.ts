@@ -106,8 +106,13 @@ function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
   return found;
 }
 
-/** A mark later than `before` and than any that was deleted: the clock, held to grow. */
-const nextRevision = (before: number): number => Math.max(before + 1, Date.now());
+let latest = 0;
+
+/** A mark later than `before` and than any that was deleted, within the same millisecond too: the clock, held to grow. */
+function nextRevision(before: number): number {
+  latest = Math.max(before + 1, latest + 1, Date.now());
+  return latest;
+}
 
 /** A transaction that is over once everything in it is, and that nothing of which stays where any part fails. */
 async function wholly(
