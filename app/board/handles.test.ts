@@ -34,6 +34,28 @@ describe('handles', () => {
     }
   });
 
+  it('go so far for a key that their width changes by one step, on a leg halved by its crease and on one that is not', () => {
+    for (const d of [draft(), draft({ 'back.creaseShift': 12, 'front.creaseShift': 12 })]) {
+      for (const panel of ['front', 'back'] as const) {
+        for (const id of ['knee-inseam', 'hem-inseam', 'dart-0-sideLeg']) {
+          const handle = handlesOf(d.block[panel], d.block.levels).find((h) => h.id === id);
+          const [name] = handle?.sets ?? [];
+          if (!handle || !name) continue;
+          const step = 5;
+          const grown = Object.entries(
+            handle.drag(point(handle.at.x + (id === 'dart-0-sideLeg' ? -1 : 1) * step * handle.ofStep, handle.at.y), {
+              step,
+              arc: false,
+            }),
+          ).find(([line]) => line === `${panel}.${name}`);
+          const was =
+            name === 'dartIntake' ? d.block[panel].settled.dartIntake : Number(d.block[panel].parameters[name]);
+          expect([panel, id, Math.abs(Number(grown?.[1]) - was - step) <= step / 2 + 0.1]).toEqual([panel, id, true]);
+        }
+      }
+    }
+  });
+
   it('come to lie where they were dragged, to half a step of the tape', () => {
     const d = draft();
     const random = seeded(3);

@@ -78,6 +78,14 @@ export const FAULTS: readonly Fault[] = [
     'core/measure',
   ),
   fault('minus binds loosely', 'core/method/formula.ts', "'-': 1, '*': 2", "'-': 2, '*': 2", 'core/method/formula'),
+  fault('open darts counted as cloth', 'core/measured/widths.ts', 'Math.min(1, Math.max(0, left))', '0', 'core/check'),
+  fault(
+    'counted band sought without it',
+    'core/check/checked-figure.ts',
+    ' + (isRise(id) ? bandIn(worked, id) : 0)',
+    '',
+    'core/check',
+  ),
   // Lines.
   fault(
     'offset to the other side',

@@ -146,6 +146,13 @@ export const MAKING_FAULTS: readonly Fault[] = [
   ),
   fault('pieces overlap', SHEET, 'x += widthOf(piece) + GAP;', 'x += widthOf(piece) - GAP;', FORMATS),
   fault('pieces share no levels', SHEET, 'top + piece.box.minY - highest', 'top', FORMATS),
+  fault(
+    'small parts one below the other',
+    SHEET,
+    'rowWidths.length > 0 ? Math.max(...rowWidths) : widest',
+    '0',
+    GARMENT,
+  ),
   fault('roll too narrow overrun', SHEET, 'if (row && width <= widest)', 'if (row)', FORMATS),
   fault(
     '4 in square of 100 mm',

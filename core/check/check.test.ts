@@ -1,12 +1,25 @@
 import { describe, expect, it } from 'vitest';
 import type { AlterationWork } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
-import { edgeLengths, type Block, type Panel } from '../draft/index.js';
-import { crossLine, cubic, endOf, line, mapPath, point, startOf, turn, type Path, bendOf } from '../geometry/index.js';
+import { edgeLengths, outlineOf, type Block, type Panel } from '../draft/index.js';
+import {
+  crossLine,
+  cubic,
+  endOf,
+  line,
+  mapPath,
+  point,
+  startOf,
+  turn,
+  type Path,
+  type Point,
+  bendOf,
+} from '../geometry/index.js';
 import { fitClass, FIT_CLASSES } from '../method/index.js';
 import {
   checkAgainstBody,
   checkAgainstItself,
+  checkedFigure,
   checkLabel,
   checkLines,
   classByExtensions,
@@ -452,6 +465,32 @@ describe('the checks that came with truing', () => {
     expect(Number(find(longer.checks, 'knee').value)).toBeCloseTo(Number(find(plain.checks, 'knee').value), 0);
     expect(longer.block.levels.kneeLevel).toBeCloseTo(plain.block.levels.kneeLevel + 40, 6);
     expect(longer.drafted.levels.kneeLevel).toBe(plain.block.levels.kneeLevel);
+  });
+});
+
+describe('the figure that a check judges', () => {
+  it('is the check’s own for every check of one figure, a counted band among it', () => {
+    for (const more of [{}, { settings: { bandDepth: 40 }, choices: { bandCounts: 'yes' } }]) {
+      const d = draft(more);
+      const figures = d.checks.filter((c) => checkedFigure(c.id, d.worked, d.block) !== undefined);
+      expect(figures.length).toBeGreaterThan(12);
+      for (const c of figures) expect([c.id, checkedFigure(c.id, d.worked, d.block)]).toEqual([c.id, c.value]);
+    }
+  });
+
+  it('leaves out at the high hip what the open darts take there', () => {
+    const { block: b, checks } = draft({ measured: { ...measured, highHip: 900 } });
+    const y = Number(find(checks, 'highHip').about.at);
+    const across = (panel: Panel): number => {
+      const xs = crossLine(outlineOf(panel), point(0, y), point(1, 0)).map((hit) => hit.at.x);
+      const at = (leg: Point, apex: Point): number => leg.x + ((apex.x - leg.x) * (y - leg.y)) / (apex.y - leg.y);
+      const open = panel.darts
+        .filter(({ apex }) => apex.y > y)
+        .reduce((sum, d) => sum + Math.abs(at(d.centreLeg, d.apex) - at(d.sideLeg, d.apex)), 0);
+      expect(open).toBeGreaterThan(1);
+      return Math.max(...xs) - Math.min(...xs) - open;
+    };
+    expect(Math.abs(Number(find(checks, 'highHip').value) - 2 * (across(b.front) + across(b.back)))).toBeLessThan(2);
   });
 });
 

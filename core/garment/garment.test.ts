@@ -172,6 +172,20 @@ describe('a new part', () => {
     expect(front.notches).toHaveLength(plain.notches.length + 1);
   });
 
+  it('stands beside another small one in a row below the legs', () => {
+    const second: PartMaker = (of, before) => {
+      const { parts } = sideTab(of, before);
+      return { parts: parts.map((part) => ({ ...part, id: 'tab2' })), seams: [] };
+    };
+    const both = piecesOf(garmentOf(block, [...PART_MAKERS, sideTab, second]), HOUSE_ALLOWANCES);
+    const { marks } = pieceSheet(both, labels);
+    const [a, b] = ['tab.cut', 'tab2.cut'].flatMap((name) =>
+      marks.flatMap((m) => (m.kind === 'line' && m.name === name ? [pathBox(m.path)] : [])),
+    );
+    expect(a?.minY).toBeCloseTo(b?.minY ?? NaN, 6);
+    expect((b?.minX ?? NaN) - (a?.maxX ?? NaN)).toBeGreaterThan(10);
+  });
+
   it('is walked along what it is sewn to, with the difference at its notch', () => {
     const walk = walkSeam(garment, 'tabSide');
     expect(walk.marks.map((m) => m.label)).toEqual(['middle', 'hip']);

@@ -99,8 +99,8 @@ function spansOfSeam({ first, second }: Seam, part: Part, edge: Edge, whole: num
 }
 
 /**
- * An edge in stretches with the width outside each: by the profile, then by what is given for its seam, its part, the
- * edge, and the stretch, each taking the one before it unless given (docs/trade/pieces.md). A fold never has any.
+ * An edge in stretches with the width outside each: by what is given for the stretch, else for the edge, else for its
+ * part, else for its seam, else by the profile (docs/trade/pieces.md). A fold never has any.
  */
 export function widthsAlong(
   { seams }: Pick<Garment, 'seams'>,
