@@ -14,6 +14,8 @@ import { BODIES, type TableBody } from './body-table.js';
 import { asJudged, judgeDraft } from './judged.js';
 import { sampled, type Span } from './line-judge.js';
 import { inputFor, waysOf } from './random-body.js';
+import { readerIn } from '../core/units/index.js';
+import { refusalsSentence } from '../core/refusal/index.js';
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -85,7 +87,7 @@ function drafted(sheet: Sheet, way: Record<string, string>, { input }: TableBody
     build: input.build,
     choices: way,
   });
-  return outcome.ok ? outcome.value : outcome.refusals.map((r) => r.reason).join(' ');
+  return outcome.ok ? outcome.value : refusalsSentence(outcome.refusals, readerIn('cm'));
 }
 
 const out = resolve(values.out);

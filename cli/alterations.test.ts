@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { STARTING_KINDS, startingWork, type Alteration, type AlterationWork } from '../core/alter/index.js';
-import { UNITS, type Unit } from '../core/units/index.js';
+import { UNITS, readerIn, type Unit } from '../core/units/index.js';
 import { asOrdered, readAlterations } from './alterations.js';
+import { refusalWords } from '../core/refusal/index.js';
 
 const rise: AlterationWork = {
   kind: 'rise',
@@ -36,7 +37,7 @@ function numbers(value: unknown): number[] {
 
 function read(listed: readonly Record<string, unknown>[], unit: Unit): Alteration[] {
   const outcome = readAlterations(listed, unit);
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 
@@ -83,6 +84,6 @@ describe('an alteration in an order', () => {
       'alterations.2.kind',
       'alterations.3.on',
     ]);
-    for (const refusal of outcome.refusals) expect(refusal.wayOut).toContain('docs/alterations.md');
+    for (const r of outcome.refusals) expect(refusalWords(r, readerIn('cm'))[1]).toContain('docs/alterations.md');
   });
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { withLengths, type Alteration } from '../core/alter/index.js';
-import { good, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
+import { good, refusal, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
 import { fromMm, readLength, toMm, type Unit } from '../core/units/index.js';
 import { alterationWork } from '../core/workbook/index.js';
 
@@ -35,12 +35,7 @@ export function readAlterations(
     }
     const issue = work.success ? undefined : work.error.issues[0];
     const place = field(i, issue?.path ?? [typeof on === 'boolean' ? 'note' : 'on']);
-    refusals.push({
-      field: place,
-      value: JSON.stringify(listed[i]),
-      reason: `The alteration ${i + 1} is not understood at “${place}”: ${issue?.message ?? 'it has another shape'}.`,
-      wayOut: 'See docs/alterations.md for what an alteration looks like.',
-    });
+    refusals.push(refusal(place, 'orderAlteration', { number: i + 1, place, fault: issue?.message }));
   }
   return refusals.length > 0 ? refused(...refusals) : good(found);
 }

@@ -38,9 +38,9 @@ const MIDDLE = { unit: 'cm', waist: 78, hip: 100, crotchDepth: 27.2, inseam: 78 
 /** The answer to an order, as it reads once it has been written and read again. */
 function answered(order: object): Answer {
   const read = readOrder({ measurements: MIDDLE, ...order });
-  if (!read.ok) throw new Error(read.refusals.map((r) => `${r.field}: ${r.reason}`).join(' '));
+  if (!read.ok) throw new Error(JSON.stringify(read.refusals));
   const outcome = computeDraft(read.value.input);
-  if (!outcome.ok) throw new Error(outcome.refusals.map((r) => `${r.field}: ${r.reason}`).join(' '));
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return JSON.parse(JSON.stringify(answerTo(outcome.value, read.value.input.measured, 'cm'))) as Answer;
 }
 

@@ -4,8 +4,9 @@ import { draftNotes, edgeLengths, outlineOf, type Panel } from '../core/draft/in
 import { flatten, type Path, type Point } from '../core/geometry/index.js';
 import { findDoubts, type Measured } from '../core/measure/index.js';
 import { drawnOtherwise, drawnParameters } from '../core/measured/index.js';
-import { showSum } from '../core/method/index.js';
-import type { Unit } from '../core/units/index.js';
+import { showSum, warningSentence } from '../core/method/index.js';
+import { refusalWords, type Reader, type Refusal } from '../core/refusal/index.js';
+import { readerIn, type Unit } from '../core/units/index.js';
 
 /** How finely outlines are flattened, in mm. */
 const FLATNESS = 0.05;
@@ -33,6 +34,11 @@ const pointsOf = (panel: Panel): Record<string, [number, number]> =>
 const dartsOf = (panel: Panel): object[] =>
   panel.darts.map(({ intake, length, apex }) => ({ intake, length, apex: [apex.x, apex.y] }));
 
+const refusalAnswer = (refusal: Refusal, reader: Reader): object => {
+  const [reason, wayOut] = refusalWords(refusal, reader);
+  return { field: refusal.field, code: refusal.code, reason, wayOut };
+};
+
 const finite = (x: number | undefined): number | null => (x !== undefined && Number.isFinite(x) ? x : null);
 
 const measureAnswer = ({ id, panel, value, low, high, unit }: Measure): object => ({
@@ -54,6 +60,7 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
   const otherwise = drawnOtherwise(worked, block, drafted);
   const why = (name: string): Record<string, string> =>
     Object.fromEntries(otherwise.filter((o) => o.panel === name).map((o) => [o.parameter, o.why]));
+  const reader = readerIn(unit);
   return {
     method: worked.sheet.id,
     choices: worked.choices,
@@ -87,7 +94,11 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
     drawn: both(drawnParameters),
     drawnWhy: { front: why('front'), back: why('back') },
     edges: { front: edgeLengths(block.front), back: edgeLengths(block.back) },
-    alterations: altered.told.map(({ id, done, refusal }) => ({ id, done, ...(refusal && { refusal }) })),
+    alterations: altered.told.map(({ id, done, refusal }) => ({
+      id,
+      done,
+      ...(refusal && { refusal: refusalAnswer(refusal, reader) }),
+    })),
     outline: { front: outline(block.front), back: outline(block.back) },
     checks: checks.map((c) => ({
       id: c.id,
@@ -98,9 +109,9 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
       ...(c.measures && { measures: c.measures.map(measureAnswer) }),
     })),
     warnings: [
-      ...worked.warnings,
+      ...worked.warnings.map((w) => warningSentence(w, reader)),
       ...altered.told.flatMap(({ refusal }) =>
-        refusal ? [`${refusal.field}: ${refusal.reason} It is left out.`] : [],
+        refusal ? [`${refusal.field}: ${refusalWords(refusal, reader)[0]} It is left out.`] : [],
       ),
       ...findDoubts(measured, unit).map((d) => d.sentence),
       ...draftNotes(worked, block, unit),

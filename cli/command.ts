@@ -6,8 +6,8 @@ import { SHEETS } from '../core/shipped/index.js';
 import { pieceSheet } from '../core/drawing/index.js';
 import { garmentOf } from '../core/garment/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
-import { refusalSentence, type Outcome } from '../core/refusal/index.js';
-import { formatLength, tapeFor } from '../core/units/index.js';
+import { refusalsSentence, type Outcome } from '../core/refusal/index.js';
+import { formatLength, readerIn, tapeFor, type Unit } from '../core/units/index.js';
 import { PAPERS, toSvg } from '../formats/index.js';
 import { rollPdf, tiledPdf } from '../formats/pdf.js';
 import { trueIt } from '../core/true-it/index.js';
@@ -24,9 +24,9 @@ const USAGE = `Usage:
 /** A fault that the user can mend: one sentence on standard error and exit status 1. */
 class Fault extends Error {}
 
-function valueOf<T>(outcome: Outcome<T>): T {
+function valueOf<T>(outcome: Outcome<T>, unit: Unit): T {
   if (outcome.ok) return outcome.value;
-  throw new Fault(outcome.refusals.map(refusalSentence).join(' '));
+  throw new Fault(refusalsSentence(outcome.refusals, readerIn(unit)));
 }
 
 async function readJson(file: string): Promise<unknown> {
@@ -39,6 +39,9 @@ async function readJson(file: string): Promise<unknown> {
     throw new Fault(`The file ${file} is not valid JSON. Write the order as in the README.`);
   }
 }
+
+/** The order in a file; a mistake in it has no length to be said in its unit. */
+const ordered = (json: unknown): Order => valueOf(readOrder(json), 'cm');
 
 async function rendered(order: Order, draft: Draft, format: string, paperId: string): Promise<string | Uint8Array> {
   if (format === 'json') return `${JSON.stringify(answerTo(draft, order.input.measured, order.unit), undefined, 2)}\n`;
@@ -88,8 +91,8 @@ async function draftCommand(args: readonly string[]): Promise<string | Uint8Arra
   if (!['json', 'svg', 'pdf'].includes(values.format)) {
     throw new Fault(`There is no format “${values.format}”. Choose json, svg or pdf.`);
   }
-  const order = valueOf(readOrder(await readJson(file)));
-  const draft = valueOf(computeDraft(order.input, order.unit));
+  const order = ordered(await readJson(file));
+  const draft = valueOf(computeDraft(order.input), order.unit);
   return delivered(await rendered(order, draft, values.format, values.paper), values.out);
 }
 
@@ -102,9 +105,10 @@ async function trueCommand(args: readonly string[]): Promise<string | Uint8Array
   const [file] = positionals;
   if (file === undefined) throw new Fault(`Name the file of an order.\n${USAGE}`);
   const json = await readJson(file);
-  const order = valueOf(readOrder(json));
-  const found = valueOf(trueIt(order.input, order.unit));
-  const content = `${JSON.stringify(trueAnswer(json as Record<string, unknown>, found, order.unit), undefined, 2)}\n`;
+  const order = ordered(json);
+  const found = valueOf(trueIt(order.input, order.unit), order.unit);
+  const answer = trueAnswer(json as Record<string, unknown>, found, order);
+  const content = `${JSON.stringify(answer, undefined, 2)}\n`;
   return delivered(content, values.out);
 }
 

@@ -15,7 +15,7 @@ import {
   type Sheet,
 } from '../core/method/index.js';
 import { sheetById, SHEETS } from '../core/shipped/index.js';
-import { good, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
+import { good, refusal, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
 import { readLength, toMm, UNITS, type Unit } from '../core/units/index.js';
 import { orderedAlterations, readAlterations } from './alterations.js';
 
@@ -41,17 +41,10 @@ export interface Order {
   readonly input: DraftInput;
 }
 
-const wrong = (field: string, value: unknown, reason: string, wayOut: string): Refusal => ({
-  field,
-  value: typeof value === 'string' ? value : JSON.stringify(value),
-  reason,
-  wayOut,
-});
-
 function lengthOf(field: string, label: string, value: number | string, unit: Unit): Outcome<number> {
   const read = typeof value === 'number' ? { ok: true as const, mm: toMm(value, unit) } : readLength(value, unit);
   if (read.ok) return good(read.mm);
-  return refused(wrong(field, value, `${label}: ${read.reason}.`, 'Write it as 27.3, 10 3/4 or 273mm.'));
+  return refused(refusal(field, 'orderLength', { label, fault: read.reason }));
 }
 
 /** The value of a line set by hand, by what kind of line it is. */
@@ -60,20 +53,13 @@ function handValue(name: string, value: number | string, unit: Unit): Outcome<nu
   if (kind === 'place' && isDartPlace(value)) return good(value);
   if (kind === 'length' || kind === 'place') return lengthOf(name, name, value, unit);
   const plain = Number(value);
-  return Number.isFinite(plain)
-    ? good(plain)
-    : refused(wrong(name, value, `${name} needs a plain number.`, 'Write it without a unit.'));
+  return Number.isFinite(plain) ? good(plain) : refused(refusal(name, 'orderPlainNumber', { name }));
 }
 
 function zodRefusal(error: z.ZodError): Refusal {
   const issue = error.issues[0];
   const field = issue?.path.join('.') ?? '';
-  return wrong(
-    field || 'order',
-    '',
-    `The order is not understood at “${field || 'its top'}”: ${issue?.message ?? 'it has another shape'}.`,
-    'See the README for an order.',
-  );
+  return refusal(field || 'order', 'orderShape', { place: field || 'its top', fault: issue?.message });
 }
 
 interface Settings {
@@ -104,32 +90,32 @@ function readSettings(
       const school = schoolOf(value);
       if (school) found.rules = { ...found.rules, waistPlan: school };
       else {
-        const known = WAIST_SCHOOLS.join(', ');
-        refusals.push(wrong(name, value, `There is no waist plan “${value}”.`, `Choose one of: ${known}.`));
+        const asked = { what: 'waist plan', name: String(value), known: WAIST_SCHOOLS };
+        refusals.push(refusal(name, 'orderUnknown', asked));
       }
     } else if (name in HOUSE_RULES) {
       if (typeof value === 'boolean') found.rules = { ...found.rules, [name]: value };
-      else refusals.push(wrong(name, value, `${name} is on or off.`, 'Give true or false.'));
+      else refusals.push(refusal(name, 'orderOnOff', { name }));
     } else if (name === 'fitClass') {
       const chosen = fitClassById(String(value));
-      const known = FIT_CLASSES.map((c) => c.id).join(', ');
+      const known = FIT_CLASSES.map((c) => c.id);
       if (chosen) found.fit = { ...found.fit, fitClass: chosen.id };
-      else refusals.push(wrong(name, value, `There is no fit class “${value}”.`, `Choose one of: ${known}.`));
+      else refusals.push(refusal(name, 'orderUnknown', { what: 'fit class', name: String(value), known }));
     } else if (name === 'stretch') {
       const stretch = Number(value);
       if (stretch >= 0 && stretch <= 3) found.fit = { ...found.fit, stretch };
-      else refusals.push(wrong(name, value, 'The stretch is a share of 0 to 3.', 'Write 0.4 for 40 %.'));
+      else refusals.push(refusal(name, 'orderStretch'));
     } else if (choices.some((c) => c.id === name)) {
       found.choices[name] = typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
     } else if (typeof value === 'boolean') {
-      refusals.push(wrong(name, value, `“${name}” needs a length.`, 'Give a figure.'));
+      refusals.push(refusal(name, 'orderNeedsLength', { name }));
     } else if (!settings.some((s) => s.name === name)) {
-      const known = [...settings.map((s) => s.name), ...choices.map((c) => c.id)].join(', ');
-      refusals.push(wrong(name, value, `“${name}” is not a setting of “${sheet.id}”.`, `Its settings are ${known}.`));
+      const known = [...settings.map((s) => s.name), ...choices.map((c) => c.id)];
+      refusals.push(refusal(name, 'notASetting', { name, sheet: sheet.id, known }));
     } else if (settings.some((s) => s.name === name && s.kind === 'share')) {
       const share = Number(value);
       if (Number.isFinite(share)) found.settings[name] = share;
-      else refusals.push(wrong(name, value, `“${name}” is a share.`, 'Write 0.46 for 46 %.'));
+      else refusals.push(refusal(name, 'orderShare', { name }));
     } else {
       const length = lengthOf(name, name, value, unit);
       if (length.ok) found.settings[name] = length.value;
@@ -147,20 +133,14 @@ export function readOrder(json: unknown): Outcome<Order> {
   const { unit, figure: body, ...figures } = measurements;
   const sheet = sheetById(method);
   if (!sheet) {
-    return refused(
-      wrong(
-        'method',
-        method,
-        `There is no method “${method}”.`,
-        `Choose one of: ${SHEETS.map((s) => s.id).join(', ')}.`,
-      ),
-    );
+    const known = SHEETS.map((s) => s.id);
+    return refused(refusal('method', 'orderUnknown', { what: 'method', name: method, known }));
   }
   const refusals: Refusal[] = [];
   const measured: Partial<Record<MeasurementId, number>> = {};
   for (const [id, value] of Object.entries(figures)) {
     if (!isMeasurementId(id)) {
-      refusals.push(wrong(id, value, `“${id}” is not a measurement.`, `Known are ${MEASUREMENT_IDS.join(', ')}.`));
+      refusals.push(refusal(id, 'orderMeasurement', { name: id, known: MEASUREMENT_IDS }));
       continue;
     }
     const length = lengthOf(id, measurementLabel(id), value, unit);

@@ -1,8 +1,9 @@
 import { plainValue, type Check } from '../core/check/index.js';
 import { lineKind } from '../core/method/index.js';
-import type { Trued } from '../core/true-it/index.js';
+import { changeSentence, conflictSentence, type Trued } from '../core/true-it/index.js';
 import { fromMm, type Unit } from '../core/units/index.js';
 import { asOrdered } from './alterations.js';
+import type { Order } from './order.js';
 
 const finite = (x: number | undefined): number | null => (x !== undefined && Number.isFinite(x) ? x : null);
 
@@ -18,7 +19,11 @@ const checkAnswer = (c: Check, unit: Unit): object => ({
  * The answer of `upstride true`: the order with what was found added to it (in the order's unit), the checks before and
  * after (in mm), the changes in words, and the conflicts.
  */
-export function trueAnswer(ordered: Readonly<Record<string, unknown>>, found: Trued, unit: Unit): object {
+export function trueAnswer(
+  ordered: Readonly<Record<string, unknown>>,
+  found: Trued,
+  { unit, input: { sheet } }: Order,
+): object {
   const set = found.changes.flatMap(({ set: line }) => {
     if (!line) return [];
     const value = lineKind(line.line) === 'length' ? Math.round(fromMm(line.value, unit) * 1e4) / 1e4 : line.value;
@@ -35,9 +40,14 @@ export function trueAnswer(ordered: Readonly<Record<string, unknown>>, found: Tr
       alterations: [...listed, ...works],
     },
     targets: found.targets,
-    changes: found.changes.map(({ id, by, said }) => ({ id, by, said })),
+    changes: found.changes.map((c) => ({ id: c.id, by: c.by, said: changeSentence(c, sheet, unit) })),
     before: found.before.map((c) => checkAnswer(c, unit)),
     after: found.after.map((c) => checkAnswer(c, unit)),
-    conflicts: found.conflicts,
+    conflicts: found.conflicts.map((c) => ({
+      target: c.target,
+      against: c.against,
+      unknown: c.unknowns[0]?.id,
+      sentence: conflictSentence(c, unit),
+    })),
   };
 }

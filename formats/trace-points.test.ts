@@ -1,15 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import type { Unit } from '../core/units/index.js';
+import { readerIn, type Unit } from '../core/units/index.js';
 import { readTracePoints } from './trace-points.js';
+import { refusalsSentence } from '../core/refusal/index.js';
 
 const points = (text: string, unit: Unit = 'cm'): { x: number; y: number }[] => {
   const read = readTracePoints(text, unit);
-  if (!read.ok) throw new Error(read.refusals[0]?.reason);
+  if (!read.ok) throw new Error(JSON.stringify(read.refusals));
   return read.value;
 };
 const reason = (text: string): string => {
   const read = readTracePoints(text, 'cm');
-  return read.ok ? '' : (read.refusals[0]?.reason ?? '');
+  return read.ok ? '' : refusalsSentence(read.refusals, readerIn('cm'));
 };
 
 describe('points of a trace', () => {
@@ -43,6 +44,6 @@ describe('points of a trace', () => {
     expect(reason('1,2\n3,wide\n')).toContain('Row 2');
     expect(reason('M0 0 C1 2')).toContain('SVG path');
     expect(reason('<svg><circle r="3"/></svg>')).toContain('has no path');
-    expect(reason('m 1 1')).toBe('The SVG path has no length.');
+    expect(reason('m 1 1')).toBe('The SVG path has no length. Copy the path again.');
   });
 });

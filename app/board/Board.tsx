@@ -6,10 +6,10 @@ import { EDGE_WORDS, LEG_SEAMS, sewnTo } from '../../core/garment/index.js';
 import type { Point } from '../../core/geometry/index.js';
 import { LEVELS, PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { formatLength, type Tape } from '../../core/units/index.js';
+import { formatLength, readerIn, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { usePreferences } from '../store/preferences.js';
-import { useComputed, useTape, useWork } from '../store/work-context.js';
+import { useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { arrange, boardBox, toBoard, type Arranged } from './arrange.js';
 import { UNLIT, useBoard, type TakenPoint } from './board-store.js';
 import { BoardTools } from './BoardTools.js';
@@ -63,6 +63,7 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
   const missing = useComputed((c) => c.missing);
   const allowances = useWork(({ work }) => work.draft.allowances);
   const tape = useTape();
+  const unit = useUnit();
   const { arrangement, showCut, showConstruction, showReference } = usePreferences();
   const { inHand, lit, tool, taken, legend, levelShown, referenceTrial, set } = useBoard();
   const kept = useWork(({ work }) => work.draft.reference);
@@ -248,7 +249,7 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
                   view={view}
                   size={size}
                   tape={tape}
-                  refused={refusal?.reason}
+                  refused={refusal !== undefined}
                 />
               </Suspense>
             )}
@@ -295,7 +296,7 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
       )}
       {refusal && (
         <div className="board-message" role="status">
-          {withFractions(refusalSentence(refusal))}
+          {withFractions(refusalSentence(refusal, readerIn(unit)))}
           {draft && ' The last good draft stays on the board.'}
         </div>
       )}

@@ -17,7 +17,7 @@ interface HandleLayerProps {
   readonly view: View;
   readonly size: ScreenSize;
   readonly tape: Tape;
-  readonly refused: string | undefined;
+  readonly refused: boolean;
 }
 
 interface Held {
@@ -70,7 +70,7 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
   const tell = (handle: Handle): string[] => {
     const lines = handle.sets.map(figureOf);
     if (handle.id === 'seat') lines.push(`seat angle ${((panel.seatAngle * 180) / Math.PI).toFixed(1)}°`);
-    return refused === undefined ? lines : [...lines, 'no further'];
+    return refused ? [...lines, 'no further'] : lines;
   };
 
   const start = (handle: Handle, event: PointerEvent<SVGGElement>): void => {
@@ -108,9 +108,7 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
     frame.current = undefined;
     held.current = undefined;
     setHeldId(undefined);
-    change(
-      Object.keys(grip.values).length > 0 && refused === undefined ? setByHand(grip.values) : previewByHand(undefined),
-    );
+    change(Object.keys(grip.values).length > 0 && !refused ? setByHand(grip.values) : previewByHand(undefined));
   };
 
   const nudge = (handle: Handle, event: KeyboardEvent<SVGGElement>): void => {

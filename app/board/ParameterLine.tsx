@@ -9,7 +9,7 @@ import {
   type Worked,
 } from '../../core/method/index.js';
 import { refusalSentence, type Refusal } from '../../core/refusal/index.js';
-import { formatLength, type Tape, type Unit } from '../../core/units/index.js';
+import { formatLength, readerIn, type Tape, type Unit } from '../../core/units/index.js';
 import { LengthField, type FieldSource } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
@@ -129,7 +129,7 @@ export const ParameterLine = memo(function ParameterLine({ name, label }: { name
       source={entered === undefined ? sourceOf(worked, name) : 'hand'}
       sum={withFractions(showSum(worked, name, unit).told)}
       unit={unit}
-      problem={refusal && refusalSentence(refusal)}
+      problem={refusal && refusalSentence(refusal, readerIn(unit))}
       drawn={drawn === undefined ? undefined : sayFigure(name, drawn, tape)}
       why={why}
     />

@@ -1,9 +1,9 @@
 import NativeSelect from '@mui/material/NativeSelect';
 import { useId, type ReactNode } from 'react';
 import { easeTable, extensionsFor, type EaseRow } from '../../core/chain/index.js';
-import { FIT_CLASSES, fitClassOf, showSum, type FitClassId } from '../../core/method/index.js';
+import { FIT_CLASSES, fitClassOf, showSum, warningSentence, type FitClassId } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { formatFigure, formatLength } from '../../core/units/index.js';
+import { formatFigure, formatLength, readerIn } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { inputNow } from '../store/sheets.js';
 import { LengthField } from '../shared/LengthField.js';
@@ -95,7 +95,7 @@ function EaseLine({ row }: { row: EaseRow }) {
         unit={unit}
         source={source}
         allowEmpty
-        problem={held === 'ease' ? refusal && refusalSentence(refusal) : undefined}
+        problem={held === 'ease' ? refusal && refusalSentence(refusal, readerIn(unit)) : undefined}
         onCommit={(mm) => {
           wish(mm, 'ease');
         }}
@@ -106,7 +106,7 @@ function EaseLine({ row }: { row: EaseRow }) {
         unit={unit}
         source={source}
         allowEmpty
-        problem={held === 'ease' ? undefined : refusal && refusalSentence(refusal)}
+        problem={held === 'ease' ? undefined : refusal && refusalSentence(refusal, readerIn(unit))}
         onCommit={(mm) => {
           wish(mm, 'finished');
         }}
@@ -134,6 +134,7 @@ const percent = (share: number): number => Math.round(share * 1000) / 10;
 
 /** How close it fits and of what cloth: the class, and every finished girth as body + ease, which both pieces follow. */
 export function EaseTable({ leg }: { leg: ReactNode }) {
+  const unit = useUnit();
   const classId = useId();
   const work = useWork((s) => s.work);
   const draft = useComputed((c) => c.draft);
@@ -188,8 +189,8 @@ export function EaseTable({ leg }: { leg: ReactNode }) {
       )}
       {leg}
       {draft?.worked.warnings.map((w) => (
-        <p key={w} className="doubt" role="note">
-          {w}
+        <p key={w.code === 'outOfRange' ? w.label : w.code} className="doubt" role="note">
+          {withFractions(warningSentence(w, readerIn(unit)))}
         </p>
       ))}
       <div className="line ease-line ease-head" aria-hidden="true">

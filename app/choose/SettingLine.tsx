@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import { showSum, type Setting } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
+import { readerIn } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
@@ -48,7 +49,7 @@ export function SettingLine({ setting }: { setting: Setting }) {
           unit={unit}
           source={source}
           allowEmpty
-          problem={refusal && refusalSentence(refusal)}
+          problem={refusal && refusalSentence(refusal, readerIn(unit))}
           onCommit={commit}
         />
       )}

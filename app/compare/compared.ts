@@ -1,3 +1,5 @@
+import { refusalsSentence } from '../../core/refusal/index.js';
+import { readerIn } from '../../core/units/index.js';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { computeDraft, type Draft } from '../../core/chain/index.js';
@@ -6,7 +8,7 @@ import { SHEETS } from '../../core/shipped/index.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { inputNow, methodName, putSheets } from '../store/sheets.js';
-import { useComputed, useWork } from '../store/work-context.js';
+import { useComputed, useUnit, useWork } from '../store/work-context.js';
 import { useCompare } from './compare-store.js';
 
 putSheets(SHEETS);
@@ -35,6 +37,7 @@ export function useCompared(): { readonly compared: readonly Compared[]; readonl
   const { room } = useParams();
   const shelf = useShelf(roomOf(room));
   const work = useWork((s) => s.work);
+  const unit = useUnit();
   const inHand = useComputed((c) => c.draft);
   const beside = useCompare((s) => s.beside);
   const others = useMemo(
@@ -52,20 +55,19 @@ export function useCompared(): { readonly compared: readonly Compared[]; readonl
       if (!sheet && !draft) return [];
       const outcome = computeDraft(
         sheet ? inputByMethod(work, sheet) : inputNow({ person: work.person, draft: draft ?? work.draft }),
-        work.person.unit,
       );
       return [
         {
           id,
           label: sheet?.name ?? draft?.name ?? '',
           draft: outcome.ok ? outcome.value : undefined,
-          why: outcome.ok ? '' : (outcome.refusals[0]?.reason ?? ''),
+          why: outcome.ok ? '' : refusalsSentence(outcome.refusals.slice(0, 1), readerIn(unit)),
         },
       ];
     });
     const first = { id: 'here', label: `${work.draft.name} (${methodName(work.draft)})`, draft: inHand, why: '' };
     return [first, ...made].map((one, i): Compared => ({ ...one, letter: LETTERS[i] ?? '?' }));
-  }, [beside, others, work, inHand]);
+  }, [beside, others, work, unit, inHand]);
   const candidates = [
     ...SHEETS.map((s) => ({ id: `method:${s.id}`, kind: 'method' as const, label: s.name })),
     ...others.map((d) => ({ id: `draft:${d.id}`, kind: 'draft' as const, label: d.name })),

@@ -5,7 +5,7 @@ import NativeSelect from '@mui/material/NativeSelect';
 import Switch from '@mui/material/Switch';
 import { useMemo, useRef, useState } from 'react';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { formatLength, toMm } from '../../core/units/index.js';
+import { formatLength, readerIn, toMm } from '../../core/units/index.js';
 import { DRAW_ALL, type SheetChoice } from '../../core/drawing/index.js';
 import { EDGE_LABELS } from '../../core/garment/index.js';
 import { PROFILE_ROLES } from '../../core/piece/index.js';
@@ -86,7 +86,7 @@ export function CutStation() {
         )}
         {refusal && (
           <div className="board-message" role="status">
-            {refusalSentence(refusal)} The print shows the last good draft.
+            {refusalSentence(refusal, readerIn(unit))} The print shows the last good draft.
           </div>
         )}
       </main>

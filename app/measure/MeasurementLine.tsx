@@ -3,7 +3,7 @@ import { bodyOf } from '../../core/chain/index.js';
 import { valuesOf } from '../../core/kept/index.js';
 import { figuresOf, howTaken, MEASUREMENTS, type Known, type MeasurementId } from '../../core/measure/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { formatFigure, formatLength } from '../../core/units/index.js';
+import { formatFigure, formatLength, readerIn } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { SourceMark } from '../shared/SourceMark.js';
@@ -44,7 +44,7 @@ export function MeasurementField({ id, onNext }: { id: MeasurementId; onNext: ()
       allowEmpty
       source={estimate ? 'estimate' : 'measured'}
       placeholder={estimate ? withFractions(`≈ ${formatFigure(estimate.known.mm, tape)}`) : ''}
-      problem={refusal && refusalSentence(refusal)}
+      problem={refusal && refusalSentence(refusal, readerIn(unit))}
       describedBy={`measure-${id}-how`}
       onCommit={(next) => {
         change(changeMeasurement(id, next));

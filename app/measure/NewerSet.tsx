@@ -1,3 +1,4 @@
+import { refusalsSentence } from '../../core/refusal/index.js';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { computeDraft, type Draft } from '../../core/chain/index.js';
@@ -6,7 +7,7 @@ import { outlineOf, type Panel } from '../../core/draft/index.js';
 import { mapPath, pathBox, type Path } from '../../core/geometry/index.js';
 import { newerSet, setOf, valuesOf } from '../../core/kept/index.js';
 import { compareSets, measurementLabel } from '../../core/measure/index.js';
-import { formatFigure, type Tape } from '../../core/units/index.js';
+import { formatFigure, readerIn, type Tape } from '../../core/units/index.js';
 import { pathData } from '../../formats/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
@@ -97,7 +98,7 @@ export function WhatWouldChange() {
   const measuring = useMeasuring();
   const set = setOf({ person, draft });
   const newer = newerSet(person, set);
-  const then = newer && computeDraft(inputNow({ person, draft: { ...draft, setId: newer.id } }), unit);
+  const then = newer && computeDraft(inputNow({ person, draft: { ...draft, setId: newer.id } }));
   if (!newer || !then) return <div className="board-empty">This draft is made from the newest set.</div>;
   const figures: ChangeRow[] = compareSets(valuesOf(set), valuesOf(newer))
     .filter((f) => f.before !== f.after)
@@ -129,7 +130,7 @@ export function WhatWouldChange() {
         </div>
         {!then.ok && (
           <p className="problem">
-            The newer set cannot be drafted yet: {then.refusals[0]?.reason} {then.refusals[0]?.wayOut}
+            The newer set cannot be drafted yet: {refusalsSentence(then.refusals.slice(0, 1), readerIn(unit))}
           </p>
         )}
         <ChangeTable caption="Measurements" rows={figures} tape={tape} />

@@ -19,7 +19,7 @@ import {
 import { DEFAULT_SHEET } from '../../core/method/index.js';
 import { missingFigures } from '../../core/chain/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { readLength, type Unit } from '../../core/units/index.js';
+import { readLength, readerIn, type Unit } from '../../core/units/index.js';
 
 /** A person in the table of the crew, with their current set: the newest taken from the body, else the newest. */
 export interface CrewLine {
@@ -107,8 +107,8 @@ export function writeCell(person: Person, field: CrewField, text: string, unit: 
   const read = readLength(typed, unit);
   const label = measurementLabel(field);
   if (!read.ok) return refuse(`${label}: ${read.reason}. Write it as 27.3, 10 3/4 or 273mm.`);
-  const refusal = refuseMeasurement(field, read.mm, unit);
-  if (refusal) return refuse(refusalSentence(refusal));
+  const refusal = refuseMeasurement(field, read.mm);
+  if (refusal) return refuse(refusalSentence(refusal, readerIn(unit)));
   return { ok: true, person: withSet(person, withFigure(set, field, read.mm, now)) };
 }
 

@@ -17,7 +17,7 @@ export function useReadied(open: OpenWork): void {
     let asked = requestIdleCallback(function ready(idle) {
       const { work } = open.state.getState();
       while (left > 0 && idle.timeRemaining() > ROOM_FOR_ONE) {
-        computeDraft(inputNow(work), work.person.unit);
+        computeDraft(inputNow(work));
         left -= 1;
       }
       if (left > 0) asked = requestIdleCallback(ready);

@@ -6,7 +6,7 @@ import {
   type SizeChart,
 } from '../../core/measure/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { readLength, type Unit } from '../../core/units/index.js';
+import { readLength, readerIn, type Unit } from '../../core/units/index.js';
 
 /** A chart with a cell written into, or why it was not taken over, in a sentence. */
 export function writeSize(
@@ -36,7 +36,7 @@ export function writeSize(
   const label = measurementLabel(field);
   if (!read.ok)
     return { ok: false, sentence: `Size ${size.name}, ${label}: ${read.reason}. Write it as 27.3 or 10 3/4.` };
-  const refusal = refuseMeasurement(field, read.mm, unit);
-  if (refusal) return { ok: false, sentence: `Size ${size.name}: ${refusalSentence(refusal)}` };
+  const refusal = refuseMeasurement(field, read.mm);
+  if (refusal) return { ok: false, sentence: `Size ${size.name}: ${refusalSentence(refusal, readerIn(unit))}` };
   return put({ ...size, values: { ...size.values, [field]: read.mm } });
 }

@@ -56,19 +56,21 @@ function compute({ work, preview, trial }: WorkState, last: Computed): Computed 
     ...(preview && { set: { ...input.set, ...preview } }),
     ...(trial && { alterations: trial }),
   };
-  const outcome = computeDraft(tried, setOf(work).unit);
+  const outcome = computeDraft(tried);
   const before = preview || trial ? (last.before ?? last.draft) : undefined;
   if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing };
   const { draft: kept } = work;
   const original = originalOf(kept);
   if (!last.draft && kept.sheet && original) {
     // Opened with a mistake in its own sheet: what was copied stands in for the lines that are wrong.
-    const stand = computeDraft({ ...input, sheet: mendedBy(kept.sheet, original) }, setOf(work).unit);
+    const stand = computeDraft({ ...input, sheet: mendedBy(kept.sheet, original) });
     if (stand.ok) return { draft: stand.value, before, refusals: outcome.refusals, missing };
   }
   // Before the four are in there is nothing to refuse: the room asks for them.
   const asking = last.draft === undefined && missing.length > 0;
-  const refusals = asking ? outcome.refusals.filter((r) => r.value !== '') : outcome.refusals;
+  const refusals = asking
+    ? outcome.refusals.filter(({ code }) => code !== 'missing' && code !== 'inseamMissing')
+    : outcome.refusals;
   return { draft: last.draft, before, refusals, missing };
 }
 

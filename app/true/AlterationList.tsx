@@ -1,3 +1,4 @@
+import { refusalSentence } from '../../core/refusal/index.js';
 import IconButton from '@mui/material/IconButton';
 import NativeSelect from '@mui/material/NativeSelect';
 import Up from '@mui/icons-material/ArrowUpward';
@@ -14,7 +15,7 @@ import {
   type Alteration,
   type LengthChange,
 } from '../../core/alter/index.js';
-import { showsNothing, type Tape } from '../../core/units/index.js';
+import { readerIn, showsNothing, type Tape } from '../../core/units/index.js';
 import { useBoard } from '../board/board-store.js';
 import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
@@ -95,7 +96,7 @@ function Row({ alteration, first, last, changes }: RowProps) {
         </button>
       </div>
       {refusal ? (
-        <p className="problem">{`${refusal.reason} ${refusal.wayOut} Until then it is left out.`}</p>
+        <p className="problem">{`${refusalSentence(refusal, readerIn(unit))} Until then it is left out.`}</p>
       ) : (
         on && <p className="quiet">{changesSaid(changes, tape)}</p>
       )}

@@ -8,12 +8,13 @@ import type { Path } from '../../core/geometry/index.js';
 import { inputOf, type Work } from '../../core/kept/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { laidOutline, namedEdges } from '../../core/reference/index.js';
-import { refusalSentence } from '../../core/refusal/index.js';
+import { refusalsSentence } from '../../core/refusal/index.js';
+import { readerIn } from '../../core/units/index.js';
 import { addAlterations, newAlteration } from '../store/alteration-work.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { useSheet } from '../store/sheets.js';
-import { useChange, useComputed, useWork } from '../store/work-context.js';
+import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { useTrue } from './true-store.js';
 
 /** How much of a lent rise, from the waist, is blended into the seam that is here. */
@@ -34,6 +35,7 @@ export function LendRise() {
   const shelf = useShelf(roomOf(useParams().room));
   const { id: here, reference } = useWork(({ work }) => work.draft);
   const block = useComputed((c) => c.draft?.block);
+  const unit = useUnit();
   const change = useChange();
   const set = useTrue((s) => s.set);
   const [from, setFrom] = useState('');
@@ -57,7 +59,7 @@ export function LendRise() {
     const outcome = computeDraft(inputOf(work, sheet));
     return outcome.ok
       ? outcome.value.block[panel].edges.rise
-      : `“${lender.name}” cannot be drafted: ${outcome.refusals.map(refusalSentence).join(' ')}`;
+      : `“${lender.name}” cannot be drafted: ${refusalsSentence(outcome.refusals, readerIn(unit))}`;
   };
   const take = (): void => {
     const panels: readonly PanelName[] = which === 'both' ? PANEL_NAMES : [which];

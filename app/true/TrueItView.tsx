@@ -2,8 +2,11 @@ import Button from '@mui/material/Button';
 import NativeSelect from '@mui/material/NativeSelect';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import type { Check } from '../../core/check/index.js';
-import { refusalSentence } from '../../core/refusal/index.js';
+import { refusalsSentence } from '../../core/refusal/index.js';
+import { readerIn } from '../../core/units/index.js';
 import {
+  changeSentence,
+  conflictSentence,
   TARGETS,
   unknownsOf,
   type TargetId,
@@ -163,7 +166,7 @@ export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }
         if (answer.ok) {
           setFound(answer.value);
           show(answer.value, new Set());
-        } else setProblem(answer.refusals.map(refusalSentence).join(' '));
+        } else setProblem(refusalsSentence(answer.refusals, readerIn(unit)));
       })
       .catch((fault: unknown) => {
         setProblem(`True it stopped: ${String(fault)}`);
@@ -267,14 +270,14 @@ export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }
                         show(found, next);
                       }}
                     />{' '}
-                    {withFractions(c.said)}
+                    {withFractions(changeSentence(c, draft.worked.sheet, unit))}
                   </label>
                 </li>
               ))}
             </ul>
             {found.conflicts.map((c) => (
               <p key={c.target} className="problem">
-                {withFractions(c.sentence)}
+                {withFractions(conflictSentence(c, unit))}
               </p>
             ))}
             <BeforeAfter trued={found} />

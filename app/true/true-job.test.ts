@@ -19,7 +19,7 @@ function opened(): OpenWork {
 }
 function found(open: OpenWork): Trued {
   const outcome = trueIt(inputNow(open.state.getState().work), 'cm');
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 const verdicts = (open: OpenWork, trued: Trued): (string | undefined)[] =>

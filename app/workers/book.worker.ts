@@ -7,14 +7,15 @@ import {
   type Workbook,
   type WorkbookContent,
 } from '../../core/kept/index.js';
-import { refusalSentence } from '../../core/refusal/index.js';
+import type { Refusal } from '../../core/refusal/index.js';
 import { readWorkbook } from '../../core/workbook/index.js';
 
 let theirs: Workbook | undefined;
 let mine: WorkbookContent | undefined;
 
 /** What reading a file came to: what merging it would ask, or why it was refused. */
-export type Opened = { readonly ok: true; readonly merge: Merge } | { readonly ok: false; readonly sentence: string };
+export type Opened =
+  { readonly ok: true; readonly merge: Merge } | { readonly ok: false; readonly refusals: readonly Refusal[] };
 
 const reader = {
   /** Reads a file and holds it against what is here; nothing is changed. */
@@ -22,7 +23,7 @@ const reader = {
     const read = readWorkbook(text, (share) => {
       onProgress(share);
     });
-    if (!read.ok) return { ok: false, sentence: read.refusals.map(refusalSentence).join(' ') };
+    if (!read.ok) return read;
     theirs = read.value;
     mine = here;
     return { ok: true, merge: planMerge(here, read.value) };

@@ -2,8 +2,9 @@ import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
 import { checkLabel, classByExtensions, type CheckId } from '../check/index.js';
 import { edgeLengths } from '../draft/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
-import { fitClassById, type FitClassId, type Sheet } from '../method/index.js';
-import { formatLength, tapeFor, type Unit } from '../units/index.js';
+import { fitClassById, warningSentence, type FitClassId, type Sheet } from '../method/index.js';
+import { refusalWords } from '../refusal/index.js';
+import { formatLength, readerIn, tapeFor, type Unit } from '../units/index.js';
 import table from './uses.json' with { type: 'json' };
 
 /** What trousers may be for. */
@@ -154,7 +155,7 @@ function byDraft(draft: Draft, gives: Gives, wish: Wish, unit: Unit, reasons: Re
     if (Math.abs(over) <= RISE_NEAR) reasons.add(1, `The ${words} is within ${show(RISE_NEAR)} of the measured.`);
     else reasons.add(Math.abs(over) > RISE_FAR ? -1.5 : -0.5, far);
   }
-  for (const warning of worked.warnings) reasons.add(-2, warning);
+  for (const warning of worked.warnings) reasons.add(-2, warningSentence(warning, readerIn(unit)));
   const out = checks.filter((c) => c.verdict === 'out' && !OF_RISES.has(c.id));
   if (out.length > 0)
     reasons.add(
@@ -172,11 +173,14 @@ export function advise(inputs: readonly DraftInput[], wish: Wish, unit: Unit): A
     .map((input): Advice => {
       const reasons = new Reasons();
       byWish(input.sheet, wish, reasons);
-      const outcome = computeDraft(input, unit);
+      const outcome = computeDraft(input);
       const draft = outcome.ok ? outcome.value : undefined;
       const gives = draft && givesOf(draft, input);
       if (draft && gives) byDraft(draft, gives, wish, unit, reasons);
-      else if (!outcome.ok) reasons.add(-10, outcome.refusals[0]?.reason ?? 'Cannot be drafted on this body.');
+      else if (!outcome.ok) {
+        const [first] = outcome.refusals;
+        reasons.add(-10, first ? refusalWords(first, readerIn(unit))[0] : 'Cannot be drafted on this body.');
+      }
       const { score, pro, contra } = reasons;
       return { sheet: input.sheet, score, speaksFor: pro, speaksAgainst: contra, draft, gives };
     })

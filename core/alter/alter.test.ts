@@ -36,7 +36,7 @@ const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
 function drafted(more: Partial<typeof EMPTY_INPUT> = {}): Block {
   const outcome = computeDraft({ ...EMPTY_INPUT, measured, ...more });
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason ?? 'refused');
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value.block;
 }
 
@@ -45,7 +45,7 @@ const listed = (...works: AlterationWork[]): Alteration[] =>
   works.map((work, i) => ({ id: `a${i}`, on: true, note: '', work }));
 function altered(...works: AlterationWork[]): Block {
   const { block: after, told } = alterBlock(block, listed(...works));
-  for (const t of told) expect([t.id, t.refusal?.reason]).toEqual([t.id, undefined]);
+  for (const t of told) expect([t.id, t.refusal?.code]).toEqual([t.id, undefined]);
   return after;
 }
 
@@ -169,7 +169,7 @@ describe('a wedge in the seat', () => {
     };
     const { block: after, told } = alterBlock(block, listed(work));
     expect(told[0]).toMatchObject({ done: false, refusal: { field: 'alteration.a0' } });
-    expect(told[0]?.refusal?.reason).toContain('dart');
+    expect(told[0]?.refusal?.code).toBe('meetsDart');
     expect(after).toBe(block);
   });
 });
@@ -343,7 +343,7 @@ describe('every kind of alteration', () => {
       expect(is[edge] - was[edge], edge).toBeCloseTo(0, 1);
     expect(after.back.darts).toHaveLength(0);
     const [dart] = block.back.darts;
-    if (!dart) throw new Error('no dart');
+    if (!dart) throw new Error('noDart');
     // By hand: a dart of this intake and length opens the hem, so much farther from its point, in proportion.
     const angle = 2 * Math.asin(dart.intake / 2 / distance(dart.apex, dart.centreLeg));
     const opened = 2 * Math.sin(angle / 2) * (block.back.levels.hemLevel - dart.apex.y);
@@ -460,7 +460,6 @@ describe('a list of alterations', () => {
       for (const { done, refusal } of told) {
         tally[done ? 'done' : 'refused']++;
         expect(done).toBe(refusal === undefined);
-        if (refusal) expect(refusal.reason.length * refusal.wayOut.length).toBeGreaterThan(100);
       }
       for (const p of [after.front, after.back]) {
         expect(isSound(p)).toBe(true);

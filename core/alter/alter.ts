@@ -1,9 +1,9 @@
 import type { Block, Panel } from '../draft/index.js';
 import { PANEL_NAMES, type Levels, type PanelName } from '../method/index.js';
-import type { Refusal } from '../refusal/index.js';
+import { refusal, type AlterationFault, type Refusal } from '../refusal/index.js';
 import { kindOf, KINDS, type Alteration } from './alteration.js';
 import { drawAltered } from './draw-altered.js';
-import type { AnyKind, Fault } from './kind.js';
+import type { AnyKind } from './kind.js';
 import { paperOf, type Mark, type Paper } from './paper.js';
 import type { PanelChoice } from './place.js';
 
@@ -26,29 +26,11 @@ export interface AlteredBlock {
 /** The panels that an alteration is done to. */
 const panelsOf = (choice: PanelChoice): readonly PanelName[] => (choice === 'both' ? PANEL_NAMES : [choice]);
 
-const SAID: Record<Fault, readonly [string, string]> = {
-  'same place': ['The cut is too short to be opened.', 'Draw it from one seam to another.'],
-  dart: [
-    'The cut or the new waist meets a dart.',
-    'Take a level below the point of the dart, or change the dart first.',
-  ],
-  'too much': ['So much cannot be taken here.', 'Give a smaller amount.'],
-  'too short': ['The fold would reach beyond the piece.', 'Give a smaller amount.'],
-  crossing: ['The piece would cross itself.', 'Give a smaller amount, or switch it off.'],
-  'no place': ['The seam does not reach the place of the cut.', 'Choose a place on the seam.'],
-  'no level': ['The seam does not reach these levels.', 'Choose levels on the seam.'],
-  'no dart': ['This piece has no such dart.', 'Choose another dart, or remove the alteration.'],
-  'no room': ['There is no room for it on this seam.', 'Choose another place.'],
-};
-
-const refusalOf = (alteration: Alteration, fault: Fault): Refusal => {
-  const [reason, wayOut] = SAID[fault];
-  return { field: `alteration.${alteration.id}`, value: '', reason, wayOut };
-};
+const refusalOf = ({ id }: Alteration, fault: AlterationFault): Refusal => refusal(`alteration.${id}`, fault);
 
 type Papers = Readonly<Record<PanelName, Paper>>;
 
-function done(papers: Papers, { id, work }: Alteration, kinds: readonly AnyKind[]): Papers | Fault {
+function done(papers: Papers, { id, work }: Alteration, kinds: readonly AnyKind[]): Papers | AlterationFault {
   let next = papers;
   for (const panel of panelsOf(work.panel)) {
     const paper = kindOf(work.kind, kinds).apply(next[panel], work, id);
@@ -102,8 +84,8 @@ export function alterBlock(
   return { ...nothing, told };
 }
 
-function drawnFrom(papers: Papers, drafted: Block): Block | Fault {
-  const draw = (name: PanelName): Panel | Fault => {
+function drawnFrom(papers: Papers, drafted: Block): Block | AlterationFault {
+  const draw = (name: PanelName): Panel | AlterationFault => {
     const paper = papers[name];
     return paper.marks.length === 0 ? drafted[name] : drawAltered(paper, drafted[name]);
   };

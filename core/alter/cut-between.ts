@@ -1,6 +1,6 @@
 import { distance } from '../geometry/index.js';
 import { openCut } from './cut.js';
-import type { Fault } from './kind.js';
+import type { AlterationFault } from '../refusal/index.js';
 import { placeOf, startOfRun, type Paper } from './paper.js';
 import type { SeamPlace } from './place.js';
 import { waistOver } from './waist-of-paper.js';
@@ -22,10 +22,10 @@ export function cutBetween(
   byFrom: number,
   byTo: number,
   alteration: string,
-): Paper | Fault {
+): Paper | AlterationFault {
   const paper = from.edge === 'waist' || to.edge === 'waist' ? withWaist(lying) : lying;
   const [p, q] = [placeOf(paper, from), placeOf(paper, to)];
-  if (!p || !q) return 'no place';
+  if (!p || !q) return 'noPlace';
   const cut = openCut(paper, { from: p, to: q, byFrom, byTo }, alteration);
   if (typeof cut === 'string') return cut;
   return { ...cut, owed: paper.owed + hipOf(paper) - hipOf(cut) };

@@ -15,7 +15,7 @@ import {
   type Cubic,
   type Point,
 } from '../geometry/index.js';
-import type { Fault } from './kind.js';
+import type { AlterationFault } from '../refusal/index.js';
 import {
   EDGE_OF,
   RUNS,
@@ -139,13 +139,13 @@ function grouped(bits: readonly Bit[]): Record<RunName, Cubic[]> {
  * bridged straight; overlapped, the strip between is taken out. Nothing is smoothed here, so that a cut opened and closed
  * by as much gives the outline back. The part with the crease at the crotch line stays, or the upper where told.
  */
-export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Fault {
+export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | AlterationFault {
   const { from, to, byFrom: a, byTo: b } = cut;
   const [p, q] = [from.at, to.at];
   const length = distance(p, q);
-  if (length < SHORTEST) return 'same place';
-  if (Math.abs(a - b) > length * 0.9) return 'too much';
-  if (paper.darts.some((dart) => crossesDart(dart, p, q))) return 'dart';
+  if (length < SHORTEST) return 'cutTooShort';
+  if (Math.abs(a - b) > length * 0.9) return 'tooMuch';
+  if (paper.darts.some((dart) => crossesDart(dart, p, q))) return 'meetsDart';
 
   const [forward, round] = arcsOf(paper, from, to);
   // The outline has the piece on its left as seen: the part cut off by the forward arc lies left of the way back.
@@ -163,19 +163,19 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Fau
   const fold = { on: goBack(p), d: unit(subtract(goBack(q), goBack(p))) };
   if (startBy < -NOTHING) {
     const trimmed = trimHead(moving, fold.on, fold.d);
-    if (!trimmed) return 'too short';
+    if (!trimmed) return 'foldBeyond';
     moving = trimmed;
   }
   if (endBy < -NOTHING) {
     const trimmed = trimHead(reversed(moving), fold.on, fold.d);
-    if (!trimmed) return 'too short';
+    if (!trimmed) return 'foldBeyond';
     moving = reversed(trimmed);
   }
-  if (moving.length === 0) return 'too short';
+  if (moving.length === 0) return 'foldBeyond';
 
   const isMoved = (x: Point): boolean => dot(subtract(x, p), n) > 1e-7;
   const inFold = (x: Point): boolean => isMoved(x) && dot(subtract(go(x), p), n) < -1e-7;
-  if (paper.darts.some((d) => [d.apex, d.centreLeg, d.sideLeg].some(inFold))) return 'dart';
+  if (paper.darts.some((d) => [d.apex, d.centreLeg, d.sideLeg].some(inFold))) return 'meetsDart';
 
   const moved = moving.map(({ run, c }) => ({ run, c: mapCubic(c, go) }));
   const [startRun, endRun] = forwardMoves ? [from.run, to.run] : [to.run, from.run];
@@ -192,7 +192,7 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Fau
 
   const runs = grouped(bits);
   // A fold that swallows a whole stretch leaves no piece to sew.
-  if (RUNS.some((run) => paper.runs[run].length > 0 && runs[run].length === 0)) return 'too short';
+  if (RUNS.some((run) => paper.runs[run].length > 0 && runs[run].length === 0)) return 'foldBeyond';
 
   const carry = (x: Point): Point => (isMoved(x) ? go(x) : x);
   const even = Math.abs(a - b) < NOTHING;

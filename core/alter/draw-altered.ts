@@ -23,7 +23,7 @@ import {
   along,
 } from '../geometry/index.js';
 import { isSound, outlineOf, type Panel } from '../draft/index.js';
-import type { Fault } from './kind.js';
+import type { AlterationFault } from '../refusal/index.js';
 import { waistOver } from './waist-of-paper.js';
 import { centreDownOf, edgeOf, jointsOf, startOfRun, withEdge, type Paper } from './paper.js';
 import { sideHipMoved } from './seam-work.js';
@@ -103,7 +103,7 @@ function hemOf(paper: Paper, sideHem: Point, inseamHem: Point): Path {
  * Draws a piece from paper that was cut and moved: seams redrawn smooth where they were broken, hip given back at the
  * side, the waist over its darts anew where its ends have moved.
  */
-export function drawAltered(cut: Paper, drafted: Panel): Panel | Fault {
+export function drawAltered(cut: Paper, drafted: Panel): Panel | AlterationFault {
   const paper = redrawn(cut);
   const side = edgeOf(paper, 'side');
   const inseam = edgeOf(paper, 'inseam');
@@ -119,7 +119,7 @@ export function drawAltered(cut: Paper, drafted: Panel): Panel | Fault {
     paper.newWaist && !waistStands(paper, drafted)
       ? waistOver(paper)
       : { ...drafted, edge: drafted.edges.waist, sections: drafted.waistSections };
-  if (!waist) return 'dart';
+  if (!waist) return 'meetsDart';
   const crotchPoint = startOf(rise);
   const at = startOfRun(paper, 'sideThigh');
   const sideHem = endOf(side);
@@ -156,10 +156,10 @@ export function drawAltered(cut: Paper, drafted: Panel): Panel | Fault {
     crotchWidth: crotchPoint.x - at.x,
     hollow: hollow ? distance(hollow, paper.corner) : drafted.hollow,
   };
-  if (!isSound(panel)) return 'crossing';
+  if (!isSound(panel)) return 'alteredCrosses';
   if (paper.newWaist && panel.darts.length > 0) {
     const outline = flatten(outlineOf(panel), 1);
-    if (panel.darts.some((d) => !contains(outline, d.apex))) return 'dart';
+    if (panel.darts.some((d) => !contains(outline, d.apex))) return 'meetsDart';
   }
   return panel;
 }

@@ -1,11 +1,8 @@
 import type { Point } from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
+import type { AlterationFault } from '../refusal/index.js';
 import type { Paper } from './paper.js';
 import type { LevelPlace, PanelChoice, SeamPlace } from './place.js';
-
-/** Why an alteration cannot be done. */
-export type Fault =
-  'same place' | 'dart' | 'too much' | 'too short' | 'crossing' | 'no place' | 'no level' | 'no dart' | 'no room';
 
 /** Says of the figures of an alteration whether one of them has no meaning there. */
 type Unless = (figures: Readonly<Record<string, unknown>>) => boolean;
@@ -66,7 +63,7 @@ export interface Kind<K extends string, P extends PanelChoice, F extends Fields>
   /** What is done, as a maker would say it, without the piece. */
   say(work: Work<K, P, F>, words: Words): string;
   /** Does it to one piece of paper; `alteration` is the id that its marks bear. */
-  apply(paper: Paper, work: Work<K, P, F>, alteration: string): Paper | Fault;
+  apply(paper: Paper, work: Work<K, P, F>, alteration: string): Paper | AlterationFault;
 }
 
 /** Any kind of alteration. */

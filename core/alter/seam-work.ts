@@ -13,7 +13,7 @@ import {
   splitPath,
 } from '../geometry/index.js';
 import type { EdgeName } from '../draft/index.js';
-import type { Fault } from './kind.js';
+import type { AlterationFault } from '../refusal/index.js';
 import { closedWaistLength } from './waist-of-paper.js';
 import { edgeOf, jointsOf, withEdge, type Mark, type Paper } from './paper.js';
 
@@ -40,11 +40,11 @@ export function endShifted(path: Path, by: number): Path | undefined {
 }
 
 /** Takes `by` mm off the rise at the waist; adds to it where that is below nothing. */
-export function centreLowered(paper: Paper, by: number): Paper | Fault {
+export function centreLowered(paper: Paper, by: number): Paper | AlterationFault {
   // Where the curve reaches the waist there is no straight centre line above it.
   const run = paper.runs.centre.length > 0 ? 'centre' : 'crotchCurve';
   const shifted = endShifted(paper.runs[run], by);
-  return shifted ? { ...paper, runs: { ...paper.runs, [run]: shifted }, newWaist: true } : 'too much';
+  return shifted ? { ...paper, runs: { ...paper.runs, [run]: shifted }, newWaist: true } : 'tooMuch';
 }
 
 /** A smooth hump: 1 at nought, 0 from `reach` on, no slope at either. */

@@ -38,8 +38,7 @@ import {
   type Sheet,
   type Worked,
 } from '../method/index.js';
-import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
-import type { Unit } from '../units/index.js';
+import { good, refusal, refused, type Outcome, type Refusal } from '../refusal/index.js';
 
 /** Everything a draft is computed from: what is stored is this, never a result. Lengths in mm. */
 export interface DraftInput {
@@ -107,21 +106,15 @@ const missingIn = (body: Body): MeasurementId[] => REQUIRED_IDS.filter((id) => !
 /** The required measurements that are neither there nor to be had from others. */
 export const missingFigures = (input: BodyInput): MeasurementId[] => missingIn(bodyOf(input));
 
-function requiredBody(input: DraftInput, unit: Unit): Outcome<Body> {
+function requiredBody(input: DraftInput): Outcome<Body> {
   const body = bodyOf(input);
-  const refusals: Refusal[] = missingIn(body).map((id) => ({
-    field: id,
-    value: '',
-    reason: `${measurementLabel(id)} is missing.`,
-    wayOut:
-      id === 'inseam'
-        ? 'Enter the inseam, or the outseam in its place; without either nothing can be drafted.'
-        : `Enter the ${measurementLabel(id).toLowerCase()}; without it nothing can be drafted.`,
-  }));
+  const refusals: Refusal[] = missingIn(body).map((id) =>
+    id === 'inseam' ? refusal(id, 'inseamMissing') : refusal(id, 'missing', { label: measurementLabel(id) }),
+  );
   for (const [id, { mm, source }] of body) {
     if (source === 'estimate' && !(REQUIRED_IDS as readonly string[]).includes(id)) continue;
-    const refusal = refuseMeasurement(id, mm, unit);
-    if (refusal) refusals.push(refusal);
+    const fault = refuseMeasurement(id, mm);
+    if (fault) refusals.push(fault);
   }
   return refusals.length > 0 ? refused(...refusals) : good(body);
 }
@@ -131,12 +124,12 @@ const SOLVED_TO = 0.2;
 const SOLVING_ROUNDS = 4;
 
 /** Works the sheet out and draws it, moving what it settles from measured seams until they are as long as measured. */
-function drawn(input: DraftInput, body: Body, unit: Unit): Outcome<{ worked: Worked; block: Block }> {
+function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: Block }> {
   const { sheet, fit, figure, build, settings, choices, set } = input;
   const wishes = (sheet.solves ?? []).filter((s) => input.measured[s.measure] !== undefined && !(s.line in set));
   let solved: Record<string, number> = {};
   for (let round = 0; ; round++) {
-    const worked = workOut(sheet, { body, figure, build, fit, settings, choices, set, solved }, unit);
+    const worked = workOut(sheet, { body, figure, build, fit, settings, choices, set, solved });
     if (!worked.ok) return worked;
     const block = drawBlock(worked.value, input.rules);
     if (!block.ok) return block;
@@ -183,12 +176,12 @@ const CROTCH_WIDTH_REASON = 'Settled on the piece, so that side seam to crotch p
  * Measurements to sheet to panels to alterations, without the checks: for what seeks a figure over many drafts. Refusals as
  * of `computeDraft`.
  */
-export function drawDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Drafted> {
+export function drawDraft(input: DraftInput): Outcome<Drafted> {
   const fault = faultOf(input.sheet);
   if (fault) return refused(fault);
-  const body = requiredBody(input, unit);
+  const body = requiredBody(input);
   if (!body.ok) return body;
-  const done = drawn(input, body.value, unit);
+  const done = drawn(input, body.value);
   if (!done.ok) return done;
   const { block: drafted } = done.value;
   const worked = withSettledExtensions(done.value.worked, drafted);
@@ -210,10 +203,10 @@ function checksOf({ worked, drafted, block }: Drafted, { heights, trace, rules }
 
 /**
  * The whole chain, one way down (docs/architecture.md): measurements to sheet to panels to alterations to checks. Pure; every
- * figure it cannot use comes back as a refusal with field, reason and way out in the reader's unit.
+ * figure it cannot use comes back as a refusal that names its field.
  */
-export function computeDraft(input: DraftInput, unit: Unit = 'cm'): Outcome<Draft> {
-  const drafted = drawDraft(input, unit);
+export function computeDraft(input: DraftInput): Outcome<Draft> {
+  const drafted = drawDraft(input);
   return drafted.ok ? good({ ...drafted.value, checks: checksOf(drafted.value, input) }) : drafted;
 }
 
@@ -225,9 +218,7 @@ function faultOf(sheet: Sheet): Refusal | undefined {
   let found = faults.get(sheet);
   if (found === undefined) {
     const [first] = checkSheet(sheet);
-    found = first
-      ? { field: first.line, value: '', reason: first.sentence, wayOut: 'Mend the line in the sheet.' }
-      : null;
+    found = first ? refusal(first.line, 'sheetFault', { fault: first.sentence }) : null;
     faults.set(sheet, found);
   }
   return found ?? undefined;

@@ -26,12 +26,14 @@ import type { Measured } from '../measure/index.js';
 import { findDoubts, SHIPPED_CHARTS } from '../measure/index.js';
 import { SHEETS, sheetById } from '../shipped/index.js';
 import { computeDraft, EMPTY_INPUT, missingFigures, type Draft, type DraftInput } from './index.js';
+import { readerIn } from '../units/index.js';
+import { refusalSentence, refusalWords, type Refusal } from '../refusal/index.js';
 
 const middle = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
 function draft(measured: Measured, more: Partial<DraftInput> = {}): Draft {
   const outcome = computeDraft({ ...EMPTY_INPUT, measured, ...more });
-  if (!outcome.ok) throw new Error(outcome.refusals.map((r) => `${r.field}: ${r.reason}`).join(' '));
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 
@@ -303,7 +305,11 @@ describe('any body', () => {
         expect(said.length).toBeGreaterThan(0);
       } else {
         refused++;
-        for (const r of outcome.refusals) expect(r.field.length * r.reason.length * r.wayOut.length).toBeGreaterThan(0);
+        for (const r of outcome.refusals) {
+          const [reason, wayOut] = refusalWords(r, readerIn('in'));
+          expect(`${r.field}|${reason}|${wayOut}`).toMatch(/^\S+\|[^|]{8,}\.\|[^|]{8,}\.$/);
+          expect(`${reason} ${wayOut}`).not.toMatch(/undefined|NaN|\bcm\b/);
+        }
       }
     }
     expect(refused).toBeGreaterThan(0);
@@ -375,7 +381,7 @@ describe('the other schools of the waist', () => {
       const body = plausibleBody(random);
       const outcome = computeDraft({ ...EMPTY_INPUT, measured: body, rules: rules(i % 2 ? 'shared' : 'centre') });
       if (outcome.ok) expectSound(outcome.value.block);
-      else expect(outcome.refusals[0]?.wayOut.length).toBeGreaterThan(5);
+      else expect(outcome.refusals).not.toEqual([]);
     }
   });
 });
@@ -410,12 +416,22 @@ describe('refusals', () => {
     const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, inseam: 780 } });
     expect(outcome).toMatchObject({
       ok: false,
-      refusals: [{ field: 'crotchDepth', reason: 'Crotch depth is missing.' }],
+      refusals: [{ field: 'crotchDepth', code: 'missing', figures: { label: 'Crotch depth' } }],
     });
   });
   it('name the value and the way out', () => {
     const outcome = computeDraft({ ...EMPTY_INPUT, measured: { ...middle, inseam: 5 } });
-    expect(outcome).toMatchObject({ ok: false, refusals: [{ field: 'inseam', value: '0.5 cm' }] });
+    expect(outcome).toMatchObject({
+      ok: false,
+      refusals: [{ field: 'inseam', code: 'outOfReach', figures: { mm: 5 } }],
+    });
+    if (outcome.ok) return;
+    expect(refusalSentence(outcome.refusals[0] as Refusal, readerIn('cm'))).toMatch(
+      /^Inseam 0\.5 cm cannot .* Enter 18\.0 cm/,
+    );
+    expect(refusalSentence(outcome.refusals[0] as Refusal, readerIn('in'))).toMatch(
+      /^Inseam 0\.197 in cannot .* Enter 7 1\/8 in/,
+    );
   });
 });
 

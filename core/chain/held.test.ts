@@ -9,7 +9,7 @@ const middle = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
 function draft(more: Partial<DraftInput>): Draft {
   const outcome = computeDraft({ ...EMPTY_INPUT, measured: middle, ...more });
-  if (!outcome.ok) throw new Error(outcome.refusals.map((r) => r.reason).join(' '));
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 const sheetOf = (id: string): (typeof SHEETS)[number] => {

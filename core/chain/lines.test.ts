@@ -11,7 +11,7 @@ import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from './index.
 
 function draft(more: Partial<DraftInput>): Draft {
   const outcome = computeDraft({ ...EMPTY_INPUT, ...more });
-  if (!outcome.ok) throw new Error(outcome.refusals.map((r) => `${r.field}: ${r.reason}`).join(' '));
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 
@@ -139,11 +139,9 @@ describe('a maker who works in inches', () => {
         for (const { input } of BODIES) {
           const { waist = 0, hip = 0, crotchDepth = 0, inseam = 0 } = input.measured;
           const body = inputFor(sheet, { waist, hip, crotchDepth, inseam });
-          const outcome = computeDraft(
-            { ...EMPTY_INPUT, ...body, figure: input.figure, build: input.build, choices: way },
-            'in',
-          );
-          if (!outcome.ok) throw new Error(outcome.refusals.map((r) => r.reason).join(' '));
+          const { figure, build } = input;
+          const outcome = computeDraft({ ...EMPTY_INPUT, ...body, figure, build, choices: way });
+          if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
           for (const check of outcome.value.checks) {
             const value = plainValue(check, 'in');
             if (!check.measures || typeof value !== 'string') continue;

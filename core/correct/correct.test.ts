@@ -8,7 +8,7 @@ const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
 function draft(input: DraftInput): Draft {
   const outcome = computeDraft(input);
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason ?? 'refused');
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 

@@ -161,7 +161,7 @@ export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Un
     if (amount === undefined) return [];
     const works = way.make(rounded(amount, unit));
     if (way.guess !== 0 && rounded(amount, unit) === 0) return [];
-    const outcome = computeDraft(withWorks(input, works, 'offer'), unit);
+    const outcome = computeDraft(withWorks(input, works, 'offer'));
     if (!outcome.ok || !allDone(outcome.value, works)) return [];
     const brings = checkIn(outcome.value, id)?.verdict ?? 'unknown';
     const effects = effectsOf(draft, outcome.value, id, unit);

@@ -56,14 +56,8 @@ export function drawRise(setting: PanelSetting, seams: PanelSeams, free: boolean
     },
   });
   if (!curve) {
-    return refused(
-      refusePanel(
-        setting,
-        ['extension', 'centreIn', 'curveRise', 'crotchDrop', 'kneeWidth'],
-        `The ${name} crotch curve cannot run from the centre line to the crotch point without turning back.`,
-        'Give a longer extension, less centre in, or let the curve start higher.',
-      ),
-    );
+    const fields = ['extension', 'centreIn', 'curveRise', 'crotchDrop', 'kneeWidth'] as const;
+    return refused(refusePanel(setting, 'riseTurns', fields));
   }
   const { leaned, endMoved } = curve.bend;
   // A lean turns the straight clockwise as seen for +: at the waist that is further in by its height over the pivot.
@@ -179,8 +173,7 @@ export function completePanel(
         lower: seams.inseam.lower,
       };
   if (!lower) {
-    const words = `The ${name} leg cannot run from the crotch line to its hem.`;
-    return refused(refusePanel(setting, ['hemWidth', 'kneeWidth'], words, 'Give another hem width or length.'));
+    return refused(refusePanel(setting, 'legEnds', ['hemWidth', 'kneeWidth']));
   }
   const { leg } = lower;
   const corner = point(p.hipWidth, levels.crotchLevel);
@@ -256,22 +249,13 @@ function hipOnRise(seat: SeatLine, sideHip: Point, curveStart: Point, down: Path
 
 /** A panel whose outline is finite and does not cross itself, or the refusal. */
 function proven(setting: PanelSetting, panel: Panel): Outcome<Panel> {
-  const words = `The ${panel.name} piece would cross itself.`;
-  const way = 'Take back the last change, or give a value set by hand back to the sheet.';
   if (!isFinitePoint(panel.points.sideWaist) || !isSound(panel)) {
-    return refused(refusePanel(setting, ['extension'], words, way));
+    return refused(refusePanel(setting, 'crossesItself', ['extension']));
   }
   const points = panel.darts.length > 0 ? flatten(outlineOf(panel), 1) : [];
   const loose = panel.darts.find((d) => !contains(points, d.apex));
   if (loose) {
-    return refused(
-      refusePanel(
-        setting,
-        ['dartLength', 'dartAt', 'dartIntake'],
-        `A ${panel.name} dart points outside its piece.`,
-        'Give a shorter dart, or another place.',
-      ),
-    );
+    return refused(refusePanel(setting, 'dartOutside', ['dartLength', 'dartAt', 'dartIntake']));
   }
   return good(panel);
 }

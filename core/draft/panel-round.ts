@@ -94,15 +94,10 @@ export function drawRound(state: PanelState): Outcome<DrawnPanel> {
     levels.crotchLevel < sideHip.y + 2 ||
     leg.sideKnee.y < levels.crotchLevel + SIDE_ROOM
   ) {
-    const words = `The ${name} side seam has no room between waist, hip, crotch and knee.`;
-    return refused(
-      refusePanel(setting, ['sideLift'], words, 'Check the depths, or give the side lift back to the sheet.'),
-    );
+    return refused(refusePanel(setting, 'sideNoRoom', ['sideLift']));
   }
   if (crotchPoint.y > leg.inseamKnee.y - 30) {
-    return refused(
-      refusePanel(setting, ['crotchDrop'], `The ${name} crotch point lies at the knee.`, 'Give a smaller crotch drop.'),
-    );
+    return refused(refusePanel(setting, 'crotchAtKnee', ['crotchDrop']));
   }
   const set = p.sideInset !== 0 || setting.byHand.has('sideInset');
   const thigh = (half: -1 | 1): Point | undefined =>
@@ -118,9 +113,7 @@ export function drawRound(state: PanelState): Outcome<DrawnPanel> {
   };
   const side = setting.straightSide ? straightSide(sideWish) : sideSeam(sideWish);
   if (!side) {
-    const words = `The ${name} side seam cannot run from the waist over the hip to the knee without a bend the wrong way.`;
-    const way = 'Give more waist width, a wider knee, or another hip level.';
-    return refused(refusePanel(setting, ['waistWidth', 'kneeWidth', 'sideInset', 'sideOut', 'sideLift'], words, way));
+    return refused(refusePanel(setting, 'sideBends', ['waistWidth', 'kneeWidth', 'sideInset', 'sideOut', 'sideLift']));
   }
   const waist = waistRound({
     panel: name,

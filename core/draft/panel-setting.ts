@@ -1,5 +1,5 @@
-import { PARAMETER_NAMES, type Levels, type PanelName, type PanelParameters } from '../method/index.js';
-import type { Refusal } from '../refusal/index.js';
+import { LEVELS, PARAMETER_NAMES, type Levels, type PanelName, type PanelParameters } from '../method/index.js';
+import { refusal, type PanelCode, type Refusal } from '../refusal/index.js';
 import type { PlanLimits } from './waist-plan.js';
 
 /** What a panel is drawn from beside its parameters. */
@@ -38,18 +38,18 @@ export interface PanelSetting {
  * The refusal of a panel, on the first of `fields` that a hand has set; failing that on whatever a hand has set in
  * this panel, since the sheet's own values go together; failing that on the first of `fields`.
  */
-export function refusePanel(
+export const refusePanel = (
   setting: PanelSetting,
-  fields: readonly (keyof PanelParameters)[],
-  reason: string,
-  wayOut: string,
-): Refusal {
-  const field =
-    fields.find((f) => setting.byHand.has(f)) ??
-    PARAMETER_NAMES.find((f) => setting.byHand.has(f)) ??
-    fields[0] ??
-    'hipWidth';
-  return { field: `${setting.name}.${field}`, value: String(setting.parameters[field]), reason, wayOut };
+  code: PanelCode,
+  fields: readonly [keyof PanelParameters, ...(keyof PanelParameters)[]],
+): Refusal => refusal(fieldOf(setting, fields), code, { panel: setting.name });
+
+function fieldOf(
+  { name, byHand }: PanelSetting,
+  fields: readonly [keyof PanelParameters, ...(keyof PanelParameters)[]],
+): string {
+  const field = fields.find((f) => byHand.has(f)) ?? PARAMETER_NAMES.find((f) => byHand.has(f)) ?? fields[0];
+  return `${name}.${field}`;
 }
 
 /** Why a panel's own sizes cannot make a piece; nothing where they can. */
@@ -66,61 +66,36 @@ export function refuseSizes(setting: PanelSetting): Refusal | undefined {
   ];
   for (const [field, least, label] of positive) {
     if ((p[field] as number) < least) {
-      return refusePanel(
-        setting,
-        [field],
-        `The ${panel} ${label} is too small to draw a piece.`,
-        `Give it at least ${least / 10} cm.`,
-      );
+      return refusal(fieldOf(setting, [field]), 'tooSmall', { panel, label, value: p[field] as number, least });
     }
   }
-  if (p.dartIntake < 0)
-    return refusePanel(setting, ['dartIntake'], `The ${panel} dart intake is below nothing.`, 'Give it 0 or more.');
+  if (p.dartIntake < 0) return refusePanel(setting, 'dartBelowNothing', ['dartIntake']);
   if (p.tiltFrom < -1 || p.tiltFrom > levels.crotchLevel * 0.9) {
-    return refusePanel(
-      setting,
-      ['tiltFrom'],
-      `The ${panel} seat line cannot tilt from there.`,
-      'Give a height between the crotch line and just below the waist line.',
-    );
+    return refusePanel(setting, 'tiltPlace', ['tiltFrom']);
   }
   if (p.curveRise < 10 || p.curveRise > levels.crotchLevel + p.centreLift - 5) {
-    return refusePanel(
-      setting,
-      ['curveRise', 'centreLift'],
-      `The ${panel} crotch curve would start outside the centre line.`,
-      'Let it start between the crotch line and the waist.',
-    );
+    return refusePanel(setting, 'curveStart', ['curveRise', 'centreLift']);
   }
   if (p.centreLift < 0.2 * -levels.hipLevel || p.centreLift > 0.6 * levels.crotchLevel) {
-    return refusePanel(
-      setting,
-      ['centreLift'],
-      `The ${panel} centre lift puts the waist where no piece can be drawn.`,
-      'Give a smaller lift or drop.',
-    );
+    return refusal(fieldOf(setting, ['centreLift']), 'centreLift', { panel, value: p.centreLift });
   }
   return undefined;
 }
 
 /** The order of the frame: each level below the one before, with room for a seam between. */
 export function refuseLevels(levels: Levels, isByHand: (name: string) => boolean): Refusal | undefined {
-  const order: readonly (readonly [keyof Levels, keyof Levels | undefined, number, string])[] = [
-    ['hipLevel', undefined, 30, 'The hip line must lie at least 3 cm below the waist line.'],
-    ['crotchLevel', 'hipLevel', 5, 'The crotch line must lie below the hip line.'],
-    ['kneeLevel', 'crotchLevel', 40, 'The knee line must lie at least 4 cm below the crotch line.'],
-    ['hemLevel', 'crotchLevel', 3, 'The hem line must lie below the crotch line.'],
+  const order: readonly (readonly [keyof Levels, keyof Levels | undefined, number])[] = [
+    ['hipLevel', undefined, 30],
+    ['crotchLevel', 'hipLevel', 5],
+    ['kneeLevel', 'crotchLevel', 40],
+    ['hemLevel', 'crotchLevel', 3],
   ];
-  for (const [name, above, gap, reason] of order) {
+  const said = (name: string): string => (LEVELS.find(([id]) => id === name)?.[1] ?? name).toLowerCase();
+  for (const [name, above, gap] of order) {
     const upper = above === undefined ? 0 : levels[above];
     if (!(levels[name] >= upper + gap)) {
       const field = isByHand(name) || above === undefined ? name : isByHand(above) ? above : name;
-      return {
-        field,
-        value: String(levels[name]),
-        reason,
-        wayOut: 'Check the measurements of depth, or give the level back to the sheet.',
-      };
+      return refusal(field, 'levelOrder', { level: said(name), above: above ? said(above) : 'waist line', gap });
     }
   }
   return undefined;

@@ -216,26 +216,12 @@ function faultIn(states: readonly PanelState[], drawn: readonly DrawnPanel[]): O
   for (const [i, state] of states.entries()) {
     const { waist } = drawn[i] as DrawnPanel;
     const { setting } = state;
-    const { name } = setting;
     if (!waist.apart) {
-      return refused(
-        refusePanel(
-          setting,
-          ['dartAt', 'dartIntake', 'dartCount', 'dartLength', 'waistWidth'],
-          `The ${name} darts have no room on the waist.`,
-          'Give a smaller intake, fewer darts, or another place.',
-        ),
-      );
+      const fields = ['dartAt', 'dartIntake', 'dartCount', 'dartLength', 'waistWidth'] as const;
+      return refused(refusePanel(setting, 'dartsNoRoom', fields));
     }
     if (!(Math.abs(waist.length - wantedWaist(state)) < 0.5) && !upright(state)) {
-      return refused(
-        refusePanel(
-          setting,
-          ['centreLift', 'sideLift', 'waistWidth'],
-          `The ${name} waist does not reach from the centre to the side.`,
-          'Give a smaller lift, or a larger waist width.',
-        ),
-      );
+      return refused(refusePanel(setting, 'waistNoReach', ['centreLift', 'sideLift', 'waistWidth']));
     }
   }
   return undefined;

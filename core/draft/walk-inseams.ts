@@ -11,16 +11,14 @@ const SETTLED = 0.006;
 
 /** The inseam of a panel that has settled, or the refusal. */
 function drawInseam({ setting }: PanelState, { crotchPoint, leg }: DrawnPanel, lower: number): Outcome<Inseam> {
-  const { parameters: p, levels, name } = setting;
+  const { parameters: p, levels } = setting;
   const from = point(crotchPoint.x, crotchPoint.y + lower);
   const end = { knee: leg.inseamKnee, hem: leg.inseamHem, kneeOnPiece: leg.kneeOnPiece };
   const hollow = p.inseamHollow ?? p.inseamHollowShare * distance(from, end.knee);
   const thigh = p.thighWidth === undefined ? undefined : point(leg.crease + p.thighWidth / 2, levels.thighLevel);
   const inseam = inseamSeam({ crotchPoint: from, end, hollow: setting.plumbLeg ? 0 : hollow, thigh });
   if (inseam) return good(inseam);
-  const words = `The ${name} inseam cannot run from the crotch point to the knee without a bend the wrong way.`;
-  const way = 'Give another knee width, hem width or inseam hollow.';
-  return refused(refusePanel(setting, ['kneeWidth', 'hemWidth', 'inseamHollowShare', 'extension'], words, way));
+  return refused(refusePanel(setting, 'inseamBends', ['kneeWidth', 'hemWidth', 'inseamHollowShare', 'extension']));
 }
 
 /** The least by which a back inseam with a stated drop is the shorter one, in mm. */

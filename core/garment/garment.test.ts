@@ -29,7 +29,7 @@ import {
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 function blockOf(more: Partial<typeof EMPTY_INPUT> = {}): Block {
   const outcome = computeDraft({ ...EMPTY_INPUT, measured, ...more });
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value.block;
 }
 const block = blockOf();

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { refusalSentence } from '../refusal/index.js';
+import { readerIn } from '../units/index.js';
 import {
   BODY_IDS,
   compareSets,
@@ -201,14 +202,14 @@ describe('doubts', () => {
 
 describe('figures that cannot be meant', () => {
   it.each([0, -780, NaN, Infinity, 50000])('refuses an inseam of %d mm in a sentence with the way out', (mm) => {
-    const refusal = refuseMeasurement('inseam', mm, 'cm');
+    const refusal = refuseMeasurement('inseam', mm);
     expect(refusal?.field).toBe('inseam');
-    expect(refusal && refusalSentence(refusal)).toMatch(/^Inseam .*Enter 18.0 cm to 120.0 cm/);
-    expect(refuseMeasurement('inseam', mm, 'in')?.wayOut).toContain('47 1/4 in');
+    expect(refusal && refusalSentence(refusal, readerIn('cm'))).toMatch(/^Inseam .*Enter 18.0 cm to 120.0 cm/);
+    expect(refusal && refusalSentence(refusal, readerIn('in'))).toContain('Enter 7 1/8 in to 47 3/16 in');
   });
   it('takes all others', () => {
-    expect(refuseMeasurement('inseam', 780, 'cm')).toBeUndefined();
-    expect(refuseMeasurement('backWaistHeight', -10, 'cm')).toBeUndefined();
+    expect(refuseMeasurement('inseam', 780)).toBeUndefined();
+    expect(refuseMeasurement('backWaistHeight', -10)).toBeUndefined();
   });
 });
 

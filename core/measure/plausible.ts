@@ -1,5 +1,5 @@
-import type { Refusal } from '../refusal/index.js';
-import { exactFigure, formatLength, fromMm, tapeFor, toMm, type Unit } from '../units/index.js';
+import { refusal, type Refusal } from '../refusal/index.js';
+import { formatLength, fromMm, tapeFor, toMm, type Unit } from '../units/index.js';
 import { findBreaches, type Breach, type SetContext } from './relations.js';
 import { MEASUREMENTS, measurementLabel, type Measured, type MeasurementId } from './vocabulary.js';
 
@@ -127,15 +127,12 @@ export function findDoubts(measured: Measured, unit: Unit, context: SetContext =
   return doubts;
 }
 
-/** Why a figure cannot be a measurement at all; nothing where it can. Words are in `unit`. */
-export function refuseMeasurement(id: MeasurementId, mm: number, unit: Unit): Refusal | undefined {
+/** Why a figure cannot be a measurement at all; nothing where it can. */
+export function refuseMeasurement(id: MeasurementId, mm: number): Refusal | undefined {
   const known = MEASUREMENTS.get(id);
   if (!known || (Number.isFinite(mm) && mm >= known.least && mm <= known.most)) return undefined;
-  const tape = tapeFor(unit);
-  return {
-    field: id,
-    value: Number.isFinite(mm) ? `${exactFigure(mm, unit)} ${unit}` : '',
-    reason: `${known.label} ${Number.isFinite(mm) ? formatLength(mm, tape) : 'without a figure'} cannot be drafted.`,
-    wayOut: `Enter ${formatLength(known.least, tape)} to ${formatLength(known.most, tape)}, or check the unit.`,
-  };
+  const { label, least, most } = known;
+  return Number.isFinite(mm)
+    ? refusal(id, 'outOfReach', { label, mm, least, most })
+    : refusal(id, 'noFigure', { label, least, most });
 }

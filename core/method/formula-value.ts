@@ -32,7 +32,7 @@ function dimensionOf(node: Node, kindOf: (name: string) => Kind | undefined): nu
       return node.kind === 'length' ? 1 : 0;
     case 'name': {
       const kind = kindOf(node.name);
-      if (!kind) throw new FormulaFault(node.at, `“${node.name}” is not known here.`);
+      if (!kind) throw new FormulaFault(node.at, `“${node.name}” is not known here.`, node.name);
       return kind === 'length' ? 1 : 0;
     }
     case 'minus':
@@ -70,7 +70,7 @@ export function checkFormula(node: Node, kindOf: (name: string) => Kind | undefi
     if (dimension === 1) return { ok: true, kind: 'length' };
     return { ok: false, error: { at: 0, sentence: 'The result is neither a length nor a plain number.' } };
   } catch (fault) {
-    if (fault instanceof FormulaFault) return { ok: false, error: { at: fault.at, sentence: fault.message } };
+    if (fault instanceof FormulaFault) return { ok: false, error: fault.error };
     throw fault;
   }
 }

@@ -26,6 +26,8 @@ export type FunctionName = 'min' | 'max' | 'clamp' | 'round';
 export interface FormulaError {
   readonly at: number;
   readonly sentence: string;
+  /** The name that is not known, where that is the fault. */
+  readonly unknown?: string;
 }
 
 /** A formula read, or what is wrong with it. */
@@ -56,10 +58,10 @@ const DEEPEST = 60;
 
 /** A mistake in a formula on its way to becoming a sentence; it never leaves this folder. */
 export class FormulaFault extends Error {
-  readonly at: number;
-  constructor(at: number, sentence: string) {
+  readonly error: FormulaError;
+  constructor(at: number, sentence: string, unknown?: string) {
     super(sentence);
-    this.at = at;
+    this.error = { at, sentence, ...(unknown !== undefined && { unknown }) };
   }
 }
 
@@ -198,7 +200,7 @@ export function parseFormula(text: string): ParsedFormula {
     if (text.length > LONGEST) throw new FormulaFault(LONGEST, `The formula is longer than ${LONGEST} characters.`);
     return { ok: true, node: new Reader(text).whole() };
   } catch (fault) {
-    if (fault instanceof FormulaFault) return { ok: false, error: { at: fault.at, sentence: fault.message } };
+    if (fault instanceof FormulaFault) return { ok: false, error: fault.error };
     throw fault;
   }
 }

@@ -46,3 +46,4 @@ export {
   type SheetDifference,
 } from './own-sheet.js';
 export { workOut } from './work-out.js';
+export { warningSentence, type MethodWarning } from './warning.js';

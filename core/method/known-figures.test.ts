@@ -44,7 +44,7 @@ function work(
     set: {},
     ...more,
   });
-  if (!outcome.ok) throw new Error(outcome.refusals.map((r) => r.reason).join(' '));
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 
@@ -377,7 +377,7 @@ describe('build', () => {
     const more = work('quarter-and-half', middle, { seat: 'full' }, { settings: { fullSeatLift: 30 } });
     expect(more.back.centreLift - plain.back.centreLift).toBeCloseTo(30, 9);
     expect(() => work('quarter-and-half', middle, { seat: 'full' }, { settings: { fullSeatLift: 45 } })).toThrow(
-      'cannot be drafted',
+      'settingOut',
     );
   });
 });

@@ -1,3 +1,4 @@
+import type { MethodWarning } from './warning.js';
 import { measurementLabel, type Body, type Build, type Figure, type MeasurementId } from '../measure/index.js';
 import type { Node } from './formula.js';
 import { COMMON } from './common.js';
@@ -86,7 +87,7 @@ export interface Worked {
   readonly size: number;
   /** Every setting that counts under the choices, in order. */
   readonly settings: readonly Setting[];
-  readonly warnings: readonly string[];
+  readonly warnings: readonly MethodWarning[];
 }
 
 /** What a line is called for the maker: `Back crotch extension`, `Knee girth`, `Hip line`. */

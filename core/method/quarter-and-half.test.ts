@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { AVERAGE_BUILD, completeBody } from '../measure/index.js';
-import { DEFAULT_SHEET, SHEETS_OWN_FIT, showSum, workOut, type MethodInput, type Worked } from './index.js';
+import { readerIn, type Unit } from '../units/index.js';
+import {
+  DEFAULT_SHEET,
+  SHEETS_OWN_FIT,
+  showSum,
+  warningSentence,
+  workOut,
+  type MethodInput,
+  type Worked,
+} from './index.js';
 
 const sheet = DEFAULT_SHEET;
 
@@ -23,7 +32,7 @@ const work = (
     ...more,
   };
   const outcome = workOut(sheet, input);
-  if (!outcome.ok) throw new Error(outcome.refusals.map((r) => r.reason).join(' '));
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 };
 
@@ -127,7 +136,12 @@ describe('quarter and half', () => {
   });
 
   it('warns of a body that the sheet is not meant for, and still drafts', () => {
-    expect(work(400, 540, 180, 400).warnings.join(' ')).toContain('Hip 54.0 cm lies outside');
+    const said = (unit: Unit): string =>
+      work(400, 540, 180, 400)
+        .warnings.map((w) => warningSentence(w, readerIn(unit)))
+        .join(' ');
+    expect(said('cm')).toContain('Hip 54.0 cm lies outside');
+    expect(said('in')).toMatch(/Hip 21 1\/4 in lies outside what “[^”]+” is meant for \(\d+[^)]* in\)/);
     expect(work(780, 1000, 272, 780).warnings).toEqual([]);
   });
 });

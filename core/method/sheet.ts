@@ -164,7 +164,7 @@ function checkText(
       return [{ line: name, at: 0, sentence }];
     }
     if (!checked.ok) {
-      const unknown = /“([\w.]+)” is not known here/.exec(checked.error.sentence)?.[1];
+      const { unknown } = checked.error;
       const later = unknown !== undefined && (sheet.lines.some((l) => l.name === unknown) || unknown === name);
       const sentence = later
         ? `${where} uses “${unknown}”, which is worked out later or from this very line. Move that line up, or use another name.`

@@ -19,7 +19,7 @@ function work(method: string, choices: Record<string, string> = {}, measured: Me
     choices,
     set: {},
   });
-  if (!outcome.ok) throw new Error(outcome.refusals.map((r) => r.reason).join(' '));
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 

@@ -1,11 +1,10 @@
-import type { Body, MeasurementId } from '../measure/index.js';
-import { good, refused, type Outcome, type Refusal } from '../refusal/index.js';
-import { exactFigure, formatLength, tapeFor, type Unit } from '../units/index.js';
+import { good, refusal, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { parseFormula, type Node } from './formula.js';
 import { choicesOf, COMMON, holds, termsFor } from './common.js';
 import { evaluate, hasLength } from './formula-value.js';
-import { classEase, fitClassById, KNIT_STRETCH, knitReduction, type Fit, type FitClassId } from './fit.js';
+import { classEase, fitClassById, knitReduction } from './fit.js';
 import { refuseHand } from './hand-value.js';
+import { knitWarnings, rangeWarnings } from './warning.js';
 import {
   isDartPlace,
   LEVELS,
@@ -33,30 +32,6 @@ function parsed(text: string): ReturnType<typeof parseFormula> {
   return found;
 }
 
-function rangeWarnings(sheet: Sheet, body: Body): string[] {
-  const { hip, drop, crotchDepth } = sheet.meantFor;
-  const of = (id: MeasurementId): number => body.get(id)?.mm ?? NaN;
-  const show = (mm: number): string => formatLength(mm, tapeFor('cm'));
-  const outside = (label: string, value: number, [least, most]: readonly [number, number]): string[] =>
-    value < least || value > most
-      ? [
-          `${label} ${show(value)} lies outside what “${sheet.name}” is meant for (${show(least)} to ${show(most)}). Check the draft with care.`,
-        ]
-      : [];
-  return [
-    ...outside('Hip', of('hip'), hip),
-    ...outside('Hip less waist', of('hip') - of('waist'), drop),
-    ...outside('Crotch depth', of('crotchDepth'), crotchDepth),
-  ];
-}
-
-function knitWarnings(id: FitClassId, { stretch }: Fit): string[] {
-  if (id !== 'knit' || stretch >= KNIT_STRETCH) return [];
-  return [
-    `A knit fit wants cloth that stretches ${KNIT_STRETCH * 100} % and more; this one is put down with ${Math.round(stretch * 100)} %. Enter the stretch of the cloth, or choose another fit.`,
-  ];
-}
-
 /** The chosen values, the sheet's own and the common ones, with what follows from the person where nothing was chosen. */
 function resolveChoices(sheet: Sheet, input: MethodInput, refusals: Refusal[]): Record<string, string> {
   const choices: Record<string, string> = {};
@@ -67,27 +42,16 @@ function resolveChoices(sheet: Sheet, input: MethodInput, refusals: Refusal[]): 
     choices[choice.id] =
       [wanted, ofPerson[choice.id], values[0]].find((v) => v !== undefined && values.includes(v)) ?? '';
     if (wanted !== undefined && wanted !== choices[choice.id]) {
-      refusals.push({
-        field: choice.id,
-        value: wanted,
-        reason: `${choice.label} cannot be “${wanted}”.`,
-        wayOut: `Choose ${values.join(' or ')}.`,
-      });
+      refusals.push(refusal(choice.id, 'choiceUnknown', { label: choice.label, wanted, values }));
     }
   }
   return choices;
 }
 
-function refuseSetting(setting: Setting, hand: number, unit: Unit): Refusal | undefined {
-  if (hand >= setting.least && hand <= setting.most) return undefined;
-  const share = setting.kind === 'share';
-  const show = (x: number): string => (share ? `${Number((x * 100).toFixed(1))} %` : `${exactFigure(x, unit)} ${unit}`);
-  return {
-    field: setting.name,
-    value: String(hand),
-    reason: `${setting.label} ${show(hand)} cannot be drafted.`,
-    wayOut: `Enter ${show(setting.least)} to ${show(setting.most)}, or check the unit.`,
-  };
+function refuseSetting({ name, kind, label, least, most }: Setting, value: number): Refusal | undefined {
+  if (value >= least && value <= most) return undefined;
+  const figures = { label, value, least, most };
+  return kind === 'share' ? refusal(name, 'shareSettingOut', figures) : refusal(name, 'settingOut', figures);
 }
 
 /** A line on its way into the ledger. */
@@ -105,9 +69,9 @@ interface Entry {
  * Works a sheet out for a body (docs/trade/methods.md): every setting and line with its formula, its result and
  * its source; build, children's rules and leg shape are added as terms of their own. A value set by hand stands in
  * place of its formula and is used by the lines that follow. Refuses values that no piece can have and formulas that
- * give no figure; refusals are in the reader's `unit`.
+ * give no figure.
  */
-export function workOut(sheet: Sheet, input: MethodInput, unit: Unit = 'cm'): Outcome<Worked> {
+export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   const refusals: Refusal[] = [];
   const { body, fit } = input;
   const chosenClass = fit.fitClass && fitClassById(fit.fitClass);
@@ -185,15 +149,10 @@ export function workOut(sheet: Sheet, input: MethodInput, unit: Unit = 'cm'): Ou
     }
     const value = hand ?? sheetValue;
     if (hand !== undefined) {
-      const refusal = refuseHand(name, lineLabel(sheet, name), kind, hand);
-      if (refusal) refusals.push(refusal);
+      const fault = refuseHand(name, lineLabel(sheet, name), kind, hand);
+      if (fault) refusals.push(fault);
     } else if (kind !== 'place' && !Number.isFinite(value)) {
-      refusals.push({
-        field: name,
-        value: text ?? '',
-        reason: `${lineLabel(sheet, name)} comes out without a figure: “${text ?? ''}”.`,
-        wayOut: 'Check the measurements it uses, or set it by hand.',
-      });
+      refusals.push(refusal(name, 'lineWithoutFigure', { label: lineLabel(sheet, name), formula: text ?? '' }));
     }
     if (typeof value === 'number') numbers.set(name, value);
     if (hand === undefined && rests) shaky.add(name);
@@ -218,30 +177,20 @@ export function workOut(sheet: Sheet, input: MethodInput, unit: Unit = 'cm'): Ou
     const hand = input.settings[setting.name];
     const ofClass = chosenClass && classEase(chosenClass, setting.name, fit.stretch);
     const text = ofClass?.formula ?? (setting.formula === undefined ? undefined : formulaFor(setting.formula, choices));
-    const refusal = hand === undefined ? undefined : refuseSetting(setting, hand, unit);
-    if (refusal) refusals.push(refusal);
+    const fault = hand === undefined ? undefined : refuseSetting(setting, hand);
+    if (fault) refusals.push(fault);
     if (hand === undefined && text === undefined) continue;
     const kind = setting.kind ?? 'length';
     const reason = ofClass?.reason ?? setting.reason;
     enter({ name: setting.name, kind, text, hand, reason, house: false, shrinks: setting.shrinks ?? false });
   }
   if (input.settings['waistToHem'] !== undefined && input.settings['insideLength'] !== undefined) {
-    refusals.push({
-      field: 'waistToHem',
-      value: String(input.settings['waistToHem']),
-      reason: 'The length is given twice, from waist to hem and inside the leg.',
-      wayOut: 'Give one of the two.',
-    });
+    refusals.push(refusal('waistToHem', 'lengthTwice'));
   }
   const everySetting = new Set(settingsOf(sheet).map((s) => s.name));
   for (const name of Object.keys(input.settings)) {
     if (everySetting.has(name)) continue;
-    refusals.push({
-      field: name,
-      value: '',
-      reason: `“${name}” is not a setting of “${sheet.name}”.`,
-      wayOut: `Its settings are ${[...everySetting].join(', ')}.`,
-    });
+    refusals.push(refusal(name, 'notASetting', { name, sheet: sheet.name, known: [...everySetting] }));
   }
   for (const { name, formula, reason, house = false } of sheet.lines) {
     if (panelLine(name)?.parameter === 'hipWidth' && choices[LENGTH] === undefined)
@@ -262,12 +211,7 @@ export function workOut(sheet: Sheet, input: MethodInput, unit: Unit = 'cm'): Ou
     if (isOptionalLine(name) && !sheet.lines.some((l) => l.name === name)) {
       enter({ name, kind: lineKind(name), text: undefined, hand: value, reason: '', house: false, shrinks: false });
     } else if (!sheet.lines.some((l) => l.name === name)) {
-      refusals.push({
-        field: name,
-        value: '',
-        reason: `“${name}” is not a line of “${sheet.name}”.`,
-        wayOut: 'Use a line of the sheet, such as back.extension.',
-      });
+      refusals.push(refusal(name, 'notALine', { name, sheet: sheet.name }));
     }
   }
   if (refusals.length > 0) return refused(...refusals);

@@ -32,7 +32,7 @@ import {
 
 function blockOf(measured: Parameters<typeof computeDraft>[0]['measured'], settings = {}): Block {
   const outcome = computeDraft({ ...EMPTY_INPUT, measured, settings });
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason ?? 'refused');
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value.block;
 }
 

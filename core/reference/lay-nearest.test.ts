@@ -14,7 +14,7 @@ const at = fc.record({
 function blockFor(hip: number): Block {
   const measured = { waist: hip - 220, hip, crotchDepth: 272, inseam: 780 };
   const outcome = computeDraft({ ...EMPTY_INPUT, measured });
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value.block;
 }
 
@@ -43,7 +43,7 @@ describe('a file with the pieces of several sizes', () => {
       }),
     );
     const started = startReference({ name: 'sizes.dxf', mmPerUnit: 1, shapes, leftOut: [] }, mine, '2026-11-28');
-    if (!started.ok) throw new Error(started.refusals[0]?.reason);
+    if (!started.ok) throw new Error(JSON.stringify(started.refusals));
     const pieces = started.value.shapes.flatMap(({ layer, piece }) => (piece === 'none' ? [] : [`${piece} ${layer}`]));
     expect(pieces.sort()).toEqual(['back 1', 'front 1']);
   });

@@ -46,6 +46,8 @@ import {
   type OutlineFile,
   type Reference,
 } from './index.js';
+import { readerIn } from '../units/index.js';
+import { refusalsSentence } from '../refusal/index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 function block(more: Partial<DraftInput> = {}): Block {
@@ -74,7 +76,7 @@ function fileOf(of: Block, { angle, over, unit }: Lying, says: number | 'nothing
 
 function started(file: OutlineFile, under: Block): Reference {
   const outcome = startReference(file, under, '2026-05-04');
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 
@@ -199,7 +201,9 @@ describe('an outline laid under a draft', () => {
     const outcome = startReference(empty, block(), '2026-05-04');
     expect(outcome.ok).toBe(false);
     if (!outcome.ok)
-      expect(outcome.refusals[0]?.reason).toContain('words.dxf” that can be laid under the draft (left out: 3 × text)');
+      expect(refusalsSentence(outcome.refusals, readerIn('cm'))).toContain(
+        'words.dxf” that can be laid under the draft (left out: 3 × text)',
+      );
   });
 
   it('keeps what it can of a file with far too many points, and tells how much it left', () => {

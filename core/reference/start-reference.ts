@@ -2,7 +2,7 @@ import type { Block } from '../draft/index.js';
 import { outlineOf } from '../draft/index.js';
 import { boxOf, enclosedArea, flatten, norm, point, type Box, type Path } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
-import { good, refused, type Outcome } from '../refusal/index.js';
+import { good, refusal, refused, type Outcome } from '../refusal/index.js';
 import {
   layable,
   layExactly,
@@ -164,12 +164,7 @@ export function startReference(file: OutlineFile, block: Block, date: string): O
   const { shapes, leftOut } = kept(file, largest, 10 ** (1 - digits));
   if (shapes.length === 0) {
     const told = leftOut.map(({ what, count }) => `${count} × ${what}`).join(', ');
-    return refused({
-      field: 'reference',
-      value: file.name,
-      reason: `There is no line in “${file.name}” that can be laid under the draft${told === '' ? '' : ` (left out: ${told})`}.`,
-      wayOut: 'Save the outline as lines, arcs, splines or paths.',
-    });
+    return refused(refusal('reference', 'outlineWithoutLine', { file: file.name, leftOut: told }));
   }
   const plain = shapes.map(({ layer, closed, path }): ReferenceShape => {
     const curves = curvesOf(path, digits);

@@ -1,13 +1,17 @@
-/**
- * Why something entered cannot be used: the field, what stood in it, the reason, and the way out.
- * Refusals are data; the last good draft stays where it is.
- */
-export interface Refusal {
-  readonly field: string;
-  readonly value: string;
-  readonly reason: string;
-  readonly wayOut: string;
-}
+import type { Refusal } from './refusal.js';
+
+export type { Reader, Said } from './reader.js';
+export {
+  refusal,
+  refusalSentence,
+  refusalsSentence,
+  refusalWords,
+  type AlterationFault,
+  type PanelCode,
+  type PlainCode,
+  type Refusal,
+  type RefusalCode,
+} from './refusal.js';
 
 /** Either a value or the refusals that stand in its way. */
 export type Outcome<T> =
@@ -18,6 +22,3 @@ export const good = <T>(value: T): Outcome<T> => ({ ok: true, value });
 
 /** A refused outcome. */
 export const refused = (...refusals: readonly Refusal[]): Outcome<never> => ({ ok: false, refusals });
-
-/** A refusal as one plain sentence or two: what is the matter, and what to do. */
-export const refusalSentence = (r: Refusal): string => `${r.reason} ${r.wayOut}`;

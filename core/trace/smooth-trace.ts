@@ -9,7 +9,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import { good, refused, type Outcome } from '../refusal/index.js';
+import { good, refusal, refused, type Outcome } from '../refusal/index.js';
 
 /** A crotch curve of a body: from the waist in front, under, to the waist behind, and where the inseam falls on it. */
 export interface BodyTrace {
@@ -66,9 +66,6 @@ export function calmed(points: readonly Point[], passes: number): Point[] {
   return calm;
 }
 
-const refuse = (reason: string, wayOut: string): Outcome<never> =>
-  refused({ field: 'trace', value: '', reason, wayOut });
-
 /**
  * A trace made smooth: laid out evenly, a hand's tremble averaged away, and one spline drawn through it (clamped cubic
  * spline), inseam at the origin, front to the left. Refuses what is no crotch curve.
@@ -77,17 +74,14 @@ export function smoothTrace({ points, inseam }: BodyTrace): Outcome<SmoothTrace>
   const finite = points.filter((p) => Number.isFinite(p.x) && Number.isFinite(p.y));
   const apart = finite.filter((p, i) => i === 0 || distance(p, finite[i - 1] as Point) > 0.01);
   if (apart.length < 5) {
-    return refuse('The trace has fewer than five points.', 'Take more points along the curve.');
+    return refused(refusal('trace', 'traceTooFew'));
   }
   const { total } = polyline(apart);
   if (total < LEAST_LENGTH || total > MOST_LENGTH) {
-    return refuse(
-      `The trace is ${Math.round(total / 10)} cm long, which no crotch is.`,
-      'Check its scale: give the known length again.',
-    );
+    return refused(refusal('trace', 'traceLength', { mm: total }));
   }
   if (!(inseam > 0.1 && inseam < 0.9)) {
-    return refuse('The inseam does not fall within the trace.', 'Mark where the inseam falls.');
+    return refused(refusal('trace', 'traceInseam'));
   }
   const calm = calmed(evenly(apart, SAMPLES), PASSES);
   const knots = evenly(calm, KNOTS);
@@ -102,7 +96,7 @@ export function smoothTrace({ points, inseam }: BodyTrace): Outcome<SmoothTrace>
   const at = placeAtLength(path, inseam * length).at;
   const lowest = Math.max(first.y, last.y);
   if (at.y < lowest) {
-    return refuse('The trace hangs upward: its middle lies above its ends.', 'Give the points with down as down.');
+    return refused(refusal('trace', 'traceUpward'));
   }
   const turned = first.x > last.x;
   const place = (p: Point): Point => ({ x: (turned ? -1 : 1) * (p.x - at.x), y: p.y - at.y });

@@ -16,6 +16,8 @@ import {
   bendOf,
 } from '../geometry/index.js';
 import { joinedRises, layTrace, sayGaps, smoothTrace, takeShape, type BodyTrace, type SmoothTrace } from './index.js';
+import { readerIn } from '../units/index.js';
+import { refusalsSentence } from '../refusal/index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 function draft(more: Partial<DraftInput> = {}): Draft {
@@ -41,7 +43,7 @@ function traceOf(deeper = 0, change: (p: Point) => Point = (p) => p): BodyTrace 
 }
 function smooth(trace: BodyTrace): SmoothTrace {
   const outcome = smoothTrace(trace);
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason ?? 'refused');
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 
@@ -87,7 +89,7 @@ describe('a trace', () => {
     [traceOf().points.map((p) => ({ x: p.x, y: -p.y })), 0.43, 'hangs upward'],
   ] as const)('that is none is refused in a sentence', (points, inseam, words) => {
     const outcome = smoothTrace({ points, inseam });
-    expect(outcome.ok ? '' : outcome.refusals[0]?.reason).toContain(words);
+    expect(outcome.ok ? '' : refusalsSentence(outcome.refusals, readerIn('cm'))).toContain(words);
   });
 });
 

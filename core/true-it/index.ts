@@ -9,3 +9,4 @@ export {
   type TrueItWish,
 } from './true-it.js';
 export { unknownsOf, type Unknown, type UnknownId } from './unknowns.js';
+export { changeSentence, conflictSentence } from './words.js';

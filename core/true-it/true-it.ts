@@ -1,9 +1,8 @@
-import { sayAlteration, type AlterationWork } from '../alter/index.js';
+import type { AlterationWork } from '../alter/index.js';
 import { computeDraft, drawDraft, type Draft, type Drafted, type DraftInput } from '../chain/index.js';
 import { checkedFigure, type Check, type CheckId } from '../check/index.js';
-import { lineLabel } from '../method/index.js';
 import { refused, good, type Outcome } from '../refusal/index.js';
-import { formatLength, tapeFor, toMm, type Unit } from '../units/index.js';
+import { toMm, type Unit } from '../units/index.js';
 import { intoBands, outside, placeAt, type BandPlace, type BandProblem } from './least-squares.js';
 import { inputWith, unknownsOf, WORTH, type Unknown, type UnknownId } from './unknowns.js';
 
@@ -41,16 +40,17 @@ export interface TrueItChange {
   /** A line set by hand to this value; nothing where it is an alteration. */
   readonly set: { readonly line: string; readonly value: number } | undefined;
   readonly work: AlterationWork | undefined;
-  /** The change in words, in the reader's unit. */
-  readonly said: string;
 }
 
 /** A target that could not be met, with what stands against it. */
 export interface Conflict {
   readonly target: TargetId;
+  /** By how much it is missed, in mm. */
+  readonly miss: number;
+  /** The target that asks the opposite of the unknown. */
   readonly against: TargetId | undefined;
-  readonly unknown: UnknownId | undefined;
-  readonly sentence: string;
+  /** The unknown that both ask opposite things of; without an opposite, those that are at their limits. */
+  readonly unknowns: readonly Pick<Unknown, 'id' | 'label'>[];
 }
 
 /** What True it found. */
@@ -205,19 +205,10 @@ function rounded(problem: Problem, found: BandPlace, unit: Unit): BandPlace {
   return found;
 }
 
-const LABELS: Record<TargetId, string> = {
-  frontRise: 'Front rise',
-  backRise: 'Back rise',
-  wholeRise: 'Whole rise',
-  thigh: 'Thigh',
-  waist: 'Waist',
-  hip: 'Hip',
-  inseamWalk: 'Inseam walk',
-  sideWalk: 'Side walk',
-};
+const named = ({ id, label }: Unknown): Pick<Unknown, 'id' | 'label'> => ({ id, label });
 
 /** Who stands against a target that is not met: the target pulling the same unknown the other way, or the limits. */
-function conflictsOf(problem: Problem, { x, figures, slopes }: BandPlace, unit: Unit): Conflict[] {
+function conflictsOf(problem: Problem, { x, figures, slopes }: BandPlace): Conflict[] {
   const { targets, unknowns } = problem;
   const misses = missesOf(problem, figures);
   return targets.flatMap((target, t): Conflict[] => {
@@ -233,36 +224,18 @@ function conflictsOf(problem: Problem, { x, figures, slopes }: BandPlace, unit: 
         if (u.limit > 0 && pull < -1e-9 && (!worst || pull < worst.pull)) worst = { against: other, unknown: i, pull };
       });
     });
-    const far = formatLength(Math.abs(miss), tapeFor(unit));
-    const label = LABELS[target];
     const against = worst && targets[worst.against];
     const unknown = worst && unknowns[worst.unknown];
-    if (against && unknown) {
-      const sentence = `${label} and ${LABELS[against].toLowerCase()} ask opposite things of the ${unknown.label.toLowerCase()}: ${label.toLowerCase()} stays ${far} off.`;
-      return [{ target, against, unknown: unknown.id, sentence }];
-    }
+    if (against && unknown) return [{ target, miss, against, unknowns: [named(unknown)] }];
     const atLimit = unknowns.filter((u, i) => u.limit > 0 && Math.abs(Math.abs(x[i] ?? NaN) - u.limit) < 0.06);
-    const names = atLimit.map((u) => u.label.toLowerCase()).join(', ');
-    const sentence =
-      names === ''
-        ? `${label} stays ${far} off: nothing that may be changed brings it nearer.`
-        : `${label} stays ${far} off: ${names} would have to go beyond the limit.`;
-    return [{ target, against: undefined, unknown: atLimit[0]?.id, sentence }];
+    return [{ target, miss, against: undefined, unknowns: atLimit.map(named) }];
   });
 }
 
-function changeOf(problem: Problem, u: Unknown, by: number, unit: Unit): TrueItChange {
-  const { draft } = problem;
-  if (u.work) {
-    const work = u.work(by);
-    return { id: u.id, label: u.label, by, set: undefined, work, said: sayAlteration(work, unit) };
-  }
-  const line = u.line ?? u.id;
+function changeOf({ draft }: Problem, { id, label, work, line = id }: Unknown, by: number): TrueItChange {
+  if (work) return { id, label, by, set: undefined, work: work(by) };
   const value = Number(draft.worked.ledger.get(line)?.value) + by;
-  const tape = tapeFor(unit);
-  const amount = formatLength(Math.abs(by), tape);
-  const said = `${lineLabel(draft.worked.sheet, line)} ${formatLength(value, tape)} by hand (${by < 0 ? '−' : '+'}${amount})`;
-  return { id: u.id, label: u.label, by, set: { line, value }, work: undefined, said };
+  return { id, label, by, set: { line, value }, work: undefined };
 }
 
 /**
@@ -273,7 +246,7 @@ function changeOf(problem: Problem, u: Unknown, by: number, unit: Unit): TrueItC
  * What cannot be met is named with what stands against it. Refuses only what cannot be drafted.
  */
 export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = {}): Outcome<Trued> {
-  const outcome = computeDraft(input, unit);
+  const outcome = computeDraft(input);
   if (!outcome.ok) return refused(...outcome.refusals);
   const draft = outcome.value;
   const targets = draft.checks.filter((c) => takesPart(c, wish));
@@ -298,8 +271,8 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
     ...nothing,
     after: trued.ok ? trued.value.checks : draft.checks,
     changes: unknowns.flatMap((u, i) =>
-      Math.abs(found.x[i] ?? NaN) < WORTH ? [] : [changeOf(problem, u, found.x[i] ?? NaN, unit)],
+      Math.abs(found.x[i] ?? NaN) < WORTH ? [] : [changeOf(problem, u, found.x[i] ?? NaN)],
     ),
-    conflicts: conflictsOf(problem, found, unit),
+    conflicts: conflictsOf(problem, found),
   });
 }

@@ -1,2 +1,3 @@
 export * from './length.js';
 export * from './format.js';
+export * from './reader.js';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { good, refused, type Outcome } from '../refusal/index.js';
+import { good, refusal, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { migrate } from '../older/index.js';
 import {
   draftSchema,
@@ -14,24 +14,23 @@ import {
   type Workbook,
 } from './schema.js';
 
-const refuse = (value: string, reason: string, wayOut: string): Outcome<never> =>
-  refused({ field: 'workbook', value, reason, wayOut });
-
-const OLDER_COPY = 'Open an older copy of it.';
+const twice = (what: string): Refusal => refusal('workbook', 'workbookIdTwice', { what });
 
 /** References that lead nowhere: a draft without its person or set, or an id used twice. */
-function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts'>): string | undefined {
+function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts'>): Refusal | undefined {
   const people = new Map(book.people.map((p) => [p.id, p]));
-  if (people.size !== book.people.length) return 'two people share one id';
-  if (new Set(book.drafts.map((d) => d.id)).size !== book.drafts.length) return 'two drafts share one id';
-  if (new Set(book.charts.map((c) => c.id)).size !== book.charts.length) return 'two size charts share one id';
+  if (people.size !== book.people.length) return twice('people');
+  if (new Set(book.drafts.map((d) => d.id)).size !== book.drafts.length) return twice('drafts');
+  if (new Set(book.charts.map((c) => c.id)).size !== book.charts.length) return twice('size charts');
   for (const p of book.people) {
-    if (new Set(p.sets.map((s) => s.id)).size !== p.sets.length) return `two sets of “${p.name}” share one id`;
+    if (new Set(p.sets.map((s) => s.id)).size !== p.sets.length) return twice(`sets of “${p.name}”`);
   }
   for (const d of book.drafts) {
     const person = people.get(d.personId);
-    if (!person) return `the draft “${d.name}” belongs to nobody in the file`;
-    if (!person.sets.some((s) => s.id === d.setId)) return `the draft “${d.name}” has no measurements in the file`;
+    if (!person) return refusal('workbook', 'draftOfNobody', { draft: d.name });
+    if (!person.sets.some((s) => s.id === d.setId)) {
+      return refusal('workbook', 'draftWithoutSet', { draft: d.name });
+    }
   }
   return undefined;
 }
@@ -42,10 +41,8 @@ const headSchema = workbookSchema.omit({ people: true, drafts: true, charts: tru
   charts: z.array(z.unknown()),
 });
 
-function damaged(path: readonly PropertyKey[], message: string | undefined): Outcome<never> {
-  const place = path.join('.');
-  return refuse(place, `This workbook is damaged at “${place}”: ${message ?? 'it has another shape'}.`, OLDER_COPY);
-}
+const damaged = (path: readonly PropertyKey[], fault: string | undefined): Outcome<never> =>
+  refused(refusal('workbook', 'workbookDamaged', { place: path.join('.'), fault }));
 
 /** How often progress is told while the records of a file are read. */
 const TOLD_EVERY = 50;
@@ -59,22 +56,14 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
   try {
     json = JSON.parse(text);
   } catch {
-    return refuse(
-      '',
-      'This file is damaged or is not a workbook: it cannot be read.',
-      'Choose a file that ends in .upstride.json.',
-    );
+    return refused(refusal('workbook', 'workbookUnread'));
   }
   const raw = typeof json === 'object' && json !== null ? (json as Record<string, unknown>) : {};
   if (raw['format'] !== WORKBOOK_FORMAT) {
-    return refuse('', 'This file is not an Upstride workbook.', 'Choose a file that ends in .upstride.json.');
+    return refused(refusal('workbook', 'workbookForeign'));
   }
   if (typeof raw['version'] === 'number' && raw['version'] > WORKBOOK_VERSION) {
-    return refuse(
-      String(raw['version']),
-      `This workbook was written by a newer Upstride (version ${raw['version']} of the file; this one reads ${WORKBOOK_VERSION}).`,
-      'Open it in the newer one.',
-    );
+    return refused(refusal('workbook', 'workbookNewer', { version: raw['version'], reads: WORKBOOK_VERSION }));
   }
   const head = headSchema.safeParse(migrate(raw));
   if (!head.success) {
@@ -105,7 +94,7 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
   if (!charts.ok) return charts;
   const book: Workbook = { ...head.data, people: people.value, drafts: drafts.value, charts: charts.value };
   const broken = brokenReference(book);
-  if (broken !== undefined) return refuse('', `This workbook is damaged: ${broken}.`, OLDER_COPY);
+  if (broken) return refused(broken);
   return good(book);
 }
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MEASUREMENT_IDS } from '../measure/index.js';
 import { sheetFrom, type FormulaText, type Sheet } from '../method/index.js';
-import { good, refused, type Outcome } from '../refusal/index.js';
+import { good, refusal, refused, type Outcome } from '../refusal/index.js';
 
 const id = z.string().min(1).max(100);
 const words = z.string().max(2000);
@@ -87,9 +87,6 @@ const SHEET_FORMAT = 'upstride-method';
 export const writeSheet = (sheet: Sheet): string =>
   `${JSON.stringify({ format: SHEET_FORMAT, sheet }, undefined, 2)}\n`;
 
-const refuse = (value: string, reason: string): Outcome<never> =>
-  refused({ field: 'sheet', value, reason, wayOut: 'Open a method sheet that was saved from here.' });
-
 /**
  * Reads a method sheet from a file. A file that is no sheet is refused with a sentence; a sheet with a mistake in a
  * formula is read, so that it can be mended.
@@ -99,14 +96,14 @@ export function readSheet(text: string): Outcome<Sheet> {
   try {
     json = JSON.parse(text);
   } catch {
-    return refuse('', 'This file is not a method sheet: it cannot be read as JSON.');
+    return refused(refusal('sheet', 'sheetUnread'));
   }
   if (typeof json !== 'object' || json === null || (json as { format?: unknown }).format !== SHEET_FORMAT) {
-    return refuse('', 'This file is not a method sheet.');
+    return refused(refusal('sheet', 'sheetForeign'));
   }
   const parsed = sheetSchema.safeParse((json as { sheet?: unknown }).sheet);
   if (parsed.success) return good(sheetFrom(parsed.data));
   const [issue] = parsed.error.issues;
   const place = issue?.path.join('.') ?? '';
-  return refuse(place, `This method sheet is damaged at “${place}”: ${issue?.message ?? 'it has another shape'}.`);
+  return refused(refusal('sheet', 'sheetDamaged', { place, fault: issue?.message }));
 }

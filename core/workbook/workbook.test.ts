@@ -7,6 +7,8 @@ import { z } from 'zod';
 import { computeDraft } from '../chain/index.js';
 import { doubtsOf, inputOf, newDraft, newPerson, setOf } from '../kept/index.js';
 import { readWorkbook, workbookSchema, writeWorkbook } from './index.js';
+import { readerIn } from '../units/index.js';
+import { refusalsSentence } from '../refusal/index.js';
 
 const now = new Date('2026-11-23T10:00:00.000Z');
 const text = writeWorkbook(DEMO_WORKBOOK, now);
@@ -43,13 +45,13 @@ describe('the workbook file', () => {
       expect(text).toContain(part);
       const read = readWorkbook(text.replace(part, instead));
       expect(read.ok).toBe(false);
-      if (!read.ok) expect(read.refusals[0]?.reason.length).toBeGreaterThan(20);
+      if (!read.ok) expect(refusalsSentence(read.refusals, readerIn('cm')).length).toBeGreaterThan(20);
     }
   });
 
   it('of the first version opens with everything it held, and what is new left at its ordinary', () => {
     const read = readWorkbook(readFileSync('core/older/version-1.upstride.json', 'utf8'));
-    if (!read.ok) throw new Error(read.refusals[0]?.reason);
+    if (!read.ok) throw new Error(JSON.stringify(read.refusals));
     const [lead, bargee] = read.value.people;
     expect(lead?.sets.map((s) => s.values.waist)).toEqual([710, 725]);
     expect(bargee).toMatchObject({ build: { seat: 'average' }, sets: [{ source: 'body', waistSits: 'natural' }] });
@@ -72,7 +74,7 @@ describe('the workbook file', () => {
 
   it('says so when it was written by a newer program', () => {
     const read = readWorkbook(text.replace('"version": 7', '"version": 8'));
-    expect(read.ok ? '' : read.refusals[0]?.reason).toContain('newer Upstride');
+    expect(read.ok ? '' : refusalsSentence(read.refusals, readerIn('cm'))).toContain('newer Upstride');
   });
 
   it('has its published schema in step with the program', () => {
@@ -132,7 +134,7 @@ describe('a new draft', () => {
 describe('alterations and traces in a workbook', () => {
   it('come back as they were', () => {
     const read = readWorkbook(text);
-    if (!read.ok) throw new Error(read.refusals[0]?.reason);
+    if (!read.ok) throw new Error(JSON.stringify(read.refusals));
     const altered = read.value.drafts.filter((d) => d.alterations.length > 0);
     expect(altered.length).toBeGreaterThan(0);
     for (const draft of altered) {
@@ -144,7 +146,7 @@ describe('alterations and traces in a workbook', () => {
   it('that are damaged are refused with their place', () => {
     const spoilt = (from: string, to: string): string => {
       const read = readWorkbook(text.replace(from, to));
-      return read.ok ? '' : (read.refusals[0]?.reason ?? '');
+      return read.ok ? '' : refusalsSentence(read.refusals, readerIn('cm'));
     };
     expect(spoilt('"kind": "wedge"', '"kind": "wedged"')).toContain('alterations.0.work');
     expect(spoilt('"edge": "rise"', '"edge": "collar"')).toContain('alterations.0.work');
@@ -183,7 +185,7 @@ describe('an outline laid under a draft', () => {
     );
   const reason = (laid: unknown): string => {
     const read = readWorkbook(written(laid));
-    return read.ok ? '' : (read.refusals[0]?.reason ?? '');
+    return read.ok ? '' : refusalsSentence(read.refusals, readerIn('cm'));
   };
 
   it('comes back as it was', () => {

@@ -6,7 +6,7 @@ import {
   type MeasurementId,
 } from '../../core/measure/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
-import { readLength, toMm, type Unit } from '../../core/units/index.js';
+import { readLength, readerIn, toMm, type Unit } from '../../core/units/index.js';
 import type { Column } from './columns.js';
 import type { RowProblem, TableRow } from './table.js';
 
@@ -40,9 +40,9 @@ export function figuresOfRow(
       });
       return;
     }
-    const refusal = refuseMeasurement(meaning, read, ofColumn ?? unit);
+    const refusal = refuseMeasurement(meaning, read);
     if (refusal) {
-      const said = refusalSentence(refusal);
+      const said = refusalSentence(refusal, readerIn(ofColumn ?? unit));
       problems.push({ row: row.number, sentence: `Row ${row.number}: ${said} The rest of the row was read.` });
       return;
     }

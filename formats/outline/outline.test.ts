@@ -9,16 +9,18 @@ import { toSvg } from '../index.js';
 import { boxOf, flatten, pathLength, type Box } from '../../core/geometry/index.js';
 import { compareReference, startReference, type OutlineFile } from '../../core/reference/index.js';
 import { readOutline, tooLarge } from './index.js';
+import { readerIn } from '../../core/units/index.js';
+import { refusalsSentence } from '../../core/refusal/index.js';
 
 function read(text: string, name = 'block'): OutlineFile {
   const outcome = readOutline(name, text);
-  if (!outcome.ok) throw new Error(outcome.refusals[0]?.reason);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
 
 const refusal = (text: string): string => {
   const outcome = readOutline('file', text);
-  return outcome.ok ? '' : (outcome.refusals[0]?.reason ?? '');
+  return outcome.ok ? '' : refusalsSentence(outcome.refusals, readerIn('cm'));
 };
 
 const boxes = (file: OutlineFile): Box[] => file.shapes.map(({ path }) => boxOf(flatten(path, 0.01)));
@@ -316,7 +318,7 @@ describe('a draft of our own, saved as SVG and laid under again', () => {
       const labels = { title: 'Stage trousers', person: 'Cellist', method: sheet.name, date: '2026-11-23' };
       const saved = toSvg(pieceSheet(piecesOf(garmentOf(block), HOUSE_ALLOWANCES), labels), 'Stage trousers');
       const laid = startReference(read(saved, 'own.svg'), block, '2026-11-23');
-      if (!laid.ok) throw new Error(laid.refusals[0]?.reason);
+      if (!laid.ok) throw new Error(JSON.stringify(laid.refusals));
       expect(laid.value.unitFrom).toBe('file');
       const figures = compareReference(laid.value, block);
       expect(figures.length).toBeGreaterThan(18);
@@ -329,13 +331,16 @@ describe('a draft of our own, saved as SVG and laid under again', () => {
 
 describe('any file', () => {
   it('that is neither, or too large, is refused in a sentence', () => {
-    expect(refusal('waist;hip\n78;100\n')).toBe('“file” is neither SVG nor DXF.');
-    expect(refusal('<html><body>pattern</body></html>')).toBe('“file” has no SVG drawing in it.');
+    expect(refusal('waist;hip\n78;100\n')).toBe('“file” is neither SVG nor DXF. Save the outline as SVG or DXF.');
+    expect(refusal('<html><body>pattern</body></html>')).toBe(
+      '“file” has no SVG drawing in it. Save the outline as SVG or DXF.',
+    );
     expect(refusal('binary\u0000\u0001')).toContain('is no text');
     expect(refusal('')).toContain('neither');
     const large = tooLarge('big.dxf', 21 * 1024 * 1024);
-    expect(large?.ok === false && large.refusals[0]?.reason).toBe(
-      '“big.dxf” is 21.0 MB large; an outline of up to 20 MB can be read.',
+    expect(large?.ok === false && refusalsSentence(large.refusals, readerIn('cm'))).toBe(
+      '“big.dxf” is 21.0 MB large; an outline of up to 20 MB can be read. ' +
+        'Save the front and the back piece alone, without pictures and text.',
     );
     expect(tooLarge('fair.dxf', 20 * 1024 * 1024)).toBeUndefined();
   });

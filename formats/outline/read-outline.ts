@@ -1,24 +1,17 @@
 import { endOf, joinChains, startOf, type Path, type Point } from '../../core/geometry/index.js';
 import type { FileShape, OutlineFile } from '../../core/reference/index.js';
-import { good, refused, type Outcome } from '../../core/refusal/index.js';
+import { good, refusal, refused, type Outcome } from '../../core/refusal/index.js';
 import { readDxf } from './dxf-outline.js';
 import { readSvg } from './svg-outline.js';
 
 /** As large as a file may be, in bytes. */
 const MOST_BYTES = 20 * 1024 * 1024;
 
-const refuse = (name: string, reason: string, wayOut: string): Outcome<never> =>
-  refused({ field: 'reference', value: name, reason, wayOut });
-
 /** The refusal of a file that is too large, before it is read; nothing for others. */
 export const tooLarge = (name: string, bytes: number): Outcome<never> | undefined =>
   bytes <= MOST_BYTES
     ? undefined
-    : refuse(
-        name,
-        `“${name}” is ${(Math.ceil((bytes * 10) / 1024 / 1024) / 10).toFixed(1)} MB large; an outline of up to 20 MB can be read.`,
-        'Save the front and the back piece alone, without pictures and text.',
-      );
+    : refused(refusal('reference', 'outlineTooLarge', { file: name, bytes, most: MOST_BYTES }));
 
 /** Ends within this share of the drawing's size are one: a tenth of a millimetre on a piece a metre long. */
 const JOINED = 1e-4;
@@ -86,21 +79,15 @@ export function readOutline(name: string, text: string): Outcome<OutlineFile> {
   const large = tooLarge(name, text.length);
   if (large) return large;
   if (text.includes('\u0000')) {
-    return refuse(
-      name,
-      `“${name}” is no text: it may be a binary DXF or another kind of drawing.`,
-      'Save it as an ASCII DXF or as SVG.',
-    );
+    return refused(refusal('reference', 'outlineBinary', { file: name }));
   }
   const head = text.slice(0, 4000).trimStart();
   if (head.startsWith('<') || /<(\w+:)?svg\b/.test(head)) {
     const svg = readSvg(name, text);
-    return svg
-      ? good(joined(svg))
-      : refuse(name, `“${name}” has no SVG drawing in it.`, 'Save the outline as SVG or DXF.');
+    return svg ? good(joined(svg)) : refused(refusal('reference', 'outlineWithoutDrawing', { file: name }));
   }
   if (!/^\s*0\s*$/m.test(head) && !/\bSECTION\b/.test(head)) {
-    return refuse(name, `“${name}” is neither SVG nor DXF.`, 'Save the outline as SVG or DXF.');
+    return refused(refusal('reference', 'outlineForeign', { file: name }));
   }
   return good(joined(readDxf(name, text)));
 }

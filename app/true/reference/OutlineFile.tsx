@@ -4,12 +4,12 @@ import { useEffect, useRef, useState } from 'react';
 import type { Block } from '../../../core/draft/index.js';
 import { pathLength } from '../../../core/geometry/index.js';
 import { FILE_UNITS, inFileUnit, laidLine, takenAsOutline, type Reference } from '../../../core/reference/index.js';
-import { refusalSentence } from '../../../core/refusal/index.js';
-import { formatFigure, type Tape } from '../../../core/units/index.js';
+import { refusalsSentence } from '../../../core/refusal/index.js';
+import { formatFigure, readerIn, type Tape } from '../../../core/units/index.js';
 import { FileButton } from '../../shared/FileButton.js';
 import { withFractions } from '../../shared/fractions.js';
 import { changeReference, layReference, removeReference } from '../../store/reference-work.js';
-import { useChange } from '../../store/work-context.js';
+import { useChange, useUnit } from '../../store/work-context.js';
 import { startOutline, type OutlineJob } from './outline-job.js';
 
 const ACCEPTED = '.svg,.dxf,image/svg+xml,image/vnd.dxf,application/dxf';
@@ -18,6 +18,7 @@ const SAME = 1e-6;
 
 /** Chooses a file and reads it, with a way to stop, and says what stands in the way. */
 export function ChooseOutline({ block, words }: { block: Block; words: string }) {
+  const unit = useUnit();
   const change = useChange();
   const job = useRef<OutlineJob>(undefined);
   const [reading, setReading] = useState<string>();
@@ -38,7 +39,7 @@ export function ChooseOutline({ block, words }: { block: Block; words: string })
         (outcome) => {
           if (job.current !== started) return;
           if (outcome.ok) change(layReference(outcome.value));
-          else setProblem(outcome.refusals.map(refusalSentence).join(' '));
+          else setProblem(refusalsSentence(outcome.refusals, readerIn(unit)));
         },
         () => {
           if (job.current === started) setProblem(`“${file.name}” cannot be read. Save it anew as SVG or DXF.`);

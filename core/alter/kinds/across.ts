@@ -2,7 +2,8 @@ import type { EdgeName } from '../../draft/index.js';
 import { crossLine, point } from '../../geometry/index.js';
 import type { Levels } from '../../method/index.js';
 import { openCut } from '../cut.js';
-import { alterationKind, ANY_PANEL, type Fault } from '../kind.js';
+import { alterationKind, ANY_PANEL } from '../kind.js';
+import type { AlterationFault } from '../../refusal/index.js';
 import { edgeOf, EDGE_OF, levelOf, placeOf, RUNS, type Paper, type RingPlace } from '../paper.js';
 import type { LevelPlace } from '../place.js';
 
@@ -23,19 +24,19 @@ function inUpperRun(paper: Paper, place: RingPlace): RingPlace {
 }
 
 /** Cuts across at a level: from side to side of the outline there. */
-function cutAcross(paper: Paper, level: LevelPlace, by: number, alteration: string): Paper | Fault {
+function cutAcross(paper: Paper, level: LevelPlace, by: number, alteration: string): Paper | AlterationFault {
   const y = levelOf(paper, level);
   const [side] = crossLine(edgeOf(paper, 'side'), point(0, y), point(1, 0));
   const inner = (['rise', 'inseam'] as const).find(
     (e) => crossLine(edgeOf(paper, e), point(0, y), point(1, 0)).length > 0,
   );
-  if (!side || !inner) return 'no level';
+  if (!side || !inner) return 'noLevel';
   const place = (edge: EdgeName): RingPlace | undefined => {
     const found = placeOf(paper, { edge, level });
     return found && inUpperRun(paper, found);
   };
   const [from, to] = [place(inner), place('side')];
-  if (!from || !to) return 'no level';
+  if (!from || !to) return 'noLevel';
   const cut = openCut(paper, { from, to, byFrom: by, byTo: by, movesDown: true }, alteration);
   if (typeof cut === 'string') return cut;
   const lowered = (mm: number): number => (mm > y - 1e-6 ? mm + by : mm);

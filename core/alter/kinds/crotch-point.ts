@@ -17,7 +17,8 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.js';
-import { alterationKind, ANY_PANEL, type Fault } from '../kind.js';
+import { alterationKind, ANY_PANEL } from '../kind.js';
+import type { AlterationFault } from '../../refusal/index.js';
 import type { Paper } from '../paper.js';
 import { seamMark } from '../seam-work.js';
 import { creaseMoved } from './crease.js';
@@ -48,14 +49,14 @@ function crotchPointMoved(
   paper: Paper,
   { out, down, recentre }: { out: number; down: number; recentre: boolean },
   alteration: string,
-): Paper | Fault {
+): Paper | AlterationFault {
   const { crotchCurve, centre, inseamThigh } = paper.runs;
   const from = startOf(crotchCurve);
   const to = point(from.x + out, from.y + down);
   const startOfCurve = endOf(crotchCurve);
   const u = centre.length > 0 ? startDirection(centre) : endDirection(crotchCurve);
   const reach = cross(u, subtract(from, startOfCurve));
-  if (Math.abs(reach) < 10 || cross(u, subtract(to, startOfCurve)) / reach < 0.2) return 'too much';
+  if (Math.abs(reach) < 10 || cross(u, subtract(to, startOfCurve)) / reach < 0.2) return 'tooMuch';
   const leaving = startDirection(crotchCurve);
   const curve = leavingAlong(mapPath(crotchCurve, sheared(startOfCurve, u, from, to)), leaving);
   const thigh = pathLength(inseamThigh);

@@ -13,7 +13,8 @@ import {
   unit,
   type Point,
 } from '../../geometry/index.js';
-import { alterationKind, ANY_PANEL, type Fault } from '../kind.js';
+import { alterationKind, ANY_PANEL } from '../kind.js';
+import type { AlterationFault } from '../../refusal/index.js';
 import { edgeOf, startOfRun, type Paper, type PaperDart } from '../paper.js';
 import { waistKept } from '../seam-work.js';
 import { closedWaistLength, flatDart, middleOf, waistOver } from '../waist-of-paper.js';
@@ -51,10 +52,10 @@ const SIDE_RUNS = ['waistToHip', 'hipToCrotch', 'sideThigh', 'sideShin'] as cons
  * A dart closed and the piece cut from its point straight down to the hem: what lies toward the side swings about the
  * point, and the leg opens below. Side, inseam, rise and the waist over the closed dart keep their lengths.
  */
-function turnedIntoHem(paper: Paper, dart: PaperDart, alteration: string): Paper | Fault {
+function turnedIntoHem(paper: Paper, dart: PaperDart, alteration: string): Paper | AlterationFault {
   const { apex, centreLeg, sideLeg } = dart;
   const [foot] = crossLine(edgeOf(paper, 'hem'), apex, DOWN);
-  if (!foot || foot.along <= 0) return 'no room';
+  if (!foot || foot.along <= 0) return 'noRoom';
   const [a, b] = [subtract(sideLeg, apex), subtract(centreLeg, apex)];
   const angle = Math.sign(cross(a, b)) * angleBetween(a, b);
   const swing = (p: Point): Point => turn(p, angle, apex);
@@ -93,10 +94,10 @@ function turnedIntoHem(paper: Paper, dart: PaperDart, alteration: string): Paper
 const DOWN: Point = { x: 0, y: 1 };
 
 /** A dart deepened, lengthened, moved, turned, split, or taken over by a seam (docs/alterations.md). */
-function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper | Fault {
+function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper | AlterationFault {
   const { act, by, keepWaist } = work;
   const dart = paper.darts[work.dart];
-  if (!dart) return 'no dart';
+  if (!dart) return 'noDart';
   const up = flatDart(dart).up;
   const leg = distance(dart.apex, dart.centreLeg);
   const intake = distance(dart.centreLeg, dart.sideLeg);
@@ -117,7 +118,7 @@ function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper 
   });
   switch (act) {
     case 'intake': {
-      if (intake + by < 0) return 'too much';
+      if (intake + by < 0) return 'tooMuch';
       if (intake + by < 0.5) return keepWaist ? waistKept(withDarts([]), wanted) : withDarts([]);
       // The new waist makes the legs a little longer or shorter: the angle is settled until the intake comes out.
       let asked = intake + by;
@@ -133,7 +134,7 @@ function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper 
     }
     case 'length': {
       const apex = along(dart.apex, up, -by);
-      if (distance(apex, middleOf(dart)) < LEAST_LENGTH || (by < 0 && -by > leg - LEAST_LENGTH)) return 'too much';
+      if (distance(apex, middleOf(dart)) < LEAST_LENGTH || (by < 0 && -by > leg - LEAST_LENGTH)) return 'tooMuch';
       const next = withDarts([{ ...dart, apex }]);
       return keepWaist ? waistKept(next, wanted) : next;
     }

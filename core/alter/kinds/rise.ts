@@ -16,7 +16,8 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.js';
-import { alterationKind, type Fault } from '../kind.js';
+import { alterationKind } from '../kind.js';
+import type { AlterationFault } from '../../refusal/index.js';
 import { edgeOf, withEdge, type Paper } from '../paper.js';
 import { centreLowered, seamMark } from '../seam-work.js';
 
@@ -43,13 +44,13 @@ function riseTaken(
   paper: Paper,
   { points, blend, keepLength }: { points: readonly Point[]; blend: number; keepLength: boolean },
   alteration: string,
-): Paper | Fault {
+): Paper | AlterationFault {
   const rise = edgeOf(paper, 'rise');
   const from = startOf(rise);
   const end = endOf(rise);
   const shape = points.map((p) => add(from, p));
   const last = shape[shape.length - 1];
-  if (shape.length < 3 || !last) return 'no room';
+  if (shape.length < 3 || !last) return 'noRoom';
   const lengths = [0];
   for (let i = 1; i < shape.length; i++)
     lengths.push((lengths[i - 1] ?? NaN) + distance(shape[i - 1] ?? from, shape[i] ?? from));

@@ -16,7 +16,8 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.js';
-import { alterationKind, ANY_PANEL, type Fault } from '../kind.js';
+import { alterationKind, ANY_PANEL } from '../kind.js';
+import type { AlterationFault } from '../../refusal/index.js';
 import { edgeOf, type Paper } from '../paper.js';
 import { centreLowered, displaced, hump, seamMark } from '../seam-work.js';
 
@@ -63,7 +64,7 @@ function scooped(
   paper: Paper,
   { at, by, keepLength }: { at: number; by: number; keepLength: boolean },
   alteration: string,
-): Paper | Fault {
+): Paper | AlterationFault {
   const curve = paper.runs.crotchCurve;
   const total = pathLength(curve);
   const whole = pathLength(edgeOf(paper, 'rise'));

@@ -10,7 +10,8 @@ import {
   type Point,
 } from '../../geometry/index.js';
 import type { EdgeName } from '../../draft/index.js';
-import { alterationKind, ANY_PANEL, type Fault } from '../kind.js';
+import { alterationKind, ANY_PANEL } from '../kind.js';
+import type { AlterationFault } from '../../refusal/index.js';
 import { edgeOf, lengthAtLevel, levelOf, type Paper } from '../paper.js';
 import type { LevelPlace } from '../place.js';
 import { displaced, hump, seamMark } from '../seam-work.js';
@@ -25,7 +26,7 @@ interface SeamMove {
 }
 
 /** A seam moved out or in between two levels, running out above and below. */
-function seamMoved(paper: Paper, work: SeamMove, alteration: string): Paper | Fault {
+function seamMoved(paper: Paper, work: SeamMove, alteration: string): Paper | AlterationFault {
   const { seam, by, runOut } = work;
   const edge: EdgeName = seam === 'centre' ? 'rise' : seam;
   const path = edgeOf(paper, edge);
@@ -36,7 +37,7 @@ function seamMoved(paper: Paper, work: SeamMove, alteration: string): Paper | Fa
   ];
   const ends = [startOf(path).y, endOf(path).y];
   const [least, most] = [Math.min(...ends), Math.max(...ends)];
-  if (bottom < least || top > most) return 'no level';
+  if (bottom < least || top > most) return 'noLevel';
   const lengthAt = (y: number): number => {
     const downward = (ends[0] ?? NaN) < (ends[1] ?? NaN);
     if (y <= least) return downward ? 0 : total;

@@ -9,7 +9,8 @@ import {
   turn,
   type Point,
 } from '../../geometry/index.js';
-import { alterationKind, ANY_PANEL, type Fault } from '../kind.js';
+import { alterationKind, ANY_PANEL } from '../kind.js';
+import type { AlterationFault } from '../../refusal/index.js';
 import type { Paper } from '../paper.js';
 import { LEAST_LEFT, seamMark, sideHipMoved, waistKept } from '../seam-work.js';
 import { closedWaistLength } from '../waist-of-paper.js';
@@ -19,16 +20,16 @@ export function tilted(
   paper: Paper,
   { above, by, giveBack }: { above: number; by: number; giveBack: boolean },
   alteration: string,
-): Paper | Fault {
+): Paper | AlterationFault {
   const { centre } = paper.runs;
   const total = pathLength(centre);
   const from = Math.min(Math.max(0, above), total);
-  if (total - from < LEAST_LEFT * 2) return 'no room';
+  if (total - from < LEAST_LEFT * 2) return 'noRoom';
   const place = placeAtLength(centre, from);
   const [below, upper] = splitPath(centre, place);
   const end = endOf(upper);
   const reach = distance(place.at, end);
-  if (Math.abs(by) > 0.5 * reach) return 'too much';
+  if (Math.abs(by) > 0.5 * reach) return 'tooMuch';
   // In at the waist is toward the side: to the left.
   const angle = -2 * Math.asin(by / (2 * reach));
   const carry = (p: Point): Point => turn(p, angle, place.at);

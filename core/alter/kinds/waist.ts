@@ -1,5 +1,6 @@
 import { endOf, reversePath } from '../../geometry/index.js';
-import { alterationKind, ANY_PANEL, type Fault } from '../kind.js';
+import { alterationKind, ANY_PANEL } from '../kind.js';
+import type { AlterationFault } from '../../refusal/index.js';
 import { edgeOf, type Paper } from '../paper.js';
 import { centreLowered, endShifted, seamMark } from '../seam-work.js';
 
@@ -8,13 +9,13 @@ function waistMoved(
   paper: Paper,
   { centre, side }: { centre: number; side: number },
   alteration: string,
-): Paper | Fault {
+): Paper | AlterationFault {
   const lowered = centreLowered(paper, -centre);
   if (typeof lowered === 'string') return lowered;
   const top = paper.runs.waistToHip.length > 0 ? endShifted(reversePath(paper.runs.waistToHip), -side) : undefined;
-  if (!top) return 'too much';
+  if (!top) return 'tooMuch';
   const lowest = Math.max(endOf(edgeOf(lowered, 'rise')).y, endOf(top).y);
-  if (paper.darts.some((d) => d.apex.y < lowest + 10)) return 'dart';
+  if (paper.darts.some((d) => d.apex.y < lowest + 10)) return 'meetsDart';
   const waistToHip = reversePath(top);
   return {
     ...lowered,
