@@ -1,5 +1,5 @@
 import type { Draft } from '../core/chain/index.js';
-import type { Panel } from '../core/draft/index.js';
+import { parametersOf, type Panel } from '../core/draft/index.js';
 import type { Path } from '../core/geometry/index.js';
 import { judgePair, judgePanel, type JudgedAs, type JudgedPanel, type Missed, type Span } from './line-judge.js';
 
@@ -30,7 +30,7 @@ export function judgeDraft({ worked, block }: Draft): { front: Missed[]; back: M
     plumbLeg: sheet.plumbLeg === true && choices['leg'] === 'sheet',
     crotchLevel: block.levels.crotchLevel,
     kneeLevel: panel.kneeOnPiece ? block.levels.kneeLevel : undefined,
-    dartLength: panel.parameters.dartLength,
+    dartLength: parametersOf(panel)?.dartLength ?? NaN,
   });
   const [front, back] = [asJudged(block.front), asJudged(block.back)];
   const straight = sheet.surplus !== undefined || sheet.straightSide === true;

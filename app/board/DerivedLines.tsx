@@ -1,4 +1,5 @@
 import { memo, useCallback } from 'react';
+import { parametersOf } from '../../core/draft/index.js';
 import type { PanelName } from '../../core/method/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { LengthField } from '../shared/LengthField.js';
@@ -70,7 +71,8 @@ export const HollowLine = memo(function HollowLine({ panelName }: DerivedLinePro
     },
     [change, name, diagonal],
   );
-  if (!worked || !panel) return null;
+  const parameters = panel && parametersOf(panel);
+  if (!worked || !panel || !parameters) return null;
   const source = sourceOf(worked, name);
   const id = `hollow-${panelName}`;
   return (
@@ -86,12 +88,12 @@ export const HollowLine = memo(function HollowLine({ panelName }: DerivedLinePro
       />
       <SourceMark source={source} label="Hollow" onGiveBack={back} />
       <div className="sum">
-        {Number(panel.parameters.depth.toFixed(3))} of the diagonal, {withFractions(formatLength(panel.diagonal, tape))}
+        {Number(parameters.depth.toFixed(3))} of the diagonal, {withFractions(formatLength(panel.diagonal, tape))}
       </div>
-      {Math.abs(panel.hollow - panel.parameters.depth * panel.diagonal) > 0.5 && (
+      {Math.abs(panel.hollow - parameters.depth * panel.diagonal) > 0.5 && (
         <div className="drawn">
-          sheet <s>{withFractions(formatLength(panel.parameters.depth * panel.diagonal, tape))}</s>: the nearest that a
-          fair rise has.
+          sheet <s>{withFractions(formatLength(parameters.depth * panel.diagonal, tape))}</s>: the nearest that a fair
+          rise has.
         </div>
       )}
     </div>

@@ -35,7 +35,7 @@ export const PieceDrawing = memo(function PieceDrawing(props: PieceDrawingProps)
           <path
             className="paper-line construction"
             d={data([
-              line(point(panel.parameters.hipWidth, 0), points.corner),
+              line(point(points.corner.x, 0), points.corner),
               line(points.corner, point(points.crotchPoint.x, points.corner.y)),
             ])}
           />

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT, type Draft } from '../../core/chain/index.js';
 import { distance, point } from '../../core/geometry/index.js';
+import { parametersOf } from '../../core/draft/index.js';
 import type { PanelName } from '../../core/method/index.js';
 import { sheetById } from '../../core/shipped/index.js';
 import { seeded } from '../../bench/random-body.js';
@@ -49,7 +50,7 @@ describe('handles', () => {
             }),
           ).find(([line]) => line === `${panel}.${name}`);
           const was =
-            name === 'dartIntake' ? d.block[panel].settled.dartIntake : Number(d.block[panel].parameters[name]);
+            name === 'dartIntake' ? d.block[panel].settled.dartIntake : Number(parametersOf(d.block[panel])?.[name]);
           expect([panel, id, Math.abs(Number(grown?.[1]) - was - step) <= step / 2 + 0.1]).toEqual([panel, id, true]);
         }
       }
@@ -86,7 +87,7 @@ describe('handles', () => {
     const ids = handlesOf(back, outcome.value.block.levels).map((h) => h.id);
     expect(ids).not.toContain('knee-side');
     const knee = handlesOf(back, outcome.value.block.levels).find((h) => h.id === 'knee-inseam');
-    expect(knee?.at.x).toBeCloseTo(back.parameters.kneeWidth, 6);
+    expect(knee?.at.x).toBeCloseTo(parametersOf(back)?.kneeWidth ?? NaN, 6);
     expect(knee?.drag(point(200, knee.at.y), { step: 1, arc: false })).toEqual({ 'back.kneeWidth': 200 });
   });
 
@@ -169,7 +170,7 @@ describe('the board', () => {
     const a = at(block.back.points.sideHem);
     const b = at(block.back.points.inseamHem);
     const reading = readBetween(a, b);
-    expect(reading.straight).toBeCloseTo(block.back.parameters.hemWidth, 3);
+    expect(reading.straight).toBeCloseTo(parametersOf(block.back)?.hemWidth ?? NaN, 3);
     expect(takePoint(block, sides, point(0, 500), 5).on).toBeUndefined();
     const knee = at({ x: block.back.points.sideKnee.x, y: block.back.points.sideKnee.y + 40 });
     const low = at({ x: block.back.points.sideHem.x, y: block.back.points.sideHem.y - 40 });

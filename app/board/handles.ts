@@ -1,6 +1,6 @@
 import { add, distance, dot, point, scale, subtract, unit, type Point } from '../../core/geometry/index.js';
-import type { Panel } from '../../core/draft/index.js';
-import { PANEL_PARAMETERS, type Levels, type ParameterName } from '../../core/method/index.js';
+import { parametersOf, type Panel } from '../../core/draft/index.js';
+import { PANEL_PARAMETERS, type Levels, type PanelParameters, type ParameterName } from '../../core/method/index.js';
 import { snapTo } from '../../core/units/index.js';
 import type { HandValues } from '../store/work-store.js';
 
@@ -58,7 +58,7 @@ function widthHandle(panel: Panel, which: 'knee' | 'hem', side: 'side' | 'inseam
 
 /** A parameter moved to the nearest step; nothing where it would not change by half a step. */
 function stepped(panel: Panel, name: ParameterName, value: number, step: number): HandValues {
-  const now = panel.parameters[name];
+  const now = parametersOf(panel)?.[name];
   if (typeof now === 'number' && Math.abs(value - now) < step / 2) return {};
   return { [`${panel.name}.${name}`]: snapTo(value, step) };
 }
@@ -73,8 +73,7 @@ function turned(panel: Panel, to: Point, step: number): Point {
   return point(tiltPoint.x - reach * Math.sin(radians), tiltPoint.y - reach * Math.cos(radians));
 }
 
-function seatHandle(panel: Panel): Handle {
-  const { hipWidth } = panel.parameters;
+function seatHandle(panel: Panel, { hipWidth }: PanelParameters): Handle {
   return {
     id: 'seat',
     label: panel.name === 'back' ? 'Waist end of the seat line' : 'Waist end of centre front',
@@ -92,7 +91,7 @@ function seatHandle(panel: Panel): Handle {
   };
 }
 
-function crotchHandle(panel: Panel, levels: Levels): Handle {
+function crotchHandle(panel: Panel, { hipWidth }: PanelParameters, levels: Levels): Handle {
   const at = panel.points.crotchPoint;
   return {
     id: 'crotch',
@@ -102,7 +101,7 @@ function crotchHandle(panel: Panel, levels: Levels): Handle {
     sets: ['extension', 'crotchDrop'],
     ofStep: 1,
     drag: (to, { step }) => ({
-      ...stepped(panel, 'extension', to.x - panel.parameters.hipWidth, step),
+      ...stepped(panel, 'extension', to.x - hipWidth, step),
       // Measured from where truing has put the point: moving it sideways alone must not set the drop.
       ...(Math.abs(to.y - at.y) < step / 2
         ? {}
@@ -111,10 +110,10 @@ function crotchHandle(panel: Panel, levels: Levels): Handle {
   };
 }
 
-function dartHandles(panel: Panel): Handle[] {
+function dartHandles(panel: Panel, parameters: PanelParameters): Handle[] {
   const { centreWaist, sideWaist } = panel.points;
   const across = unit(subtract(sideWaist, centreWaist));
-  const { settled, parameters } = panel;
+  const { settled } = panel;
   // A dart set by hand sets the waist plan aside, so the number of darts that it took is set with it.
   const count: HandValues =
     settled.dartCount === parameters.dartCount ? {} : { [`${panel.name}.dartCount`]: settled.dartCount };
@@ -158,18 +157,23 @@ function dartHandles(panel: Panel): Handle[] {
   });
 }
 
-/** Everything on a panel that can be taken hold of, in the order of the tab key: crotch, seat, leg, darts. */
+/**
+ * Everything on a panel that can be taken hold of, in the order of the tab key: crotch, seat, leg, darts. An outline
+ * without a sheet has no parameter that a handle could set.
+ */
 export function handlesOf(panel: Panel, levels: Levels): Handle[] {
+  const parameters = parametersOf(panel);
+  if (!parameters) return [];
   const both = (which: 'knee' | 'hem'): Handle[] => [
     ...(halved(panel, which) ? [widthHandle(panel, which, 'side')] : []),
     widthHandle(panel, which, 'inseam'),
   ];
   return [
-    crotchHandle(panel, levels),
-    seatHandle(panel),
+    crotchHandle(panel, parameters, levels),
+    seatHandle(panel, parameters),
     ...(panel.kneeOnPiece ? both('knee') : []),
     ...both('hem'),
-    ...dartHandles(panel),
+    ...dartHandles(panel, parameters),
   ];
 }
 

@@ -1,5 +1,6 @@
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
+import { startingWork } from '../../core/alter/index.js';
 import { setOf, type Work } from '../../core/kept/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { putSheets } from './sheets.js';
@@ -111,6 +112,21 @@ describe('the open work', () => {
     giveBack(['back.extension'])(open);
     expect(open.computed.getState().refusals).toEqual([]);
     expect(open.computed.getState().draft?.worked.back.extension).toBeCloseTo((255 + 6.35) / 2, 6);
+  });
+
+  it('stops alterations that take longer than two seconds, tells it, and opens the draft without them', () => {
+    const { person, draft } = cellist();
+    const work = startingWork('crease', 'back');
+    const alterations = ['a', 'b', 'c'].map((id) => ({ id, on: true, note: '', work }));
+    const plain = openWork({ person, draft: { ...draft, alterations: [] } }).computed.getState().draft;
+    let now = 0;
+    const clock = vi.spyOn(performance, 'now').mockImplementation(() => (now += 900));
+    const stopped = openWork({ person, draft: { ...draft, alterations } }).computed.getState().draft;
+    clock.mockRestore();
+    expect(stopped?.block).toEqual(plain?.block);
+    expect(stopped?.altered.told.map((t) => t.refusal?.code)).toEqual(['tookTooLong', 'tookTooLong', 'tookTooLong']);
+    const all = openWork({ person, draft: { ...draft, alterations } }).computed.getState().draft;
+    expect(all?.altered.told.every((t) => t.done)).toBe(true);
   });
 
   it('carries every kind of change, one step of undo each', () => {

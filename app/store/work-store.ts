@@ -48,6 +48,15 @@ export interface OpenWork {
   readonly history: StoreApi<{ readonly past: number; readonly future: number }>;
 }
 
+/** What takes longer than this, in ms, is stopped: the room must never stand still. */
+const LONGEST_MS = 2000;
+
+/** Says from now on whether so many milliseconds are over. */
+function within(ms: number): () => boolean {
+  const end = performance.now() + ms;
+  return () => performance.now() > end;
+}
+
 function compute({ work, preview, trial }: WorkState, last: Computed): Computed {
   const input = inputNow(work);
   const missing = missingFigures(input);
@@ -56,7 +65,7 @@ function compute({ work, preview, trial }: WorkState, last: Computed): Computed 
     ...(preview && { set: { ...input.set, ...preview } }),
     ...(trial && { alterations: trial }),
   };
-  const outcome = computeDraft(tried);
+  const outcome = computeDraft(tried, within(LONGEST_MS));
   const before = preview || trial ? (last.before ?? last.draft) : undefined;
   if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing };
   const { draft: kept } = work;

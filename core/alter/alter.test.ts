@@ -440,6 +440,53 @@ describe('a list of alterations', () => {
     }
   });
 
+  it('of any two hundred keeps few curves and tells each, and leaves out only what cannot be drawn', () => {
+    const random = seeded(3);
+    let [drawnAfterOneLeftOut, longest] = [0, 0];
+    for (let i = 0; i < 6; i++) {
+      const list = anyAlterations(random, i < 2 ? 200 : 40);
+      const { block: after, told } = alterBlock(block, list);
+      const done = new Set(told.filter((t) => t.done).map((t) => t.id));
+      expect(told.map((t) => t.id)).toEqual(list.map((a) => a.id));
+      // What was left out leaves no trace: the list without it gives the very same pieces.
+      const without = alterBlock(
+        block,
+        list.filter((a) => done.has(a.id)),
+      );
+      expect(without.block).toEqual(after);
+      expect(without.told.every((t) => t.done)).toBe(true);
+      const crossing = told.findIndex((t) => t.refusal?.code === 'alteredCrosses');
+      if (crossing >= 0 && told.slice(crossing).some((t) => t.done)) drawnAfterOneLeftOut += 1;
+      for (const panel of [after.front, after.back]) {
+        for (const path of Object.values(panel.edges)) longest = Math.max(longest, path.length);
+      }
+    }
+    expect(drawnAfterOneLeftOut).toBeGreaterThan(0);
+    expect(longest).toBeLessThan(80);
+  });
+
+  it('that takes too long is left out whole, and told', () => {
+    let asked = 0;
+    const list = listed(seatWedge(10), seatWedge(5), across('kneeLevel', 30, 10));
+    const { block: after, told, marks } = alterBlock(block, list, { stop: () => ++asked > 2 });
+    expect(after).toBe(block);
+    expect(told.map((t) => t.refusal?.code)).toEqual(['tookTooLong', 'tookTooLong', 'tookTooLong']);
+    expect(marks).toEqual({ front: [], back: [] });
+    expect(alterBlock(block, list, { stop: () => false }).block).toEqual(alterBlock(block, list).block);
+  });
+
+  it('tells of each what it changes on top of those before it, whatever is left out between', () => {
+    const list = anyAlterations(seeded(8), 14);
+    const told = tellAlterations(block, list);
+    let before = block;
+    for (const [i, alteration] of list.entries()) {
+      const { block: after, told: all } = alterBlock(block, list.slice(0, i + 1));
+      if (all[i]?.done) expect(told.get(alteration.id)).toEqual(lengthChanges(before, after));
+      else expect(told.get(alteration.id)).toEqual([]);
+      before = after;
+    }
+  });
+
   it('of nothing at all gives the very same block', () => {
     expect(alterBlock(block, []).block).toBe(block);
     const still = alterBlock(block, listed(seatWedge(0))).block;

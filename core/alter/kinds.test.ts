@@ -129,7 +129,7 @@ describe('a new kind', () => {
   const work = { kind: 'flare', panel: 'both', by: 20 } as unknown as AlterationWork;
 
   it('is one more in the list: it is done, said, read from a file and written in another unit', () => {
-    const { block: after, told } = alterBlock(block, [{ id: 'a', on: true, note: '', work }], kinds);
+    const { block: after, told } = alterBlock(block, [{ id: 'a', on: true, note: '', work }], { kinds });
     expect(told).toEqual([{ id: 'a', done: true, refusal: undefined }]);
     for (const name of ['front', 'back'] as const) {
       const [was, is] = [edgeLengths(block[name]), edgeLengths(after[name])];

@@ -1,7 +1,7 @@
 import { edgeLengths, type Block, type EdgeLengths, type Panel } from '../draft/index.js';
 import { distance } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
-import { alterBlock } from './alter.js';
+import { doneOn, drawnFrom, papersOf } from './alter.js';
 import type { Alteration } from './alteration.js';
 
 /** A length of a piece that an alteration changes, in mm. */
@@ -32,15 +32,24 @@ export function lengthChanges(before: Block, after: Block): LengthChange[] {
   });
 }
 
-/** What each alteration of a list changes, done on top of those before it, by its id. */
+/**
+ * What each alteration of a list changes, done on top of those before it, by its id; nothing where it cannot be done, or
+ * not be drawn.
+ */
 export function tellAlterations(drafted: Block, alterations: readonly Alteration[]): Map<string, LengthChange[]> {
   const found = new Map<string, LengthChange[]>();
+  let papers = papersOf(drafted);
   let before = drafted;
-  for (const [i, alteration] of alterations.entries()) {
+  for (const alteration of alterations) {
     if (!alteration.on) continue;
-    const { block } = alterBlock(drafted, alterations.slice(0, i + 1));
+    const next = doneOn(papers, alteration);
+    const block = typeof next === 'string' ? next : drawnFrom(next, drafted);
+    if (typeof next === 'string' || typeof block === 'string') {
+      found.set(alteration.id, []);
+      continue;
+    }
     found.set(alteration.id, lengthChanges(before, block));
-    before = block;
+    [papers, before] = [next, block];
   }
   return found;
 }

@@ -176,7 +176,7 @@ const CROTCH_WIDTH_REASON = 'Settled on the piece, so that side seam to crotch p
  * Measurements to sheet to panels to alterations, without the checks: for what seeks a figure over many drafts. Refusals as
  * of `computeDraft`.
  */
-export function drawDraft(input: DraftInput): Outcome<Drafted> {
+export function drawDraft(input: DraftInput, stop?: () => boolean): Outcome<Drafted> {
   const fault = faultOf(input.sheet);
   if (fault) return refused(fault);
   const body = requiredBody(input);
@@ -185,7 +185,7 @@ export function drawDraft(input: DraftInput): Outcome<Drafted> {
   if (!done.ok) return done;
   const { block: drafted } = done.value;
   const worked = withSettledExtensions(done.value.worked, drafted);
-  const { block, told, marks } = alterBlock(drafted, input.alterations);
+  const { block, told, marks } = alterBlock(drafted, input.alterations, stop && { stop });
   return good({ worked, drafted, block, altered: { told, marks } });
 }
 
@@ -203,10 +203,11 @@ function checksOf({ worked, drafted, block }: Drafted, { heights, trace, rules }
 
 /**
  * The whole chain, one way down (docs/architecture.md): measurements to sheet to panels to alterations to checks. Pure; every
- * figure it cannot use comes back as a refusal that names its field.
+ * figure it cannot use comes back as a refusal that names its field. Where `stop` says that it takes too long, the
+ * alterations are left out and told.
  */
-export function computeDraft(input: DraftInput): Outcome<Draft> {
-  const drafted = drawDraft(input);
+export function computeDraft(input: DraftInput, stop?: () => boolean): Outcome<Draft> {
+  const drafted = drawDraft(input, stop);
   return drafted.ok ? good({ ...drafted.value, checks: checksOf(drafted.value, input) }) : drafted;
 }
 

@@ -1,5 +1,5 @@
 import { hipWidthOf } from '../measured/index.js';
-import type { Block, Panel } from '../draft/index.js';
+import { sheetHip, type Block, type Panel } from '../draft/index.js';
 import { pathLength } from '../geometry/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import type { DartPlace } from '../method/index.js';
@@ -70,8 +70,7 @@ export function easeTable({ worked, block, drafted }: Draft): EaseRow[] {
     const measured = measuredGirth(id, drafted);
     const meant = holds === 'ease' ? known.mm + line.value : line.value;
     const over = measured === undefined ? 0 : measured - meant;
-    const laidOn =
-      id === 'hip' ? 2 * (drafted.front.parameters.hipWidth + drafted.back.parameters.hipWidth) - meant : 0;
+    const laidOn = id === 'hip' ? (sheetHip(drafted) ?? meant) - meant : 0;
     const [ease, finished] =
       holds === 'ease' ? [line.value, known.mm + line.value + over] : [line.value + over - known.mm, line.value + over];
     const label = id === 'heel' ? 'Hem, over the heel' : measurementLabel(id);

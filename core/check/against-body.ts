@@ -164,6 +164,6 @@ export const checkAgainstBody = (worked: Worked, block: Block, figures: Figures)
   hemCheck(worked, block, figures),
   ...pairCheck(worked, block, figures),
   ...(worked.pullOn ? [] : [openingCheck(worked, figures)]),
-  classCheck(worked, block, figures.thigh),
+  ...classCheck(worked, block, figures.thigh),
   riseCharacter(block, figures),
 ];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { AlterationWork } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
-import { edgeLengths, outlineOf, type Block, type Panel } from '../draft/index.js';
+import { draftNotes, edgeLengths, outlineOf, sheetHip, type Block, type Panel } from '../draft/index.js';
 import {
   crossLine,
   cubic,
@@ -529,5 +529,25 @@ describe('the words of a check', () => {
       Number(find(banded, 'backRise').value),
       6,
     );
+  });
+});
+
+describe('an outline taken over as it lies', () => {
+  const taken = (panel: Panel): Panel => ({ ...panel, source: { from: 'outline' } });
+  const outline: Block = { ...block, front: taken(block.front), back: taken(block.back) };
+  const figures = figuresOf(outline);
+
+  it('is measured and checked as any block, but for what only a sheet could have meant', () => {
+    const without = checkAgainstBody(worked, outline, figures);
+    const all = checkAgainstBody(worked, block, figuresOf(block));
+    expect(without.map((c) => c.id)).toEqual(all.map((c) => c.id).filter((id) => id !== 'fitClass'));
+    for (const check of without) expect(Number.isNaN(check.value)).toBe(false);
+    expect(find(without, 'hip').value).toBeCloseTo(Number(find(all, 'hip').value), 9);
+  });
+
+  it('has no hip laid off, no figures of a sheet beside its own, and nothing that the drafting changed', () => {
+    expect(sheetHip(outline)).toBeUndefined();
+    expect(sheetHip(block)).toBeCloseTo(1000 + 2 * 25.4 * 0.5, 0);
+    expect(draftNotes(worked, outline, 'cm').filter((note) => /^(Front|Back): (the|no|too)/.test(note))).toEqual([]);
   });
 });

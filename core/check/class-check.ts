@@ -1,4 +1,4 @@
-import type { Block } from '../draft/index.js';
+import { parametersOf, type Block } from '../draft/index.js';
 import type { FitClass, Worked } from '../method/index.js';
 import type { Check, Verdict } from './check.js';
 import { beside, classByExtensions, classesByThigh, sameClass, type ExtensionClass } from './fit-class.js';
@@ -23,33 +23,40 @@ function classVerdict(
   return beside(by, chosen.id) ? 'near' : 'out';
 }
 
-/** The fit that extensions and thigh ease give with the one meant; `thigh` is the garment's, in mm (docs/trade/fit.md). */
-export function classCheck(worked: Worked, { front, back }: Block, thigh: number): Check {
+/**
+ * The fit that extensions and thigh ease give with the one meant; `thigh` is the garment's, in mm (docs/trade/fit.md).
+ * Nothing for an outline that was drawn from no sheet: nobody meant a fit by it.
+ */
+export function classCheck(worked: Worked, { front, back }: Block, thigh: number): Check[] {
+  const [ahead, behind] = [parametersOf(front), parametersOf(back)];
+  if (!ahead || !behind) return [];
   const { body, fitClass: chosen, pullOn } = worked;
   const share = thigh / (body.get('thigh')?.mm ?? NaN) - 1;
   const by = classByExtensions({
-    frontExtension: front.parameters.extension,
-    backExtension: back.parameters.extension,
-    frontHipWidth: front.parameters.hipWidth,
-    backHipWidth: back.parameters.hipWidth,
+    frontExtension: ahead.extension,
+    backExtension: behind.extension,
+    frontHipWidth: ahead.hipWidth,
+    backHipWidth: behind.hipWidth,
     hip: body.get('hip')?.mm ?? NaN,
   });
   const byThigh = classesByThigh(share);
   const agree = byThigh.some((c) => sameClass(by, c.id));
-  return {
-    id: 'fitClass',
-    against: 'body',
-    kind: 'word',
-    value: {
-      of: 'fitClass',
-      byExtensions: by,
-      byThigh: agree ? undefined : (byThigh[0]?.id ?? (share < 0 ? 'tighter' : 'between')),
+  return [
+    {
+      id: 'fitClass',
+      against: 'body',
+      kind: 'word',
+      value: {
+        of: 'fitClass',
+        byExtensions: by,
+        byThigh: agree ? undefined : (byThigh[0]?.id ?? (share < 0 ? 'tighter' : 'between')),
+      },
+      low: undefined,
+      high: undefined,
+      verdict: classVerdict(by, byThigh, chosen, pullOn, share),
+      compares: { of: 'fitClass', meant: chosen.id },
+      restsOnEstimate: body.get('thigh')?.source === 'estimate',
+      about: { edges: [], level: 'crotchLevel' },
     },
-    low: undefined,
-    high: undefined,
-    verdict: classVerdict(by, byThigh, chosen, pullOn, share),
-    compares: { of: 'fitClass', meant: chosen.id },
-    restsOnEstimate: body.get('thigh')?.source === 'estimate',
-    about: { edges: [], level: 'crotchLevel' },
-  };
+  ];
 }

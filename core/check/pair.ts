@@ -1,4 +1,4 @@
-import type { Block } from '../draft/index.js';
+import { sheetHip, type Block } from '../draft/index.js';
 import type { MeasurementId } from '../measure/index.js';
 import type { Figures } from '../measured/index.js';
 import type { Worked } from '../method/index.js';
@@ -14,17 +14,18 @@ const PAIR_BAND = 5;
 export const copiesPair = ({ sheet }: Worked): boolean => sheet.id === FINISHED_PAIR;
 
 /** A copy held against the pair that it was taken from, as far as the pair was measured. */
-export function pairCheck(worked: Worked, { front, back }: Block, figures: Figures): Check[] {
+export function pairCheck(worked: Worked, block: Block, figures: Figures): Check[] {
   if (!copiesPair(worked)) return [];
   const measured = (id: MeasurementId): number | undefined => {
     const known = worked.body.get(id);
     return known?.source === 'measured' ? known.mm : undefined;
   };
   const setting = (name: string): number => Number(worked.ledger.get(name)?.value ?? 0);
+  const hip = sheetHip(block);
   const rows: readonly (readonly [string, number | undefined, number])[] = [
-    ['frontThigh', measured('pairFrontThigh'), front.crotchWidth],
+    ['frontThigh', measured('pairFrontThigh'), block.front.crotchWidth],
     ['thigh', measured('pairThigh'), figures.thigh],
-    ['hip', measured('hip'), 2 * (front.parameters.hipWidth + back.parameters.hipWidth) - setting('hipEase')],
+    ['hip', hip === undefined ? undefined : measured('hip'), (hip ?? NaN) - setting('hipEase')],
     ['waist', measured('waist'), figures.waist - setting('waistEase')],
   ];
   const measures = rows.flatMap(([id, wanted, value]): Measure[] =>

@@ -1,4 +1,4 @@
-import { EDGE_NAMES, edgeLengths } from '../draft/index.js';
+import { EDGE_NAMES, edgeLengths, parametersOf } from '../draft/index.js';
 import { EDGE_WORDS } from '../garment/index.js';
 import { drawnParameters } from '../measured/index.js';
 import { lineLabel, PARAMETER_NAMES, PANEL_PARAMETERS, LEVELS } from '../method/index.js';
@@ -31,7 +31,7 @@ function lengthsOf({ worked, block }: Draft): Map<string, { label: string; mm: n
       });
     }
     for (const name of PARAMETER_NAMES) {
-      const mm = drawn[name] ?? panel.parameters[name];
+      const mm = drawn[name] ?? parametersOf(panel)?.[name];
       if (PANEL_PARAMETERS[name].kind !== 'length' || typeof mm !== 'number') continue;
       found.set(`${panel.name}.${name}`, { label: lineLabel(sheet, `${panel.name}.${name}`), mm });
     }

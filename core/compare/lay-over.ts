@@ -1,4 +1,4 @@
-import { EDGE_NAMES, edgeLengths, levelSpan, type Panel } from '../draft/index.js';
+import { EDGE_NAMES, edgeLengths, levelSpan, parametersOf, type Panel } from '../draft/index.js';
 import { EDGE_WORDS } from '../garment/index.js';
 import type { Point } from '../geometry/index.js';
 import { checkLabel, plainValue } from '../check/index.js';
@@ -62,7 +62,7 @@ function panelFigures({ block, worked }: Draft, found: Map<string, Figure>): voi
         group: 'parameter',
         label: lineLabel(worked.sheet, `${name}.${p}`),
         kind: kind === 'place' ? 'word' : kind,
-        value: kind === 'place' ? panel.parameters[p] : (drawn[p] ?? panel.parameters[p]),
+        value: kind === 'place' ? parametersOf(panel)?.[p] : (drawn[p] ?? parametersOf(panel)?.[p]),
       });
     }
     const derived = (id: string, label: string, kind: Figure['kind'], value: number): void => {

@@ -15,7 +15,7 @@ import { INSEAM_STRETCH } from './walk-inseams.js';
 import { completePanel, drawRise, LEVEL_HEM, type HemShift } from './draw-panel.js';
 import { hasKnee } from './leg.js';
 import { refuseLevels, type PanelSetting } from './panel-setting.js';
-import type { EdgeName, Panel } from './panel.js';
+import { parametersOf, type EdgeName, type Panel } from './panel.js';
 import { HOUSE_RULES, type DraftRules } from './rules.js';
 
 /** A whole draft: both panels on one frame, net. */
@@ -161,4 +161,10 @@ function walkedHem(front: Panel, first: Panel, from: HemShift, draw: (hem: HemSh
     back = drawn.value;
   }
   return back;
+}
+
+/** The hip girth that a block's sheet laid off, in mm; nothing for an outline, which has no sheet. */
+export function sheetHip({ front, back }: Block): number | undefined {
+  const [ahead, behind] = [parametersOf(front), parametersOf(back)];
+  return ahead && behind && 2 * (ahead.hipWidth + behind.hipWidth);
 }

@@ -1,6 +1,7 @@
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import type { Worked } from '../method/index.js';
 import type { Block } from './block.js';
+import { parametersOf } from './panel.js';
 
 const MOVED = {
   crotchPoint: 'crotch point',
@@ -35,7 +36,9 @@ export function draftNotes(worked: Worked, block: Block, unit: Unit): string[] {
     notes.push(`Front: the side comes in by ${show(comesIn)} at the waist. A front dart would take part of it.`);
   }
   for (const panel of [block.front, block.back]) {
-    const { settled, parameters: p } = panel;
+    const p = parametersOf(panel);
+    if (!p) continue;
+    const { settled } = panel;
     const moved = settled.waistMore - left / 2;
     const words = panel.name === 'front' ? 'Front' : 'Back';
     const asked = p.dartCount === 0 ? 'none' : `${p.dartCount} × ${show(p.dartIntake)}`;

@@ -12,7 +12,7 @@ import {
   point,
   type Cubic,
 } from '../geometry/index.js';
-import type { Block, Panel } from './index.js';
+import { parametersOf, type Block, type Panel } from './index.js';
 import { inseamSeam, legOf } from './leg.js';
 import { refuseLevels } from './panel-setting.js';
 import { planWaist, withinLean, withoutDarts, type PlanLimits, type PlanPanel } from './waist-plan.js';
@@ -191,7 +191,10 @@ describe('darts', () => {
     expect(back.darts).toHaveLength(2);
     expect(back.waistSections).toHaveLength(3);
     for (const dart of back.darts) expect(dart.intake).toBeCloseTo(18, 1);
-    expect(pathLength(back.closedWaist)).toBeCloseTo(back.parameters.waistWidth + back.settled.waistMore, 2);
+    expect(pathLength(back.closedWaist)).toBeCloseTo(
+      (parametersOf(back)?.waistWidth ?? NaN) + back.settled.waistMore,
+      2,
+    );
   });
 
   it('folded toward the centre, meet the waist line with their tip', () => {
@@ -213,7 +216,9 @@ describe('darts', () => {
 });
 
 describe('the inseam', () => {
-  const { parameters, levels, points } = block().back;
+  const { source, levels, points } = block().back;
+  if (source.from !== 'sheet') throw new Error('drawn from no sheet');
+  const { parameters } = source;
   it('bows inward by about what is asked for, deepest above the lower third, and runs straight through the hem corner', () => {
     const leg = legOf(parameters, levels, 6, points.crotchPoint.x, undefined);
     const start = point(points.crotchPoint.x, levels.crotchLevel);

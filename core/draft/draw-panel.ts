@@ -182,7 +182,7 @@ export function completePanel(
   const open = openWaist(waist.closed, waist.flat);
   const panel: Panel = {
     name,
-    parameters: p,
+    source: { from: 'sheet', parameters: p },
     settled: {
       ...shift,
       dartCount: plan.dartCount,

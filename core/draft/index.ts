@@ -2,8 +2,10 @@ export {
   EDGE_NAMES,
   outlineOf,
   isSound,
+  parametersOf,
   type Panel,
   type PanelPoints,
+  type PanelSource,
   type Joints,
   type EdgeName,
   type Dart,
@@ -11,7 +13,7 @@ export {
 } from './panel.js';
 export { girthLevels, levelSpan, type LegGirth } from './level-width.js';
 export { draftNotes } from './draft-notes.js';
-export { drawBlock, edgeLengths, type Block, type EdgeLengths } from './block.js';
+export { drawBlock, edgeLengths, sheetHip, type Block, type EdgeLengths } from './block.js';
 export { INSEAM_STRETCH } from './walk-inseams.js';
 export { riseLimits } from './crotch-curve.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';

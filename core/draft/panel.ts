@@ -83,10 +83,14 @@ export interface Joints {
   readonly curveStart: number;
 }
 
+/** What a panel was drawn from: the parameters of a sheet. An outline that is taken over as it lies has none. */
+export type PanelSource =
+  { readonly from: 'sheet'; readonly parameters: PanelParameters } | { readonly from: 'outline' };
+
 /** One drafted panel on its stitching line: net, in panel coordinates, mm. */
 export interface Panel {
   readonly name: PanelName;
-  readonly parameters: PanelParameters;
+  readonly source: PanelSource;
   readonly settled: Settled;
   /** The levels of this piece: the frame's, moved where an alteration has lengthened or shortened it. */
   readonly levels: Levels;
@@ -115,6 +119,10 @@ export interface Panel {
   /** False where the hem lies above the knee line. */
   readonly kneeOnPiece: boolean;
 }
+
+/** The sheet's parameters that a panel was drawn from; nothing for an outline taken over as it lies. */
+export const parametersOf = ({ source }: Pick<Panel, 'source'>): PanelParameters | undefined =>
+  source.from === 'sheet' ? source.parameters : undefined;
 
 /** The closed net outline, waist first (dart mouths peaked), as one path. */
 export function outlineOf({ edges }: Pick<Panel, 'edges'>): Path {

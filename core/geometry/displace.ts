@@ -6,7 +6,9 @@ import { along, add, distance, subtract, type Point } from './point.js';
 /** How far a place on a path is moved, by its distance along the path in mm; smooth. */
 export type Displacement = (length: number) => Point;
 
+/** Curves longer than this, in mm, are cut where they move; straight ones, which have no bend to carry, sooner. */
 const LONGEST = 70;
+const LONGEST_STRAIGHT = 35;
 const STEP = 0.01;
 const STILL = 1e-12;
 
@@ -48,7 +50,8 @@ export function displacePath(path: Path, by: Displacement, joints: readonly numb
     const probes = [0, 0.25, 0.5, 0.75, 1].map((share) => by(run + own * share));
     const still = probes.every(isStill);
     const even = probes.every((p) => distance(p, probes[0] ?? p) < STILL);
-    const parts = still || even ? [c] : partsOf(c, Math.max(1, Math.ceil(own / LONGEST), isStraight(c) ? 2 : 1));
+    const longest = isStraight(c) ? LONGEST_STRAIGHT : LONGEST;
+    const parts = still || even ? [c] : partsOf(c, Math.max(1, Math.ceil(own / longest)));
     for (const part of parts) {
       const length = parts.length === 1 ? own : cubicLength(part);
       found.push(still ? part : moved(part, run, run + length, by));

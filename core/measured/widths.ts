@@ -1,4 +1,4 @@
-import { levelSpan, type Block, type Panel } from '../draft/index.js';
+import { levelSpan, parametersOf, type Block, type Panel } from '../draft/index.js';
 import { cross, distance, subtract } from '../geometry/index.js';
 import { LEVELS } from '../method/index.js';
 
@@ -13,8 +13,9 @@ export const hipWidthOf = ({ points }: Panel): number => distance(points.sideHip
 export const riseGain = ({ points: { centreHip, centreWaist }, centreDown }: Panel): number =>
   Math.max(0, -cross(centreDown, subtract(centreHip, centreWaist)));
 
-/** By how much a piece is narrower than its hip width on the hip line, in mm. */
-export const leanLoss = (panel: Panel): number => Math.max(0, panel.parameters.hipWidth - hipWidthOf(panel));
+/** By how much a piece is narrower than its sheet's hip width on the hip line, in mm; an outline without a sheet loses none. */
+export const leanLoss = (panel: Panel): number =>
+  Math.max(0, (parametersOf(panel)?.hipWidth ?? -Infinity) - hipWidthOf(panel));
 
 /** Where the high hip of a block lies, in mm below the waist line. */
 export const highHipLevel = ({ levels }: Block): number => Math.min(HIGH_HIP_DEPTH, HIGH_HIP_SHARE * levels.hipLevel);

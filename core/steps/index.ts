@@ -94,20 +94,21 @@ interface Adds {
 
 /** What each step adds to the paper of a panel. */
 function addedBy(id: Exclude<StepId, 'levels'>, panel: Panel, levels: Levels): Adds {
-  const { parameters: p, points: at, edges } = panel;
+  const { points: at, edges } = panel;
+  const width = at.corner.x;
   const level = (y: number, from: number, to: number): Path => [line(point(from, y), point(to, y))];
   switch (id) {
     case 'width':
       return {
         construction: [
           [line(point(0, 0), point(0, levels.crotchLevel))],
-          [line(point(p.hipWidth, 0), at.corner)],
-          level(0, 0, p.hipWidth),
-          level(levels.hipLevel, 0, p.hipWidth),
+          [line(point(width, 0), at.corner)],
+          level(0, 0, width),
+          level(levels.hipLevel, 0, width),
         ],
         points: [
           { label: 'side frame', at: point(0, 0) },
-          { label: 'centre frame', at: point(p.hipWidth, 0) },
+          { label: 'centre frame', at: point(width, 0) },
         ],
       };
     case 'crotchPoint':

@@ -13,5 +13,9 @@ export const ALTER_SAID = {
   noPlace: (): Said => ['The seam does not reach the place of the cut.', 'Choose a place on the seam.'],
   noLevel: (): Said => ['The seam does not reach these levels.', 'Choose levels on the seam.'],
   noDart: (): Said => ['This piece has no such dart.', 'Choose another dart, or remove the alteration.'],
+  tookTooLong: (): Said => [
+    'The alterations take too long to be done together.',
+    'Switch some of them off, or remove those that undo one another.',
+  ],
   noRoom: (): Said => ['There is no room for it on this seam.', 'Choose another place.'],
 };
