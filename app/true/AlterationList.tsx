@@ -1,3 +1,5 @@
+import { spoiltLines } from '../../core/chain/index.js';
+import type { Check } from '../../core/check/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import IconButton from '@mui/material/IconButton';
 import NativeSelect from '@mui/material/NativeSelect';
@@ -5,7 +7,7 @@ import Up from '@mui/icons-material/ArrowUpward';
 import Down from '@mui/icons-material/ArrowDownward';
 import Edit from '@mui/icons-material/EditOutlined';
 import Delete from '@mui/icons-material/DeleteOutlined';
-import { useId, useMemo, useState } from 'react';
+import { useDeferredValue, useId, useMemo, useState } from 'react';
 import {
   kindOf,
   sayAlteration,
@@ -17,6 +19,7 @@ import {
 } from '../../core/alter/index.js';
 import { readerIn, showsNothing, type Tape } from '../../core/units/index.js';
 import { useBoard } from '../board/board-store.js';
+import { labelOf, said as foundBy } from '../board/check-words.js';
 import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
 import {
@@ -61,9 +64,11 @@ interface RowProps {
   readonly first: boolean;
   readonly last: boolean;
   readonly changes: readonly LengthChange[];
+  /** The lines that it has left worse than it found them. */
+  readonly spoilt: readonly Check[];
 }
 
-function Row({ alteration, first, last, changes }: RowProps) {
+function Row({ alteration, first, last, changes, spoilt }: RowProps) {
   const { id, on, work, note } = alteration;
   const unit = useUnit();
   const tape = useTape();
@@ -100,6 +105,11 @@ function Row({ alteration, first, last, changes }: RowProps) {
       ) : (
         on && <p className="quiet">{changesSaid(changes, tape)}</p>
       )}
+      {spoilt.map((check) => (
+        <p key={check.id} className="doubt">
+          {withFractions(`${labelOf(check, tape)}: less fair by it. ${foundBy(check, tape)}.`)}
+        </p>
+      ))}
       {note !== '' && <p className="quiet">{note}.</p>}
       <div className="alter-acts">
         <IconButton
@@ -159,13 +169,18 @@ function Row({ alteration, first, last, changes }: RowProps) {
 export function AlterationList() {
   const id = useId();
   const list = useWork(({ work }) => work.draft.alterations);
-  const drafted = useComputed((c) => c.draft?.drafted);
+  const draft = useDeferredValue(useComputed((c) => c.draft));
+  const rules = useWork(({ work }) => work.draft.rules);
   const inHand = useBoard((s) => s.inHand);
   const change = useChange();
   const set = useTrue((s) => s.set);
   const told = useMemo(
-    () => (drafted ? tellAlterations(drafted, list) : new Map<string, LengthChange[]>()),
-    [drafted, list],
+    () => (draft ? tellAlterations(draft.drafted, list) : new Map<string, LengthChange[]>()),
+    [draft, list],
+  );
+  const spoilt = useMemo(
+    () => (draft ? spoiltLines(draft, rules, list) : new Map<string, Check[]>()),
+    [draft, rules, list],
   );
   return (
     <section aria-label="Alterations">
@@ -185,6 +200,7 @@ export function AlterationList() {
             first={i === 0}
             last={i === list.length - 1}
             changes={told.get(alteration.id) ?? []}
+            spoilt={spoilt.get(alteration.id) ?? []}
           />
         ))}
       </ol>

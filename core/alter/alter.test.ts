@@ -109,10 +109,9 @@ describe('a wedge in the seat', () => {
   it('swings the waist as a rigid piece: the angle is the opening over the cut', () => {
     const by = 12;
     const { sideWaist, centreWaist } = altered(seatWedge(by)).back.points;
-    expect(distance(sideWaist, centreWaist)).toBeCloseTo(
-      distance(block.back.points.sideWaist, block.back.points.centreWaist),
-      3,
-    );
+    // The waist keeps its length; its chord gives a tenth where the line is drawn square to the redrawn centre.
+    const chord = distance(block.back.points.sideWaist, block.back.points.centreWaist);
+    expect(Math.abs(distance(sideWaist, centreWaist) - chord)).toBeLessThan(0.2);
     const was = Math.atan2(
       block.back.points.centreWaist.y - block.back.points.sideWaist.y,
       block.back.points.centreWaist.x - block.back.points.sideWaist.x,
@@ -197,11 +196,11 @@ describe('lengthening across', () => {
   });
 
   it('at the rise line gives both rises and the side', () => {
-    // Just above the hip line; the back's side bends there, and is faired over what was opened.
+    // Just above the hip line; the side bends there, and is drawn anew over what was opened.
     const after = altered(across('hipLevel', -60, 10));
     for (const name of ['front', 'back'] as const) {
       const [was, is] = [edgeLengths(block[name]), edgeLengths(after[name])];
-      expect(Math.abs(is.side - was.side - 10)).toBeLessThan(name === 'front' ? 0.05 : 0.3);
+      expect(Math.abs(is.side - was.side - 10)).toBeLessThan(0.3);
       expect(Math.abs(is.rise - was.rise - 10)).toBeLessThan(0.1);
       expect(hipWidthOf(after[name])).toBeCloseTo(hipWidthOf(block[name]), 1);
     }

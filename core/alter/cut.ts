@@ -9,6 +9,7 @@ import {
   reverse,
   scale,
   splitAt,
+  startDirection,
   subtract,
   turn,
   unit,
@@ -44,6 +45,8 @@ export interface Cut {
 }
 
 const NOTHING = 1e-9;
+/** A point this near to a cut, in mm, lies on it. */
+const ON_CUT = 1e-6;
 /** A cut shorter than this, in mm, is none. */
 const SHORTEST = 15;
 
@@ -123,6 +126,13 @@ function bridge(run: RunName, from: Point, to: Point): Bit[] {
   return distance(from, to) < 1e-7 ? [] : [{ run, c: line(from, to) }];
 }
 
+/** How much of a bridge is a jog and no seam, in mm: none that goes straight on, twice its length that runs back. */
+function jogOf([bit]: readonly Bit[], following: Cubic | undefined): number {
+  if (!bit || !following) return 0;
+  const { p0, p3 } = bit.c;
+  return distance(p0, p3) * (1 - dot(unit(subtract(p3, p0)), startDirection([following])));
+}
+
 /** Groups the outline's curves by stretch again, begun at the waist. */
 function grouped(bits: readonly Bit[]): Record<RunName, Cubic[]> {
   const start = bits.findIndex((bit, i) => {
@@ -173,8 +183,10 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Alt
   }
   if (moving.length === 0) return 'foldBeyond';
 
-  const isMoved = (x: Point): boolean => dot(subtract(x, p), n) > 1e-7;
-  const inFold = (x: Point): boolean => isMoved(x) && dot(subtract(go(x), p), n) < -1e-7;
+  // What lies on the cut goes down with the lower part where it is spread, and stays where it is overlapped.
+  const edge = cut.movesDown && a > 0 ? -ON_CUT : ON_CUT;
+  const isMoved = (x: Point): boolean => dot(subtract(x, p), n) > edge;
+  const inFold = (x: Point): boolean => isMoved(x) && dot(subtract(go(x), p), n) < -ON_CUT;
   if (paper.darts.some((d) => [d.apex, d.centreLeg, d.sideLeg].some(inFold))) return 'meetsDart';
 
   const moved = moving.map(({ run, c }) => ({ run, c: mapCubic(c, go) }));
@@ -183,12 +195,13 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Alt
   const firstStaying = staying[0]?.c.p0 ?? q;
   const firstMoved = moved[0]?.c.p0 ?? p;
   const lastMoved = moved[moved.length - 1]?.c.p3 ?? q;
-  const bits = [
-    ...staying,
-    ...bridge(startRun, lastStaying, firstMoved),
-    ...moved,
-    ...bridge(endRun, lastMoved, firstStaying),
-  ];
+  const atStart = bridge(startRun, lastStaying, firstMoved);
+  const atEnd = bridge(endRun, lastMoved, firstStaying);
+  const bits = [...staying, ...atStart, ...moved, ...atEnd];
+  const jogs = new Map(paper.jogs);
+  const jog = (run: RunName, by: number): unknown => jogs.set(EDGE_OF[run], (jogs.get(EDGE_OF[run]) ?? 0) + by);
+  if (startBy < -NOTHING) jog(startRun, jogOf(atStart, moved[0]?.c));
+  if (endBy < -NOTHING) jog(endRun, jogOf(atEnd, staying[0]?.c));
 
   const runs = grouped(bits);
   // A fold that swallows a whole stretch leaves no piece to sew.
@@ -196,8 +209,7 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Alt
 
   const carry = (x: Point): Point => (isMoved(x) ? go(x) : x);
   const even = Math.abs(a - b) < NOTHING;
-  const sideHip = startOfRun(paper, 'hipToCrotch');
-  const hipMoves = even && cut.movesDown ? dot(subtract(sideHip, p), n) > -1e-7 : isMoved(paper.centreHip);
+  const hipMoves = isMoved(even && cut.movesDown ? startOfRun(paper, 'hipToCrotch') : paper.centreHip);
   const wedge: Mark = { alteration, kind: 'wedge', points: [p, q, go(q), go(p)], path: [] };
   const hinge: Mark[] = b === 0 ? [{ alteration, kind: 'hinge', points: [q], path: [] }] : [];
   const carried = paper.marks.map((mark) =>
@@ -212,9 +224,10 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Alt
     ),
     corner: carry(paper.corner),
     tiltPoint: carry(paper.tiltPoint),
+    through: paper.through && { ...paper.through, at: carry(paper.through.at) },
     centreHip: hipMoves ? go(paper.centreHip) : paper.centreHip,
     newWaist: paper.newWaist || moving.some((bit) => bit.run === 'waist') || from.run === 'waist' || to.run === 'waist',
-    folded: a < 0 || b < 0 ? new Set([...paper.folded, EDGE_OF[from.run], EDGE_OF[to.run]]) : paper.folded,
+    jogs,
     marks: [...carried, cutMark, wedge, ...hinge],
   };
 }

@@ -2,22 +2,16 @@ import {
   angleBetween,
   contains,
   cross,
-  crossLine,
   cubic,
   distance,
   endDirection,
-  fairPath,
   flatten,
-  hollowOf,
   line,
-  point,
   quarterTurn,
   scale,
   startDirection,
   startOf,
   endOf,
-  subtract,
-  unit,
   type Path,
   type Point,
   along,
@@ -25,56 +19,13 @@ import {
 import { isSound, outlineOf, type Panel } from '../draft/index.js';
 import type { AlterationFault } from '../refusal/index.js';
 import { waistOver } from './waist-of-paper.js';
-import { centreDownOf, edgeOf, jointsOf, startOfRun, withEdge, type Paper } from './paper.js';
-import { sideHipMoved } from './seam-work.js';
+import { centreDownOf, edgeOf, jointsOf, startOfRun, type Paper } from './paper.js';
+import { redrawn } from './redraw.js';
+import { DIAGONAL, hollowIn } from './redraw-rise.js';
 
-const FAIRED = ['side', 'inseam', 'rise'] as const;
-/** What redrawing takes from the hip is given back where it is more than this, in mm. */
-const WORTH = 0.02;
 /** Points nearer than this, in mm, are where they were. */
 const STANDS = 0.005;
 const DOWN: Point = { x: 0, y: 1 };
-
-/** The point of the rise square off the side's hip, nearest to where the centre line was and no further from it than told. */
-function centreHipOn(paper: Paper, sideHip: Point, within: number): Point | undefined {
-  const d = unit(subtract(paper.centreHip, sideHip));
-  let near: Point | undefined;
-  for (const { at, along: far } of crossLine(edgeOf(paper, 'rise'), sideHip, d)) {
-    const off = distance(at, paper.centreHip);
-    if (far > 0 && off < within && (!near || off < distance(near, paper.centreHip))) near = at;
-  }
-  return near;
-}
-
-/** Redraws the seams that were broken, and gives back at the side what the hip lost by it. */
-function redrawn(paper: Paper): Paper {
-  let next = paper;
-  for (const edge of FAIRED) {
-    const path = edgeOf(next, edge);
-    const faired = fairPath(path, jointsOf(next, edge), !paper.folded.has(edge));
-    if (faired.path !== path) next = withEdge(next, edge, faired.path, faired.joints);
-  }
-  if (next === paper && Math.abs(paper.owed) < WORTH) return paper;
-  const onRise = centreHipOn(paper, startOfRun(paper, 'hipToCrotch'), 0.5) !== undefined;
-  const wanted = distance(startOfRun(paper, 'hipToCrotch'), paper.centreHip) + paper.owed;
-  for (let round = 0; round < 2; round++) {
-    const sideHip = startOfRun(next, 'hipToCrotch');
-    const centreHip = (onRise ? centreHipOn(next, sideHip, 15) : undefined) ?? next.centreHip;
-    const lost = wanted - distance(sideHip, centreHip);
-    next = { ...next, centreHip };
-    if (Math.abs(lost) < WORTH) break;
-    next = sideHipMoved(next, lost);
-  }
-  return next;
-}
-
-function hollowPoint(curve: Path, corner: Point): Point | undefined {
-  for (const c of curve) {
-    const hollow = hollowOf(c, corner);
-    if (hollow !== undefined) return along(corner, point(Math.SQRT1_2, -Math.SQRT1_2), hollow);
-  }
-  return undefined;
-}
 
 /** The waist lies where it was drafted: it is not drawn anew, however it was cut and closed again between. */
 function waistStands(paper: Paper, { points, darts, edges }: Panel): boolean {
@@ -104,7 +55,7 @@ function hemOf(paper: Paper, sideHem: Point, inseamHem: Point): Path {
  * side, the waist over its darts anew where its ends have moved.
  */
 export function drawAltered(cut: Paper, drafted: Panel): Panel | AlterationFault {
-  const paper = redrawn(cut);
+  const paper = redrawn(cut, drafted);
   const side = edgeOf(paper, 'side');
   const inseam = edgeOf(paper, 'inseam');
   const rise = edgeOf(paper, 'rise');
@@ -124,7 +75,7 @@ export function drawAltered(cut: Paper, drafted: Panel): Panel | AlterationFault
   const at = startOfRun(paper, 'sideThigh');
   const sideHem = endOf(side);
   const inseamHem = startOf(inseam);
-  const hollow = hollowPoint(rise.slice(0, curveStart), paper.corner);
+  const hollow = hollowIn(rise.slice(0, curveStart), paper.corner);
   const panel: Panel = {
     ...drafted,
     levels: paper.levels,
@@ -143,7 +94,7 @@ export function drawAltered(cut: Paper, drafted: Panel): Panel | AlterationFault
       crotchPoint,
       curveStart: curveStart < rise.length ? startOf(rise.slice(curveStart)) : centreWaist,
       corner: paper.corner,
-      hollow: hollow ?? drafted.points.hollow,
+      hollow: hollow === undefined ? drafted.points.hollow : along(paper.corner, DIAGONAL, hollow),
       tiltPoint: paper.tiltPoint,
     },
     darts: waist.darts,
@@ -154,7 +105,7 @@ export function drawAltered(cut: Paper, drafted: Panel): Panel | AlterationFault
     seatAngle: Math.sign(centreDown.x) * angleBetween(centreDown, DOWN),
     centreDown,
     crotchWidth: crotchPoint.x - at.x,
-    hollow: hollow ? distance(hollow, paper.corner) : drafted.hollow,
+    hollow: hollow ?? drafted.hollow,
   };
   if (!isSound(panel)) return 'alteredCrosses';
   if (paper.newWaist && panel.darts.length > 0) {

@@ -13,7 +13,7 @@ export type { LevelPlace, SeamPlace } from './place.js';
 export { takesDartOver } from './kinds/dart.js';
 export { withLengths } from './with-lengths.js';
 export { alterBlock, type AlteredBlock } from './alter.js';
-export { lengthChanges, tellAlterations, type LengthChange } from './tell.js';
+export { alteredInTurn, lengthChanges, tellAlterations, type AlteredStep, type LengthChange } from './tell.js';
 export type { Mark } from './paper.js';
 export { sayAlteration } from './words.js';
 export { riseOf } from './rise-of.js';

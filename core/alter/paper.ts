@@ -1,4 +1,13 @@
-import { chordDown, EDGE_NAMES, type ChordDown, type Dart, type EdgeName, type Panel } from '../draft/index.js';
+import {
+  chordDown,
+  EDGE_NAMES,
+  parametersOf,
+  type ChordDown,
+  type Dart,
+  type EdgeName,
+  type Manner,
+  type Panel,
+} from '../draft/index.js';
 import {
   angleBetween,
   crossLine,
@@ -64,6 +73,13 @@ export interface Mark {
   readonly path: Path;
 }
 
+/** Where a crotch curve was scooped to, square to it into the piece, and how near it has to pass, in mm. */
+export interface Scooped {
+  readonly at: Point;
+  readonly inward: Point;
+  readonly within: number;
+}
+
 /** A panel while it is altered: cut and moved exactly, not yet redrawn. Lengths in mm, panel coordinates. */
 export interface Paper {
   readonly name: PanelName;
@@ -71,6 +87,9 @@ export interface Paper {
   readonly darts: readonly PaperDart[];
   readonly levels: Levels;
   readonly kneeOnPiece: boolean;
+  readonly manner: Manner;
+  /** The sheet states the width at the thigh line: side and inseam pass through it. */
+  readonly statesThigh: boolean;
   /** Points that are carried along but lie on no seam. */
   readonly corner: Point;
   readonly tiltPoint: Point;
@@ -87,8 +106,15 @@ export interface Paper {
   readonly newHem: boolean;
   /** What cuts have taken from the hip width, in mm: it is given back at the side when the piece is drawn. */
   readonly owed: number;
-  /** Edges from which a fold has taken something: a jog in them is no cloth. */
-  readonly folded: ReadonlySet<EdgeName>;
+  /** What folds have left as jogs in the edges from which they took something, in mm: a jog is no cloth. */
+  readonly jogs: ReadonlyMap<EdgeName, number>;
+  /** Edges that were bent without being broken: they are drawn anew by their measure. */
+  readonly bent: ReadonlySet<EdgeName>;
+  /** Edges whose shape was asked for: they stay as they were moved, and only breaks in them are smoothed. */
+  readonly shaped: ReadonlySet<EdgeName>;
+  readonly through: Scooped | undefined;
+  /** The rise is as long as its new shape makes it; otherwise what was cut keeps its length. */
+  readonly riseFree: boolean;
   /** How the alterations so far would be done on paper. */
   readonly marks: readonly Mark[];
 }
@@ -114,6 +140,8 @@ export function paperOf(panel: Panel): Paper {
     darts,
     levels: panel.levels,
     kneeOnPiece: panel.kneeOnPiece,
+    manner: panel.manner,
+    statesThigh: parametersOf(panel)?.thighWidth !== undefined,
     corner: panel.points.corner,
     tiltPoint: panel.points.tiltPoint,
     centreHip: panel.points.centreHip,
@@ -123,10 +151,18 @@ export function paperOf(panel: Panel): Paper {
     newWaist: false,
     newHem: false,
     owed: 0,
-    folded: new Set(),
+    jogs: new Map(),
+    bent: new Set(),
+    shaped: new Set(),
+    through: undefined,
+    riseFree: false,
     marks: [],
   };
 }
+
+/** The names with more names among them. */
+export const including = (edges: ReadonlySet<EdgeName>, ...more: readonly EdgeName[]): ReadonlySet<EdgeName> =>
+  new Set([...edges, ...more]);
 
 /** An edge of the paper, in the direction of the outline. */
 export function edgeOf({ runs }: Pick<Paper, 'runs'>, edge: EdgeName): Path {

@@ -11,11 +11,13 @@ import {
   point,
   smoothStep,
   splitPath,
+  type Point,
 } from '../geometry/index.js';
 import type { EdgeName } from '../draft/index.js';
 import type { AlterationFault } from '../refusal/index.js';
 import { closedWaistLength } from './waist-of-paper.js';
-import { edgeOf, jointsOf, withEdge, type Mark, type Paper } from './paper.js';
+import { withSide } from './redraw-leg.js';
+import { edgeOf, including, jointsOf, withEdge, type Mark, type Paper } from './paper.js';
 
 /** Over what length below the hip a move of the side's hip point runs out, at least, in mm. */
 const HIP_RUN_OUT = 120;
@@ -50,20 +52,37 @@ export function centreLowered(paper: Paper, by: number): Paper | AlterationFault
 /** A smooth hump: 1 at nought, 0 from `reach` on, no slope at either. */
 export const hump = (off: number, reach: number): number => 1 - smoothStep(Math.abs(off) / reach);
 
+/** The paper with the corners where two curves of its side meet moved outward, not yet drawn anew. */
+function cornerMoved(path: Path, at: number, by: number): Path {
+  const moved = (p: Point): Point => point(p.x - by, p.y);
+  return path.map((c, i) => {
+    if (i === at - 1) return { ...c, p3: moved(c.p3) };
+    return i === at ? { ...c, p0: moved(c.p0) } : c;
+  });
+}
+
+/** The side drawn anew by its measure from a corner that was moved; where that cannot be, moved by a smooth hump. */
+function sideMoved(paper: Paper, corner: number, by: number, hump: Displacement): Paper {
+  const side = edgeOf(paper, 'side');
+  const anew = paper.shaped.has('side')
+    ? undefined
+    : withSide(withEdge(paper, 'side', cornerMoved(side, corner, by), jointsOf(paper, 'side')));
+  return anew ?? { ...displaced(paper, 'side', hump), bent: including(paper.bent, 'side') };
+}
+
 /** Moves the side's hip point outward by `by` mm, running out to waist and knee. */
 export function sideHipMoved(paper: Paper, by: number): Paper {
-  const side = edgeOf(paper, 'side');
   const hip = pathLength(paper.runs.waistToHip);
   const below = Math.max(HIP_RUN_OUT, pathLength(paper.runs.hipToCrotch));
-  if (hip <= 0 || side.length === 0) return paper;
-  return displaced(paper, 'side', (s) => point(-by * hump(s - hip, s < hip ? hip : below), 0));
+  if (hip <= 0 || paper.runs.hipToCrotch.length === 0) return paper;
+  const corner = paper.runs.waistToHip.length;
+  return sideMoved(paper, corner, by, (s) => point(-by * hump(s - hip, s < hip ? hip : below), 0));
 }
 
 /** Moves the side's waist end outward by `by` mm, running out to nothing at the hip. */
 export function sideWaistMoved(paper: Paper, by: number): Paper {
   const top = pathLength(paper.runs.waistToHip);
-  const { path } = displacePath(paper.runs.waistToHip, (s) => point(-by * (1 - smoothStep(s / top)), 0));
-  return { ...paper, runs: { ...paper.runs, waistToHip: path }, newWaist: true };
+  return { ...sideMoved(paper, 0, by, (s) => point(-by * (1 - smoothStep(s / top)), 0)), newWaist: true };
 }
 
 /** The same paper with the side's waist end moved until its closed waist is as long as told, in mm. */
@@ -71,7 +90,7 @@ export function waistKept(paper: Paper, wanted: number): Paper {
   let moved = paper;
   for (let i = 0; i < 4; i++) {
     const missing = wanted - closedWaistLength(moved);
-    if (Math.abs(missing) < 0.005) break;
+    if (Math.abs(missing) < 0.0003) break;
     moved = sideWaistMoved(moved, missing);
   }
   return moved;

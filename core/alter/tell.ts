@@ -32,24 +32,32 @@ export function lengthChanges(before: Block, after: Block): LengthChange[] {
   });
 }
 
+/** The block after one alteration of a list, and before it. */
+export interface AlteredStep {
+  readonly id: string;
+  readonly before: Block;
+  readonly after: Block;
+}
+
 /**
- * What each alteration of a list changes, done on top of those before it, by its id; nothing where it cannot be done, or
- * not be drawn.
+ * The alterations of a list that can be done and drawn, one after the other, each on top of those before it. One that
+ * cannot leaves the block as it was.
  */
-export function tellAlterations(drafted: Block, alterations: readonly Alteration[]): Map<string, LengthChange[]> {
-  const found = new Map<string, LengthChange[]>();
+export function alteredInTurn(drafted: Block, alterations: readonly Alteration[]): AlteredStep[] {
   let papers = papersOf(drafted);
   let before = drafted;
-  for (const alteration of alterations) {
-    if (!alteration.on) continue;
-    const next = doneOn(papers, alteration);
-    const block = typeof next === 'string' ? next : drawnFrom(next, drafted);
-    if (typeof next === 'string' || typeof block === 'string') {
-      found.set(alteration.id, []);
-      continue;
-    }
-    found.set(alteration.id, lengthChanges(before, block));
-    [papers, before] = [next, block];
-  }
-  return found;
+  return alterations
+    .filter(({ on }) => on)
+    .map((alteration): AlteredStep => {
+      const next = doneOn(papers, alteration);
+      const after = typeof next === 'string' ? next : drawnFrom(next, drafted);
+      if (typeof next === 'string' || typeof after === 'string') return { id: alteration.id, before, after: before };
+      const step = { id: alteration.id, before, after };
+      [papers, before] = [next, after];
+      return step;
+    });
 }
+
+/** What each alteration of a list changes, done on top of those before it, by its id; nothing where it cannot be done. */
+export const tellAlterations = (drafted: Block, alterations: readonly Alteration[]): Map<string, LengthChange[]> =>
+  new Map(alteredInTurn(drafted, alterations).map(({ id, before, after }) => [id, lengthChanges(before, after)]));

@@ -148,7 +148,7 @@ function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: 
 }
 
 /** What the lines of a draft are held to: a method or a rule that does not pair the sides leaves them apart. */
-function lineRulesOf({ sheet, choices, size }: Worked, { waistPlan, hipKept }: DraftRules): LineRules {
+export function lineRulesOf({ sheet, choices, size }: Worked, { waistPlan, hipKept }: DraftRules): LineRules {
   const own = waistPlan === 'method' && sheet.surplus !== undefined && formulaFor(sheet.surplus, choices) === 'own';
   const planned = waistPlan === 'plan' || (waistPlan === 'method' && !own);
   return { size, sidesApart: !planned || !hipKept, straightSide: sheet.straightSide ?? false };

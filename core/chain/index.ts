@@ -8,5 +8,6 @@ export {
   type Drafted,
   type DraftInput,
 } from './compute-draft.js';
+export { spoiltLines } from './spoilt-lines.js';
 export { readLevel, type LevelReading } from './level-reading.js';
 export { easeTable, extensionsFor, type EaseHeld, type EaseRow } from './ease.js';

@@ -9,7 +9,9 @@ import {
   point,
   subtract,
   unit,
+  type BendGive,
   type BendLimits,
+  type BendWish,
   type EvenBend,
   type Point,
 } from '../geometry/index.js';
@@ -105,7 +107,6 @@ export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
     corner,
     diagonal: DIAGONAL,
     hollow: asked,
-    limits,
   };
   const give = {
     through: held.hollow ? HOLLOW_HELD : HOLLOW_DEAR,
@@ -117,19 +118,65 @@ export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
   };
   const lean = held.lean ? 0 : MOST_LEAN;
   const end = held.end ? 0 : MOST_END * size;
-  const straighter = { ...limits, mostRadius: ALL_BUT_STRAIGHT };
-  const bend =
-    evenBend({ ...common, give }) ??
-    (lean + end > 0 ? evenBend({ ...common, give: { ...give, lean, end } }) : undefined) ??
-    evenBend({ ...common, give: { ...give, startDown: LOWER * give.startDown, lean, end }, limits: straighter }) ??
-    evenBend({ ...common, give: { ...give, lean, end }, limits: flatter(straighter) }) ??
-    evenBend({
-      ...common,
-      give: { ...give, startDown: 2 * give.startDown, lean, end },
-      limits: loosened(straighter, size),
-    }) ??
-    plainBend(common, size);
+  const bend = evenBend({ ...common, limits, give }) ?? riseBend(wish.name, size, common, { ...give, lean, end });
   return bend && { bend, diagonal, asked };
+}
+
+/** What a bend of a rise is held to, and what may give way. */
+interface Allowed {
+  readonly limits: BendLimits;
+  readonly give: BendGive;
+}
+
+/**
+ * What a rise may be drawn by, the fairest first (docs/trade/curves.md): its measure; all but straight at its ends; flat for
+ * longer; looser. What may give way is the same throughout, but for the start.
+ */
+function allowances(name: PanelName, size: number, give: BendGive): readonly Allowed[] {
+  const limits = riseLimits(name, size);
+  const straighter = { ...limits, mostRadius: ALL_BUT_STRAIGHT };
+  return [
+    { limits, give },
+    { limits: straighter, give: { ...give, startDown: LOWER * give.startDown } },
+    { limits: flatter(straighter), give },
+    { limits: loosened(straighter, size), give: { ...give, startDown: 2 * give.startDown } },
+  ];
+}
+
+/** What a bend of a rise has to meet, whatever it is held to. */
+export type RiseBendWish = Omit<BendWish, 'limits' | 'give'>;
+
+/**
+ * The fair bend of a rise, or the nearest to one that its ends admit, at last one plain cubic. Nothing where even that would
+ * turn back.
+ */
+export function riseBend(name: PanelName, size: number, wish: RiseBendWish, give: BendGive): EvenBend | undefined {
+  for (const allowed of allowances(name, size, give)) {
+    const bend = evenBend({ ...wish, ...allowed });
+    if (bend) return bend;
+  }
+  return plainBend(wish, size);
+}
+
+/**
+ * The fairest bend of a rise that passes its hollow within `within` mm; where none does, the one that comes nearest. Nothing
+ * where there is no fair bend at all.
+ */
+export function riseBendThrough(
+  name: PanelName,
+  size: number,
+  wish: RiseBendWish,
+  give: BendGive,
+  within: number,
+): EvenBend | undefined {
+  const off = ({ hollow }: EvenBend): number => Math.abs(hollow - wish.hollow);
+  let nearest: EvenBend | undefined;
+  for (const allowed of allowances(name, size, give)) {
+    const bend = evenBend({ ...wish, ...allowed });
+    if (bend && off(bend) <= within) return bend;
+    if (bend && (!nearest || off(bend) < off(nearest))) nearest = bend;
+  }
+  return nearest;
 }
 
 /** No crotch curve at all is tighter than this, in mm; a child’s in proportion. */

@@ -183,6 +183,7 @@ export function completePanel(
   const panel: Panel = {
     name,
     source: { from: 'sheet', parameters: p },
+    manner: { size: setting.size, straightSide: setting.straightSide, plumbLeg: setting.plumbLeg },
     settled: {
       ...shift,
       dartCount: plan.dartCount,

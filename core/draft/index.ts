@@ -7,6 +7,7 @@ export {
   type PanelPoints,
   type PanelSource,
   type Joints,
+  type Manner,
   type EdgeName,
   type Dart,
   type Settled,
@@ -15,7 +16,9 @@ export { girthLevels, levelSpan, type LegGirth } from './level-width.js';
 export { draftNotes } from './draft-notes.js';
 export { drawBlock, edgeLengths, sheetHip, type Block, type EdgeLengths } from './block.js';
 export { INSEAM_STRETCH } from './walk-inseams.js';
-export { riseLimits } from './crotch-curve.js';
+export { riseBend, riseBendThrough, riseLimits } from './crotch-curve.js';
+export { sideSeam, type SideWish } from './side-seam.js';
+export { inseamSeam } from './leg.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';
 export type { FlatDart } from './flat-dart.js';
 export type { ChordDown } from './waist-bend.js';

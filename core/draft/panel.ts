@@ -83,6 +83,16 @@ export interface Joints {
   readonly curveStart: number;
 }
 
+/** How the lines of a panel are drawn, whenever they are drawn anew. */
+export interface Manner {
+  /** What lengths of a fair curve shrink by: 1 for an adult, hip over 90 cm for a child. */
+  readonly size: number;
+  /** The side is one straight vertical from which the leg's widths are laid off. */
+  readonly straightSide: boolean;
+  /** The leg falls plumb from hip and crotch point. */
+  readonly plumbLeg: boolean;
+}
+
 /** What a panel was drawn from: the parameters of a sheet. An outline that is taken over as it lies has none. */
 export type PanelSource =
   { readonly from: 'sheet'; readonly parameters: PanelParameters } | { readonly from: 'outline' };
@@ -91,6 +101,7 @@ export type PanelSource =
 export interface Panel {
   readonly name: PanelName;
   readonly source: PanelSource;
+  readonly manner: Manner;
   readonly settled: Settled;
   /** The levels of this piece: the frame's, moved where an alteration has lengthened or shortened it. */
   readonly levels: Levels;

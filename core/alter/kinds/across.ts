@@ -39,7 +39,8 @@ function cutAcross(paper: Paper, level: LevelPlace, by: number, alteration: stri
   if (!from || !to) return 'noLevel';
   const cut = openCut(paper, { from, to, byFrom: by, byTo: by, movesDown: true }, alteration);
   if (typeof cut === 'string') return cut;
-  const lowered = (mm: number): number => (mm > y - 1e-6 ? mm + by : mm);
+  // A level on the cut goes down with the lower part where it is spread; overlapped, none comes to lie above the cut.
+  const lowered = (mm: number): number => (mm > y + (by > 0 ? -1e-6 : 1e-6) ? Math.max(y, mm + by) : mm);
   const levels = Object.fromEntries(
     Object.entries(paper.levels).map(([name, mm]) => [name, lowered(mm as number)]),
   ) as unknown as Levels;

@@ -1,6 +1,6 @@
 import { add, displacePath, mapPath, pathLength, point, scale, smoothStep, type Point } from '../../geometry/index.js';
 import { alterationKind, ANY_PANEL } from '../kind.js';
-import type { Paper } from '../paper.js';
+import { including, type Paper } from '../paper.js';
 import { seamMark } from '../seam-work.js';
 
 /** Grain and leg moved across: knee and hem go along, the seams above the knee run into their places at the crotch. */
@@ -22,6 +22,7 @@ export function creaseMoved(paper: Paper, by: number, alteration: string): Paper
       inseamShin: mapPath(inseamShin, carry),
       hem: mapPath(hem, carry),
     },
+    bent: including(paper.bent, 'side', 'inseam'),
     marks: [...paper.marks, seamMark(alteration, sideThigh), seamMark(alteration, inseamThigh)],
   };
 }

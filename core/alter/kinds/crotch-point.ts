@@ -19,7 +19,7 @@ import {
 } from '../../geometry/index.js';
 import { alterationKind, ANY_PANEL } from '../kind.js';
 import type { AlterationFault } from '../../refusal/index.js';
-import type { Paper } from '../paper.js';
+import { including, type Paper } from '../paper.js';
 import { seamMark } from '../seam-work.js';
 import { creaseMoved } from './crease.js';
 
@@ -58,12 +58,16 @@ function crotchPointMoved(
   const reach = cross(u, subtract(from, startOfCurve));
   if (Math.abs(reach) < 10 || cross(u, subtract(to, startOfCurve)) / reach < 0.2) return 'tooMuch';
   const leaving = startDirection(crotchCurve);
-  const curve = leavingAlong(mapPath(crotchCurve, sheared(startOfCurve, u, from, to)), leaving);
+  const shear = sheared(startOfCurve, u, from, to);
+  const curve = leavingAlong(mapPath(crotchCurve, shear), leaving);
   const thigh = pathLength(inseamThigh);
   const { path } = displacePath(inseamThigh, (s) => scale(point(out, down), smoothStep(s / thigh)));
   const moved: Paper = {
     ...paper,
     runs: { ...paper.runs, crotchCurve: curve, inseamThigh: path },
+    bent: including(paper.bent, 'rise', 'inseam'),
+    through: paper.through && { ...paper.through, at: shear(paper.through.at) },
+    riseFree: true,
     marks: [...paper.marks, seamMark(alteration, [...inseamThigh, ...crotchCurve])],
   };
   return recentre && out !== 0 ? creaseMoved(moved, out / 2, alteration) : moved;

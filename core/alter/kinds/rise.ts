@@ -18,7 +18,7 @@ import {
 } from '../../geometry/index.js';
 import { alterationKind } from '../kind.js';
 import type { AlterationFault } from '../../refusal/index.js';
-import { edgeOf, withEdge, type Paper } from '../paper.js';
+import { edgeOf, including, withEdge, type Paper } from '../paper.js';
 import { centreLowered, seamMark } from '../seam-work.js';
 
 /** A rise that bends more sharply than this, in mm of radius, is still the crotch curve and not the centre seam. */
@@ -65,7 +65,7 @@ function riseTaken(
   const begins = (pathLength(paper.runs.crotchCurve) / whole) * length;
   const cut = jointedAt(path, [Math.min(MOST_CURVE * length, Math.max(begins, bendEnds(path)))]);
   const next = withEdge(
-    { ...paper, marks: [...paper.marks, seamMark(alteration, rise)] },
+    { ...paper, shaped: including(paper.shaped, 'rise'), marks: [...paper.marks, seamMark(alteration, rise)] },
     'rise',
     cut.path,
     cut.joints,

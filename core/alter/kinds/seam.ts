@@ -12,7 +12,7 @@ import {
 import type { EdgeName } from '../../draft/index.js';
 import { alterationKind, ANY_PANEL } from '../kind.js';
 import type { AlterationFault } from '../../refusal/index.js';
-import { edgeOf, lengthAtLevel, levelOf, type Paper } from '../paper.js';
+import { edgeOf, including, lengthAtLevel, levelOf, type Paper } from '../paper.js';
 import type { LevelPlace } from '../place.js';
 import { displaced, hump, seamMark } from '../seam-work.js';
 
@@ -65,6 +65,7 @@ function seamMoved(paper: Paper, work: SeamMove, alteration: string): Paper | Al
     ...next,
     runs: touchesHem ? { ...next.runs, hem: [hem] } : next.runs,
     newWaist: paper.newWaist || movesWaist,
+    shaped: including(paper.shaped, edge),
     marks: [...paper.marks, seamMark(alteration, path)],
   };
 }
