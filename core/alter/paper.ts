@@ -1,12 +1,11 @@
 import {
-  chordDown,
   EDGE_NAMES,
   parametersOf,
-  type ChordDown,
   type Dart,
   type EdgeName,
   type Manner,
   type Panel,
+  type WaistSeams,
 } from '../draft/index.js';
 import {
   angleBetween,
@@ -98,8 +97,8 @@ export interface Paper {
   readonly crease: Point;
   /** How far the waist is off square at the side, radians: so that front and back run level into one another. */
   readonly offSquare: number;
-  /** Which way is down as seen from the closed waist: a cut swings it as a whole. */
-  readonly waistDown: ChordDown;
+  /** How centre line and side left the waist as drafted: a cut swings both. */
+  readonly draftedSeams: WaistSeams;
   /** The waist must be drawn anew. */
   readonly newWaist: boolean;
   /** The hem is no straight line any more: it must be drawn square to the side and run into what it was. */
@@ -147,7 +146,7 @@ export function paperOf(panel: Panel): Paper {
     centreHip: panel.points.centreHip,
     crease: point(panel.crease, panel.levels.crotchLevel),
     offSquare: Math.PI / 2 - angleBetween(endDirection(panel.closedWaist), panel.closedSideUp),
-    waistDown: chordDown(panel.closedWaist),
+    draftedSeams: { centre: panel.centreDown, side: startDirection(side) },
     newWaist: false,
     newHem: false,
     owed: 0,

@@ -29,7 +29,7 @@ import { edgeOf, startOfRun, type Paper } from './paper.js';
 export const DIAGONAL: Point = { x: Math.SQRT1_2, y: -Math.SQRT1_2 };
 /** How far up and down the centre line the curve may begin, in mm; how far the line may lean about its waist end, radians. */
 const UP = 60;
-const DOWN = 60;
+const DOWN = 110;
 const LEAN = (3 * Math.PI) / 180;
 /** What is dear: to miss the hollow, per square millimetre, and to move the start. */
 const GIVE = { through: 1, start: 0.006, end: 0 };

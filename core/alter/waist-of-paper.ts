@@ -1,4 +1,12 @@
-import { closedWaist, openWaist, standApart, type ClosedWaist, type FlatDart, type OpenWaist } from '../draft/index.js';
+import {
+  closedWaist,
+  openWaist,
+  standApart,
+  swingBetween,
+  type ClosedWaist,
+  type FlatDart,
+  type OpenWaist,
+} from '../draft/index.js';
 import {
   angleBetween,
   between,
@@ -28,7 +36,7 @@ const closedOver = (paper: Paper, flat: readonly FlatDart[]): ClosedWaist =>
     {
       panel: paper.name,
       offSquare: paper.offSquare,
-      down: paper.waistDown,
+      swung: swingBetween(paper.draftedSeams, { centre: centreDownOf(paper), side: sideDownOf(paper) }),
       centreWaist: endOf(edgeOf(paper, 'rise')),
       centreDown: centreDownOf(paper),
       sideWaist: startOf(edgeOf(paper, 'side')),

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { inputFor } from '../../bench/random-body.js';
+import type { AlterationWork } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
 import { plainValue, type CheckId } from '../check/index.js';
 import { edgeLengths } from '../draft/index.js';
+import { SHEETS } from '../shipped/index.js';
 import { offersFor, sayEffect, type Offer } from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
@@ -113,13 +116,23 @@ describe('corrections for the other checks', () => {
 });
 
 describe('a rise that turns back', () => {
-  const tilted = (above: number, by: number): Partial<DraftInput> => ({
-    alterations: [{ id: 'a', on: true, note: '', work: { kind: 'tilt', panel: 'back', above, by, giveBack: true } }],
+  const with1 = (work: AlterationWork): Partial<DraftInput> => ({
+    alterations: [{ id: 'a', on: true, note: '', work }],
   });
   const LINE = 'backRiseLine';
+  const hollowed = (by: number): Partial<DraftInput> =>
+    with1({
+      kind: 'seam',
+      panel: 'back',
+      seam: 'centre',
+      by,
+      from: { line: 'hipLevel', by: -10 },
+      to: { line: 'hipLevel', by: 10 },
+      runOut: 60,
+    });
 
   it('is drawn anew in one bend, with what that does to its length, and only where it is unfair', () => {
-    const unfair = tilted(15, 19);
+    const unfair = hollowed(-9);
     expect(draft({ ...plain, ...unfair }).checks.find((c) => c.id === LINE)?.verdict).toBe('out');
     const [redraw, ...more] = offers(LINE, unfair);
     expect(more).toEqual([]);
@@ -128,25 +141,61 @@ describe('a rise that turns back', () => {
     expect(offers(LINE, {})).toEqual([]);
   });
 
-  it('is brought right for most turns of the seat line, and never offered what does not bring it right', () => {
+  it('is brought right for most centre seams moved in or out, and never offered what does not bring it right', () => {
     let [out, mended] = [0, 0];
-    for (let above = 0; above <= 80; above += 8) {
-      for (const by of [-18, -12, 12, 19]) {
-        const input = { ...plain, ...tilted(above, by) };
-        const before = draft(input);
-        if (before.checks.find((c) => c.id === LINE)?.verdict === 'in') continue;
-        out += 1;
-        const [offer] = offersFor(input, before, LINE, 'cm');
-        if (!offer) continue;
-        mended += 1;
-        const after = draft({
-          ...input,
-          alterations: [...input.alterations, ...offer.works.map((work) => ({ id: 'b', on: true, note: '', work }))],
-        });
-        expect(after.checks.find((c) => c.id === LINE)?.verdict).toBe('in');
-      }
+    for (let by = -14; by <= 14; by += 2) {
+      const input = { ...plain, ...hollowed(by) };
+      const before = draft(input);
+      if (before.checks.find((c) => c.id === LINE)?.verdict === 'in') continue;
+      out += 1;
+      const [offer] = offersFor(input, before, LINE, 'cm');
+      if (!offer) continue;
+      mended += 1;
+      const after = draft({
+        ...input,
+        alterations: [
+          ...(input.alterations ?? []),
+          ...offer.works.map((work) => ({ id: 'b', on: true, note: '', work })),
+        ],
+      });
+      expect(after.checks.find((c) => c.id === LINE)?.verdict).toBe('in');
     }
     expect(out).toBeGreaterThan(4);
     expect(mended / out).toBeGreaterThan(0.6);
+  });
+
+  it('is never left so by a turn of the seat line: the program’s own work is drawn in one bend', () => {
+    for (let above = 0; above <= 80; above += 8) {
+      for (const by of [-18, -12, 12, 19]) {
+        const work: AlterationWork = { kind: 'tilt', panel: 'back', above, by, giveBack: true };
+        const line = draft({ ...plain, ...with1(work) }).checks.find((c) => c.id === LINE);
+        expect([above, by, line?.verdict]).toEqual([above, by, 'in']);
+      }
+    }
+  });
+
+  it('is never left so by a seat that is 10, 20 or 50 mm short: the first offer brings it in with every line in band', () => {
+    for (const sheet of SHEETS) {
+      const base = { ...EMPTY_INPUT, ...inputFor(sheet, measured) };
+      const lines = (d: Draft): string[] =>
+        d.checks.filter((c) => /Line$/.test(c.id) && c.id !== 'thighLine' && c.verdict !== 'in').map((c) => c.id);
+      const drafted = draft(base);
+      for (const short of [10, 20, 50]) {
+        const input = {
+          ...base,
+          measured: { ...base.measured, backRise: edgeLengths(drafted.block.back).rise + short },
+        };
+        const before = draft(input);
+        if (before.checks.find((c) => c.id === 'backRise')?.verdict !== 'out') continue;
+        const [first] = offersFor(input, before, 'backRise', 'cm');
+        const after = draft({
+          ...input,
+          alterations: (first?.works ?? []).map((work) => ({ id: 'b', on: true, note: '', work })),
+        });
+        const where = `${sheet.id} ${short}`;
+        expect([where, after.checks.find((c) => c.id === 'backRise')?.verdict]).toEqual([where, 'in']);
+        expect([where, lines(after).filter((id) => !lines(before).includes(id))]).toEqual([where, []]);
+      }
+    }
   });
 });

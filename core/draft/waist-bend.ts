@@ -15,14 +15,8 @@ export interface WaistEnds {
   readonly offSquare: number | undefined;
   /** By how much more or less it may be; nothing where a piece that was altered keeps the waist it has. */
   readonly offSquareWithin?: number;
-  /** Which way is down as seen from its chord, where a cut has swung the whole waist: as it was before. */
-  readonly down?: ChordDown;
-}
-
-/** The share of a step along the chord of a closed waist, and of one across it, that goes down. */
-export interface ChordDown {
-  readonly u: number;
-  readonly v: number;
+  /** How far a cut has swung the whole waist, in radians: down is then down as it was before. */
+  readonly swung?: number;
 }
 
 /** How far a waist may lie off its chord, in mm, or this share of the arc of its whole turn. */

@@ -5,6 +5,7 @@ import {
   cross,
   directionAt,
   distance,
+  dot,
   graphPath,
   line,
   onAxis,
@@ -20,21 +21,12 @@ import {
   type Point,
 } from '../geometry/index.js';
 import { close, type FlatDart } from './flat-dart.js';
-import { bentWaist, END_RUN, type ChordDown, type WaistEnds, type WaistFrame } from './waist-bend.js';
+import { bentWaist, END_RUN, type WaistEnds, type WaistFrame } from './waist-bend.js';
 
 /** A waist that passes a limit by less than this, in mm, is not tried the other way. */
 const PASSES = 0.05;
 /** A waist rises square from a chord no more steeply than this. */
 const STEEPEST = 1.2;
-
-/** Which way is down for a closed waist as it lies. */
-export function chordDown(closed: Path): ChordDown {
-  const first = closed[0];
-  const last = closed[closed.length - 1];
-  if (!first || !last) return { u: 0, v: -1 };
-  const axis = axisBetween(first.p0, last.p3);
-  return { u: axis.direction.y, v: axis.across.y };
-}
 
 /** The waist over closed darts, and where the darts cut it. */
 export interface ClosedWaist {
@@ -75,6 +67,8 @@ export function closedWaist(ends: WaistEnds, darts: readonly FlatDart[]): Closed
   const closedDown = subtract(close(along(sideWaist, ends.sideDown, 1), darts, n), closedEnd);
   const axis = axisBetween(from, closedEnd);
   const long = distance(from, closedEnd);
+  const swung = ends.swung ?? 0;
+  const down = { x: -Math.sin(swung), y: Math.cos(swung) };
   const slopeOf = (d: Point): number => {
     const { u, v } = onAxis({ ...axis, origin: { x: 0, y: 0 } }, d);
     const slope = v / Math.max(u, 1e-3);
@@ -100,8 +94,8 @@ export function closedWaist(ends: WaistEnds, darts: readonly FlatDart[]): Closed
     nodes,
     first: slopeOf(quarterTurn(ends.centreDown)),
     last: slopeOf(quarterTurn(closedDown)),
-    downV: ends.down?.v ?? axis.across.y,
-    downU: ends.down?.u ?? axis.direction.y,
+    downV: dot(axis.across, down),
+    downU: dot(axis.direction, down),
   };
   // The way in which squareness at both ends turns it; the other where that would pass a limit.
   const way = frame.last >= frame.first ? 1 : -1;

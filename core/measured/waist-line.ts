@@ -1,4 +1,4 @@
-import type { Panel } from '../draft/index.js';
+import { swingBetween, type Panel, type WaistSeams } from '../draft/index.js';
 import {
   angleBetween,
   cross,
@@ -30,16 +30,10 @@ export interface WaistFigures {
 /** How much of a waist's end may turn the other way, in mm. */
 const END = 20.5;
 
-/**
- * How far a cut has swung the top of a panel from how it was drafted, in radians: what centre line and side have both
- * turned by at the waist; 0 where only one of them has, or each its own way.
- */
+/** How far a cut has swung the top of a panel from how it was drafted, in radians (`swingBetween`). */
 export function swingOf(panel: Panel, drafted: Panel): number {
-  const turned = (a: Point, b: Point): number => Math.atan2(cross(a, b), dot(a, b));
-  const centre = turned(drafted.centreDown, panel.centreDown);
-  const side = turned(drafted.closedSideUp, panel.closedSideUp);
-  if (centre * side <= 0) return 0;
-  return Math.abs(centre) < Math.abs(side) ? centre : side;
+  const seams = ({ centreDown, closedSideUp }: Panel): WaistSeams => ({ centre: centreDown, side: closedSideUp });
+  return swingBetween(seams(drafted), seams(panel));
 }
 
 /** A middle that turns by less than this, in radians, shows no way of its own. */
