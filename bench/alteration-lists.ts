@@ -6,7 +6,7 @@ const WORKS: readonly AlterationWork[] = [
   { kind: 'wedge', panel: 'back', from: { edge: 'rise', level: hip }, hinge: { edge: 'side', level: hip }, by: 12 },
   { kind: 'wedge', panel: 'front', from: { edge: 'rise', level: hip }, hinge: { edge: 'side', level: hip }, by: -6 },
   { kind: 'across', panel: 'both', level: { line: 'kneeLevel', by: 30 }, by: 15 },
-  { kind: 'waist', panel: 'both', centre: -8, side: -8 },
+  { kind: 'waist', panel: 'both', centre: -8, side: -8, centreOnly: false },
   { kind: 'scoop', panel: 'back', at: 0.4, by: 4, keepLength: true },
   { kind: 'crotchPoint', panel: 'back', out: 8, down: 2, recentre: true },
   { kind: 'tilt', panel: 'back', above: 20, by: 5, giveBack: true },

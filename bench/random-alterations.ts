@@ -30,7 +30,7 @@ function anyWork(random: () => number): AlterationWork {
       byTo: amount(20),
     }),
     () => ({ kind: 'across', panel, level, by: amount(60) }),
-    () => ({ kind: 'waist', panel, centre: amount(130), side: amount(130) }),
+    () => ({ kind: 'waist', panel, centre: amount(130), side: amount(130), centreOnly: random() < 0.3 }),
     () => ({ kind: 'scoop', panel, at: random(), by: amount(25), keepLength: random() < 0.5 }),
     () => ({ kind: 'crotchPoint', panel, out: amount(50), down: amount(30), recentre: random() < 0.5 }),
     () => ({ kind: 'tilt', panel, above: random() * 150, by: amount(50), giveBack: random() < 0.5 }),
@@ -52,6 +52,8 @@ function anyWork(random: () => number): AlterationWork {
       keepWaist: random() < 0.5,
     }),
     () => ({ kind: 'crease', panel, by: amount(25) }),
+    () => ({ kind: 'moveSeam', panel: 'both', seam: pick(['side', 'inseam'] as const), by: amount(25) }),
+    () => ({ kind: 'levelHem', panel, inside: amount(40), outside: amount(40) }),
   ];
   return pick(any)();
 }

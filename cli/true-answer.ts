@@ -49,5 +49,7 @@ export function trueAnswer(
       unknown: c.unknowns[0]?.id,
       sentence: conflictSentence(c, unit),
     })),
+    untreated: found.untreated.map(({ id }) => id),
+    worse: found.worse.map(({ id }) => id),
   };
 }

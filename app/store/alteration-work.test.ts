@@ -17,7 +17,7 @@ function opened(): OpenWork {
   return openWork({ draft, person });
 }
 const listed = (open: OpenWork): string[] => open.state.getState().work.draft.alterations.map((a) => a.note);
-const waist = (centre: number) => ({ kind: 'waist', panel: 'both', centre, side: centre }) as const;
+const waist = (centre: number) => ({ kind: 'waist', panel: 'both', centre, side: centre, centreOnly: false }) as const;
 const rise = (open: OpenWork): number =>
   Number(open.computed.getState().draft?.checks.find((c) => c.id === 'backRise')?.value);
 

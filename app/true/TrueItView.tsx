@@ -71,13 +71,31 @@ function TargetLine({ check, value, onPick }: { check: Check; value: number; onP
 }
 
 /** Figures of the targets before and after, with their bands. */
+/** Checks that are told beside what was done, each with what it found. */
+function Told({ title, checks }: { title: string; checks: readonly Check[] }) {
+  const tape = useTape();
+  if (checks.length === 0) return null;
+  return (
+    <section aria-label={title}>
+      <h4>{title}</h4>
+      <ul className="told">
+        {checks.map((check) => (
+          <li key={check.id} data-told={check.id}>
+            <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
+              {VERDICTS[check.verdict].sign}
+            </span>{' '}
+            {labelOf(check, tape)}: {said(check, tape)}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 function BeforeAfter({ trued }: { trued: Trued }) {
   const tape = useTape();
   const of = (checks: readonly Check[], id: string): Check | undefined => checks.find((c) => c.id === id);
-  const worse = trued.after.filter((c) => {
-    const was = of(trued.before, c.id);
-    return was?.verdict === 'in' && c.verdict !== 'in' && !trued.targets.some((t) => t === c.id);
-  });
+  const worse = trued.worse.filter((c) => !trued.targets.some((t) => t === c.id));
   const rows = [...trued.targets.flatMap((id) => of(trued.after, id) ?? []), ...worse];
   return (
     <table className="figures">
@@ -281,6 +299,7 @@ export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }
               </p>
             ))}
             <BeforeAfter trued={found} />
+            <Told title="Out of band, and not treated by True it" checks={found.untreated} />
             {left.size > 0 && (
               <p className="quiet">The figures are of all changes together; the board shows those picked.</p>
             )}

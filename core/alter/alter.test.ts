@@ -212,8 +212,14 @@ describe('lengthening across', () => {
 
 describe('every kind of alteration', () => {
   const works: readonly (readonly [AlterationWork, string])[] = [
-    [{ kind: 'waist', panel: 'both', centre: -10, side: -10 }, 'Front and back: lower the waist 10 mm all along'],
-    [{ kind: 'waist', panel: 'back', centre: 12, side: 0 }, 'Back: raise the waist 12 mm at the centre'],
+    [
+      { kind: 'waist', panel: 'both', centre: -10, side: -10, centreOnly: false },
+      'Front and back: lower the waist 10 mm all along',
+    ],
+    [
+      { kind: 'waist', panel: 'back', centre: 12, side: 0, centreOnly: false },
+      'Back: raise the waist 12 mm at the centre',
+    ],
     [
       { kind: 'scoop', panel: 'back', at: 0.4, by: 6, keepLength: true },
       'Back: scoop the crotch curve 6 mm, rise kept',
@@ -364,11 +370,70 @@ describe('every kind of alteration', () => {
   });
 
   it('lowers the waist along the seams by as much', () => {
-    const after = altered({ kind: 'waist', panel: 'both', centre: -10, side: -10 });
+    const after = altered({ kind: 'waist', panel: 'both', centre: -10, side: -10, centreOnly: false });
     for (const name of ['front', 'back'] as const) {
       expect(edgeLengths(after[name]).rise - edgeLengths(block[name]).rise).toBeCloseTo(-10, 6);
       expect(edgeLengths(after[name]).side - edgeLengths(block[name]).side).toBeCloseTo(-10, 6);
     }
+  });
+
+  it('lowers the waist at the centre only, to nothing at its middle, square to the centre still', () => {
+    const after = altered({ kind: 'waist', panel: 'back', centre: -12, side: 0, centreOnly: true });
+    const [was, is] = [edgeLengths(block.back), edgeLengths(after.back)];
+    expect(is.rise - was.rise).toBeCloseTo(-12, 6);
+    expect(is.side).toBe(was.side);
+    expect(after.back.points.sideWaist).toEqual(block.back.points.sideWaist);
+    // From its middle to the side the closed waist is what it was; between, it lies lower and lower toward the centre.
+    const whole = pathLength(after.back.closedWaist);
+    for (const share of [0.6, 0.8]) {
+      const { at } = placeAtLength(after.back.closedWaist, share * whole);
+      expect(nearestPlace(block.back.closedWaist, at).distance).toBeLessThan(0.6);
+    }
+    const quarter = placeAtLength(after.back.closedWaist, 0.2 * whole).at;
+    expect(nearestPlace(block.back.closedWaist, quarter).distance).toBeGreaterThan(4);
+    const centre = startDirection(after.back.closedWaist);
+    expect(Math.abs(centre.x * after.back.centreDown.x + centre.y * after.back.centreDown.y)).toBeLessThan(0.01);
+    const there = altered(
+      { kind: 'waist', panel: 'back', centre: -12, side: 0, centreOnly: true },
+      { kind: 'waist', panel: 'back', centre: 12, side: 0, centreOnly: true },
+    );
+    expect(apart(there.back, block.back)).toBeLessThan(0.01);
+  });
+
+  it('moves a seam forward: what the front loses the back gains, and no girth changes', () => {
+    for (const seam of ['side', 'inseam'] as const) {
+      const after = altered({ kind: 'moveSeam', panel: 'both', seam, by: 8 });
+      const girth = (b: Block, of: (p: Panel) => number): number => of(b.front) + of(b.back);
+      for (const of of [
+        hipWidthOf,
+        (p: Panel) => p.crotchWidth,
+        (p: Panel) => edgeLengths(p).hem,
+        (p: Panel) => distance(p.points.sideKnee, p.points.inseamKnee),
+      ]) {
+        expect(Math.abs(girth(after, of) - girth(block, of))).toBeLessThan(0.1);
+      }
+      expect(edgeLengths(after.front).hem - edgeLengths(block.front).hem).toBeCloseTo(-8, 1);
+      const walk = (b: Block): number => edgeLengths(b.front)[seam] - edgeLengths(b.back)[seam];
+      expect(Math.abs(walk(after) - walk(block))).toBeLessThan(0.3);
+      expectFair(after, 0.3);
+      const waist = (b: Block): number => edgeLengths(b.front).waist + edgeLengths(b.back).waist;
+      expect(waist(after)).toBeCloseTo(waist(block), 0);
+      const shifted = after.front.crotchWidth - block.front.crotchWidth;
+      expect(shifted).toBeCloseTo(-8, 1);
+    }
+  });
+
+  it('levels the hem: up at the inseam, as it was at the side', () => {
+    const after = altered({ kind: 'levelHem', panel: 'both', inside: -6, outside: 0 });
+    for (const name of ['front', 'back'] as const) {
+      const [was, is] = [edgeLengths(block[name]), edgeLengths(after[name])];
+      expect(is.inseam - was.inseam).toBeCloseTo(-6, 6);
+      expect(is.side).toBeCloseTo(was.side, 9);
+      expect(after[name].edges.hem).toHaveLength(1);
+    }
+    expect(altered({ kind: 'levelHem', panel: 'front', inside: 4, outside: 4 }).front.points.sideHem.y).toBeGreaterThan(
+      block.front.points.sideHem.y + 3.9,
+    );
   });
 
   it('scoops by what was asked at the place and keeps the length where told, in one bend where one bend reaches it', () => {
@@ -411,7 +476,11 @@ describe('every kind of alteration', () => {
 
 describe('a list of alterations', () => {
   it('does them one after the other and tells what each one changed', () => {
-    const list = listed(seatWedge(10), { kind: 'waist', panel: 'back', centre: -4, side: 0 }, seatWedge(5));
+    const list = listed(
+      seatWedge(10),
+      { kind: 'waist', panel: 'back', centre: -4, side: 0, centreOnly: false },
+      seatWedge(5),
+    );
     const told = tellAlterations(block, list);
     const rise = (id: string): number => told.get(id)?.find((c) => c.of === 'rise')?.by ?? NaN;
     expect(rise('a0')).toBeCloseTo(10, 1);

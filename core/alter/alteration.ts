@@ -4,6 +4,8 @@ import { across } from './kinds/across.js';
 import { crease } from './kinds/crease.js';
 import { crotchPoint } from './kinds/crotch-point.js';
 import { dart } from './kinds/dart.js';
+import { levelHem } from './kinds/level-hem.js';
+import { moveSeam } from './kinds/move-seam.js';
 import { pinch } from './kinds/pinch.js';
 import { rise } from './kinds/rise.js';
 import { scoop } from './kinds/scoop.js';
@@ -13,7 +15,21 @@ import { waist } from './kinds/waist.js';
 import { wedge } from './kinds/wedge.js';
 
 /** Every kind of alteration, in the order in which they are offered. */
-export const KINDS = [wedge, across, waist, scoop, crotchPoint, tilt, seam, dart, crease, pinch, rise] as const;
+export const KINDS = [
+  wedge,
+  across,
+  waist,
+  scoop,
+  crotchPoint,
+  tilt,
+  seam,
+  moveSeam,
+  dart,
+  crease,
+  levelHem,
+  pinch,
+  rise,
+] as const;
 
 /** The work of an alteration. */
 export type AlterationWork = WorkOf<(typeof KINDS)[number]>;

@@ -13,7 +13,8 @@ export type Field =
   | { readonly as: 'share'; readonly label: string }
   /** Counted from nought, at most `most`. */
   | { readonly as: 'count'; readonly label: string; readonly most: number }
-  | { readonly as: 'tick'; readonly label: string; readonly unless?: Unless }
+  /** `orOff`: it came later; a work that leaves it out has it off. */
+  | { readonly as: 'tick'; readonly label: string; readonly unless?: Unless; readonly orOff?: true }
   | { readonly as: 'level'; readonly label: string }
   | { readonly as: 'place'; readonly label: string }
   | { readonly as: 'pick'; readonly label: string; readonly options: readonly (readonly [string, string])[] }

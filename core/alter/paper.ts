@@ -99,6 +99,8 @@ export interface Paper {
   readonly offSquare: number;
   /** How centre line and side left the waist as drafted: a cut swings both. */
   readonly draftedSeams: WaistSeams;
+  /** How far the waist was lowered at the centre only, to nothing at its middle, in mm. */
+  readonly dip: number;
   /** The waist must be drawn anew. */
   readonly newWaist: boolean;
   /** The hem is no straight line any more: it must be drawn square to the side and run into what it was. */
@@ -147,6 +149,7 @@ export function paperOf(panel: Panel): Paper {
     crease: point(panel.crease, panel.levels.crotchLevel),
     offSquare: Math.PI / 2 - angleBetween(endDirection(panel.closedWaist), panel.closedSideUp),
     draftedSeams: { centre: panel.centreDown, side: startDirection(side) },
+    dip: 0,
     newWaist: false,
     newHem: false,
     owed: 0,

@@ -8,6 +8,7 @@ import {
   type OpenWaist,
 } from '../draft/index.js';
 import {
+  along,
   angleBetween,
   between,
   endOf,
@@ -37,7 +38,8 @@ const closedOver = (paper: Paper, flat: readonly FlatDart[]): ClosedWaist =>
       panel: paper.name,
       offSquare: paper.offSquare,
       swung: swingBetween(paper.draftedSeams, { centre: centreDownOf(paper), side: sideDownOf(paper) }),
-      centreWaist: endOf(edgeOf(paper, 'rise')),
+      centreWaist: along(endOf(edgeOf(paper, 'rise')), centreDownOf(paper), -paper.dip),
+      dip: paper.dip,
       centreDown: centreDownOf(paper),
       sideWaist: startOf(edgeOf(paper, 'side')),
       sideDown: sideDownOf(paper),

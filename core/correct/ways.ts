@@ -49,7 +49,7 @@ function riseWays(panel: PanelName, draft: Draft): Way[] {
     { id: 'wedge', make: (mm) => [seatWedge(panel, HIP, mm)], guess: 1, caution: BIAS },
     { id: 'wedge-part', make: (mm) => [seatWedge(panel, HIP, mm)], guess: 1, share: 0.75 },
     { id: 'wedge-low', make: (mm) => [seatWedge(panel, low, mm)], guess: 1 },
-    { id: 'waist', make: (mm) => [{ kind: 'waist', panel, centre: mm, side: 0 }], guess: 1 },
+    { id: 'waist', make: (mm) => [{ kind: 'waist', panel, centre: mm, side: 0, centreOnly: false }], guess: 1 },
     {
       id: 'extension',
       make: (mm) => [{ kind: 'crotchPoint', panel, out: mm, down: 0, recentre: true }],
@@ -94,7 +94,11 @@ export function waysFor(check: Check, draft: Draft): Way[] {
           guess: 0.5,
         },
         { id: 'wedge-back', make: (mm) => [seatWedge('back', HIP, mm)], guess: 1, caution: BIAS },
-        { id: 'waist', make: (mm) => [{ kind: 'waist', panel: 'both', centre: mm, side: mm }], guess: 0.5 },
+        {
+          id: 'waist',
+          make: (mm) => [{ kind: 'waist', panel: 'both', centre: mm, side: mm, centreOnly: false }],
+          guess: 0.5,
+        },
       ];
     case 'waist':
       return [
@@ -156,7 +160,7 @@ export function waysFor(check: Check, draft: Draft): Way[] {
       return [
         {
           id: 'waist-side',
-          make: (mm) => [{ kind: 'waist', panel: 'back', centre: 0, side: mm }],
+          make: (mm) => [{ kind: 'waist', panel: 'back', centre: 0, side: mm, centreOnly: false }],
           guess: off === 0 ? 0 : -1,
         },
       ];

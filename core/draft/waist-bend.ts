@@ -15,6 +15,8 @@ export interface WaistEnds {
   readonly offSquare: number | undefined;
   /** By how much more or less it may be; nothing where a piece that was altered keeps the waist it has. */
   readonly offSquareWithin?: number;
+  /** How far the line dips at the centre below where it would end, in mm, running out to nothing at its middle. */
+  readonly dip?: number;
   /** How far a cut has swung the whole waist, in radians: down is then down as it was before. */
   readonly swung?: number;
 }

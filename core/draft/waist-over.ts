@@ -4,14 +4,17 @@ import {
   axisBetween,
   cross,
   directionAt,
+  displacePath,
   distance,
   dot,
   graphPath,
   line,
   onAxis,
+  pathLength,
   pointAt,
   quarterTurn,
   scale,
+  smoothStep,
   subtract,
   turn,
   velocityAt,
@@ -54,6 +57,12 @@ function crossingPlace(path: Path, from: Point, through: Point): PathPlace {
     if (Math.abs(step) < 1e-12) break;
   }
   return { index, t };
+}
+
+/** A waist let down along the centre line at its centre end, and less and less to its middle. */
+function dipped(path: Path, down: Point, by: number): Path {
+  const middle = pathLength(path) / 2;
+  return displacePath(path, (s) => scale(down, by * (1 - smoothStep(s / middle)))).path;
 }
 
 /**
@@ -102,7 +111,8 @@ export function closedWaist(ends: WaistEnds, darts: readonly FlatDart[]): Closed
   const natural = bentWaist(frame, way);
   const other = natural && natural.passed < PASSES ? undefined : bentWaist(frame, way === 1 ? -1 : 1);
   const best = other && (!natural || other.cost < natural.cost) ? other : natural;
-  const path = best ? graphPath(best.solved, axis) : [line(from, closedEnd)];
+  const bent = best ? graphPath(best.solved, axis) : [line(from, closedEnd)];
+  const path = ends.dip === undefined || ends.dip === 0 ? bent : dipped(bent, ends.centreDown, ends.dip);
   // Closed, both legs lie on the centre leg: half the dart's angle toward the centre from its middle line.
   const cuts = darts.map((d, k) =>
     crossingPlace(path, close(d.apex, darts, k), close(turn(along(d.apex, d.up, 100), d.angle / 2, d.apex), darts, k)),

@@ -81,7 +81,10 @@ export function draftFrom5(draft: Json): Json {
 export const draftFrom6 = (draft: Json): Json =>
   draft['allowances'] === undefined ? draft : { ...draft, allowances: { profile: draft['allowances'], given: [] } };
 
-const from6 = (book: Json): Json => ({ ...book, version: 7, drafts: each(book['drafts'], draftFrom6) });
+/** The eighth version only adds kinds of alterations, and what a kind may have. */
+const from7 = (book: Json): Json => ({ ...book, version: 8 });
+
+const from6 = (book: Json): Json => from7({ ...book, version: 7, drafts: each(book['drafts'], draftFrom6) });
 
 const from5 = (book: Json): Json => from6({ ...book, version: 6, drafts: each(book['drafts'], draftFrom5) });
 
@@ -122,5 +125,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 3) return from3(book);
   if (book['version'] === 4) return from4(book);
   if (book['version'] === 5) return from5(book);
-  return book['version'] === 6 ? from6(book) : book;
+  if (book['version'] === 6) return from6(book);
+  return book['version'] === 7 ? from7(book) : book;
 }

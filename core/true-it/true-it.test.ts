@@ -8,10 +8,12 @@ import { inputOf, inputByMethod } from '../kept/index.js';
 import { sheetById, SHEETS } from '../shipped/index.js';
 import { solveSymmetric } from '../geometry/index.js';
 import {
+  changeSentence,
   conflictSentence,
   intoBands,
   placeAt,
   trueIt,
+  unknownsOf,
   type BandProblem,
   type Trued,
   type TrueItWish,
@@ -155,6 +157,43 @@ describe('True it', () => {
     expect(stuck.conflicts.map((c) => conflictSentence(c, 'in')).join(' ')).toMatch(
       /back rise stays \d \d+\/16 in off/,
     );
+  });
+
+  it('tells what is out and no target, and what its changes leave worse', () => {
+    const input = { ...plain, measured: { ...measured, knee: 520, backRise: backRise + 20 } };
+    const { untreated, changes, before, after, worse } = trued(input);
+    expect(changes.length).toBeGreaterThan(0);
+    // A knee like that asks for a thigh line that no trouser has.
+    expect(untreated.map((c) => c.id).sort()).toEqual(['knee', 'thighLine']);
+    const rank = { in: 0, unknown: 0, near: 1, out: 2 };
+    const fell = after.filter((c) => rank[c.verdict] > rank[before.find((b) => b.id === c.id)?.verdict ?? 'out']);
+    expect(worse).toEqual(fell);
+    // With nothing to treat, what is out is told all the same.
+    expect(trued({ ...plain, measured: { ...measured, knee: 520 } }).untreated.map((c) => c.id)).toContain('knee');
+  });
+
+  it('offers what costs less first, and calls a change far larger than the fault so', () => {
+    const random = seeded(31);
+    let outsized = 0;
+    for (let i = 0; i < 60; i++) {
+      const input = measuredBody(i, random);
+      if (!input) continue;
+      const answer = trueIt(input);
+      if (!answer.ok) continue;
+      const { changes, before, targets } = answer.value;
+      const costs = new Map(unknownsOf(draft(input)).map((u) => [u.id, u.cost]));
+      const spent = changes.map((c) => (costs.get(c.id) ?? NaN) * Math.abs(c.by));
+      expect(spent).toEqual([...spent].sort((a, b) => a - b));
+      const missed = before
+        .filter((c) => targets.some((t) => t === c.id) && typeof c.value === 'number')
+        .map(({ value, low = -Infinity, high = Infinity }) => Math.max(low - Number(value), Number(value) - high, 0));
+      for (const c of changes) {
+        expect(c.outsized).toBe(Math.abs(c.by) > Math.max(8, 3 * Math.max(...missed)));
+        expect(changeSentence(c, input.sheet, 'cm').includes('far more than the fault')).toBe(c.outsized);
+        outsized += Number(c.outsized);
+      }
+    }
+    expect(outsized).toBeGreaterThan(0);
   });
 
   it('gives way where the maker counts less', () => {

@@ -1,6 +1,6 @@
 import type { AlterationWork } from '../alter/index.js';
 import { computeDraft, drawDraft, type Draft, type Drafted, type DraftInput } from '../chain/index.js';
-import { checkedFigure, type Check, type CheckId } from '../check/index.js';
+import { checkedFigure, type Check, type CheckId, type Verdict } from '../check/index.js';
 import { refused, good, type Outcome } from '../refusal/index.js';
 import { toMm, type Unit } from '../units/index.js';
 import { intoBands, outside, placeAt, type BandPlace, type BandProblem } from './least-squares.js';
@@ -40,6 +40,8 @@ export interface TrueItChange {
   /** A line set by hand to this value; nothing where it is an alteration. */
   readonly set: { readonly line: string; readonly value: number } | undefined;
   readonly work: AlterationWork | undefined;
+  /** It is far larger than the fault that it mends: `FAR_LARGER` times what the worst target was missed by, and more. */
+  readonly outsized: boolean;
 }
 
 /** A target that could not be met, with what stands against it. */
@@ -61,7 +63,15 @@ export interface Trued {
   /** Targets that took part. */
   readonly targets: readonly TargetId[];
   readonly conflicts: readonly Conflict[];
+  /** Checks that are out of band and are no target: True it leaves them as they are. */
+  readonly untreated: readonly Check[];
+  /** Checks that the changes together leave worse than they were, as they are after. */
+  readonly worse: readonly Check[];
 }
+
+/** A change that is this many times as large as the fault, and larger than this in mm, is called so. */
+const FAR_LARGER = 3;
+const LARGE = 8;
 
 /** The share of a band that is kept free at either end, so that a met target is met by more than a hair. */
 const MARGIN = 0.1;
@@ -232,18 +242,43 @@ function conflictsOf(problem: Problem, { x, figures, slopes }: BandPlace): Confl
   });
 }
 
-function changeOf({ draft }: Problem, { id, label, work, line = id }: Unknown, by: number): TrueItChange {
-  if (work) return { id, label, by, set: undefined, work: work(by) };
+function changeOf(
+  { draft }: Problem,
+  { id, label, work, line = id }: Unknown,
+  by: number,
+  fault: number,
+): TrueItChange {
+  const outsized = Math.abs(by) > Math.max(LARGE, FAR_LARGER * fault);
+  if (work) return { id, label, by, set: undefined, work: work(by), outsized };
   const value = Number(draft.worked.ledger.get(line)?.value) + by;
-  return { id, label, by, set: { line, value }, work: undefined };
+  return { id, label, by, set: { line, value }, work: undefined, outsized };
 }
+
+/** The conflicts, and every target that its check finds out of a band that the changes have moved: none is missed unsaid. */
+function withUnnamed(conflicts: readonly Conflict[], ids: readonly TargetId[], after: readonly Check[]): Conflict[] {
+  const unnamed = after.flatMap(({ id, verdict, value, low = -Infinity, high = Infinity }): Conflict[] => {
+    const target = ids.find((t) => t === id);
+    if (!target || verdict === 'in' || typeof value !== 'number') return [];
+    if (conflicts.some((c) => c.target === target)) return [];
+    return [{ target, miss: outside(value, [low, high]), against: undefined, unknowns: [] }];
+  });
+  return [...conflicts, ...unnamed];
+}
+
+/** The worse a verdict, the higher. */
+const RANK: Readonly<Record<Verdict, number>> = { in: 0, unknown: 0, near: 1, out: 2 };
+
+/** Checks that stand worse than before, as they are after. */
+const worseThan = (before: readonly Check[], after: readonly Check[]): Check[] =>
+  after.filter((c) => RANK[c.verdict] > RANK[before.find((b) => b.id === c.id)?.verdict ?? c.verdict]);
 
 /**
  * True it (docs/trade/truing.md): the least set of changes by which every measured target comes into its band. Bounded
  * least squares (projected Levenberg-Marquardt) over the natural unknowns, each with a limit and a cost for leaving its
  * method's value; then changes that are not needed are left out one by one. The few that would do if every figure changed
  * evenly are tried first, and all together where those do not suffice. Targets without a measurement take no part.
- * What cannot be met is named with what stands against it. Refuses only what cannot be drafted.
+ * What cannot be met is named with what stands against it, and so is what is out and no target, and what the changes leave
+ * worse. Changes that cost less come first. Refuses only what cannot be drafted.
  */
 export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = {}): Outcome<Trued> {
   const outcome = computeDraft(input);
@@ -251,7 +286,15 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
   const draft = outcome.value;
   const targets = draft.checks.filter((c) => takesPart(c, wish));
   const ids = targets.map((c) => c.id as TargetId);
-  const nothing: Trued = { changes: [], before: draft.checks, after: draft.checks, targets: ids, conflicts: [] };
+  const nothing: Trued = {
+    changes: [],
+    before: draft.checks,
+    after: draft.checks,
+    targets: ids,
+    conflicts: [],
+    untreated: draft.checks.filter((c) => c.verdict === 'out' && !targets.includes(c)),
+    worse: [],
+  };
   if (targets.every((c) => c.verdict === 'in')) return good(nothing);
   const unknowns = unknownsOf(draft).map((u) => ({
     ...u,
@@ -267,12 +310,17 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
   const met = byFewUnknowns(problem, start) ?? fewest(problem, intoBands(problem, start, SEARCH_ROUNDS, true));
   const found = rounded(problem, met, unit);
   const trued = computeDraft(inputWith(input, draft, unknowns, found.x));
+  const after = trued.ok ? trued.value.checks : draft.checks;
+  const fault = Math.max(...missesOf(problem, start.figures).map(Math.abs));
+  const made = unknowns.flatMap((u, i) => {
+    const by = found.x[i] ?? NaN;
+    return Math.abs(by) < WORTH ? [] : [{ cost: u.cost * Math.abs(by), change: changeOf(problem, u, by, fault) }];
+  });
   return good({
     ...nothing,
-    after: trued.ok ? trued.value.checks : draft.checks,
-    changes: unknowns.flatMap((u, i) =>
-      Math.abs(found.x[i] ?? NaN) < WORTH ? [] : [changeOf(problem, u, found.x[i] ?? NaN)],
-    ),
-    conflicts: conflictsOf(problem, found),
+    after,
+    changes: made.sort((a, b) => a.cost - b.cost).map(({ change }) => change),
+    conflicts: withUnnamed(conflictsOf(problem, found), ids, after),
+    worse: worseThan(draft.checks, after),
   });
 }

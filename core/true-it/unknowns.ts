@@ -100,7 +100,7 @@ const UNKNOWNS: readonly Unknown[] = [
     line: undefined,
     limit: 15,
     cost: 1.2,
-    work: (side) => ({ kind: 'waist', panel: 'back', centre: 0, side }),
+    work: (side) => ({ kind: 'waist', panel: 'back', centre: 0, side, centreOnly: false }),
   },
   darts('front'),
   darts('back'),

@@ -28,10 +28,11 @@ export function conflictSentence({ target, miss, against, unknowns }: Conflict, 
 }
 
 /** A change that True it found, as a maker would do it, in the reader's unit; `sheet` names the lines. */
-export function changeSentence({ by, set, work }: TrueItChange, sheet: Sheet, unit: Unit): string {
-  if (work) return sayAlteration(work, unit);
+export function changeSentence({ by, set, work, outsized }: TrueItChange, sheet: Sheet, unit: Unit): string {
+  const large = outsized ? '. That is far more than the fault: look at it before you take it' : '';
+  if (work) return `${sayAlteration(work, unit)}${large}`;
   if (!set) return '';
   const tape = tapeFor(unit);
   const amount = formatLength(Math.abs(by), tape);
-  return `${lineLabel(sheet, set.line)} ${formatLength(set.value, tape)} by hand (${by < 0 ? '−' : '+'}${amount})`;
+  return `${lineLabel(sheet, set.line)} ${formatLength(set.value, tape)} by hand (${by < 0 ? '−' : '+'}${amount})${large}`;
 }

@@ -18,7 +18,7 @@ function fieldSchema(field: Field, length: z.ZodType<number>): z.ZodType {
     case 'count':
       return z.int().min(0).max(field.most);
     case 'tick':
-      return z.boolean();
+      return field.orOff ? z.boolean().default(false) : z.boolean();
     case 'level':
       return level;
     case 'place': {

@@ -19,7 +19,7 @@ import {
 } from '../../geometry/index.js';
 import { alterationKind, ANY_PANEL } from '../kind.js';
 import type { AlterationFault } from '../../refusal/index.js';
-import { including, type Paper } from '../paper.js';
+import { including, type Paper, type Scooped } from '../paper.js';
 import { seamMark } from '../seam-work.js';
 import { creaseMoved } from './crease.js';
 
@@ -41,6 +41,25 @@ function leavingAlong(path: Path, d: Point): Path {
   return [{ ...first, p1: along(first.p0, d, distance(first.p0, first.p1)) }, ...rest];
 }
 
+/** A crotch curve carried with its crotch point, and where it was scooped to with it. */
+export interface CarriedCurve {
+  readonly curve: Path;
+  readonly through: Scooped | undefined;
+}
+
+/** The crotch curve run to a crotch point that was moved, from where it begins, at the angle at which it left the inseam. */
+export function crotchCurveTo({ runs, through }: Paper, to: Point): CarriedCurve | AlterationFault {
+  const { crotchCurve, centre } = runs;
+  const from = startOf(crotchCurve);
+  const startOfCurve = endOf(crotchCurve);
+  const u = centre.length > 0 ? startDirection(centre) : endDirection(crotchCurve);
+  const reach = cross(u, subtract(from, startOfCurve));
+  if (Math.abs(reach) < 10 || cross(u, subtract(to, startOfCurve)) / reach < 0.2) return 'tooMuch';
+  const shear = sheared(startOfCurve, u, from, to);
+  const curve = leavingAlong(mapPath(crotchCurve, shear), startDirection(crotchCurve));
+  return { curve, through: through && { ...through, at: shear(through.at) } };
+}
+
 /**
  * The crotch point moved: the inseam is redrawn from the knee, the crotch curve from where it begins, and the two keep
  * their angle, so that the rises still run into one another.
@@ -50,23 +69,16 @@ function crotchPointMoved(
   { out, down, recentre }: { out: number; down: number; recentre: boolean },
   alteration: string,
 ): Paper | AlterationFault {
-  const { crotchCurve, centre, inseamThigh } = paper.runs;
-  const from = startOf(crotchCurve);
-  const to = point(from.x + out, from.y + down);
-  const startOfCurve = endOf(crotchCurve);
-  const u = centre.length > 0 ? startDirection(centre) : endDirection(crotchCurve);
-  const reach = cross(u, subtract(from, startOfCurve));
-  if (Math.abs(reach) < 10 || cross(u, subtract(to, startOfCurve)) / reach < 0.2) return 'tooMuch';
-  const leaving = startDirection(crotchCurve);
-  const shear = sheared(startOfCurve, u, from, to);
-  const curve = leavingAlong(mapPath(crotchCurve, shear), leaving);
+  const { crotchCurve, inseamThigh } = paper.runs;
+  const carried = crotchCurveTo(paper, add(startOf(crotchCurve), point(out, down)));
+  if (typeof carried === 'string') return carried;
   const thigh = pathLength(inseamThigh);
   const { path } = displacePath(inseamThigh, (s) => scale(point(out, down), smoothStep(s / thigh)));
   const moved: Paper = {
     ...paper,
-    runs: { ...paper.runs, crotchCurve: curve, inseamThigh: path },
+    runs: { ...paper.runs, crotchCurve: carried.curve, inseamThigh: path },
     bent: including(paper.bent, 'rise', 'inseam'),
-    through: paper.through && { ...paper.through, at: shear(paper.through.at) },
+    through: carried.through,
     riseFree: true,
     marks: [...paper.marks, seamMark(alteration, [...inseamThigh, ...crotchCurve])],
   };
