@@ -126,6 +126,22 @@ describe('upstride draft', () => {
     expect((await upstride('draft', file, '--format', 'svg', '--out', svg)).status).toBe(0);
     expect((await upstride('draft', file, '--format', 'pdf', '--paper', 'letter', '--out', pdf)).status).toBe(0);
     expect(await readFile(svg, 'utf8')).toContain('data-name="back.rise"');
+    // An inch order is cut with inch allowances: the hem lies 1 1/2 in outside, not 4 cm.
+    const hemOf = async (ordered: unknown): Promise<number> => {
+      const drawn = join(folder, 'hem.svg');
+      expect((await upstride('draft', await order(ordered), '--format', 'svg', '--out', drawn)).status).toBe(0);
+      const text = await readFile(drawn, 'utf8');
+      const lowest = (name: string): number => {
+        const [, data = ''] =
+          new RegExp(`data-name="${name}"[^>]* d="([^"]+)"|d="([^"]+)"[^>]*data-name="${name}"`).exec(text) ?? [];
+        const numbers = [...data.matchAll(/-?\d+(?:\.\d+)?/g)].map(Number);
+        return Math.max(...numbers.filter((_, i) => i % 2 === 1));
+      };
+      return lowest('back.cut') - lowest('back.hem');
+    };
+    const body = { waist: '30 in', hip: '40 in', crotchDepth: '10.75 in', inseam: '31 in' };
+    expect(await hemOf({ measurements: { unit: 'in', ...body }, method: 'quarter-and-half' })).toBeCloseTo(38.1, 1);
+    expect(await hemOf({ measurements: { unit: 'cm', ...body }, method: 'quarter-and-half' })).toBeCloseTo(40, 1);
     expect((await readFile(pdf)).subarray(0, 5).toString()).toBe('%PDF-');
   });
 

@@ -39,7 +39,7 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
   const inHand = useBoard((s) => s.inHand);
   const change = useChange();
   const panel = draft.block[inHand];
-  const handles = useMemo(() => handlesOf(panel, draft.block.levels), [panel, draft.block.levels]);
+  const handles = useMemo(() => handlesOf(draft.block, inHand), [draft.block, inHand]);
   const held = useRef<Held>(undefined);
   const frame = useRef<number>(undefined);
   const [heldId, setHeldId] = useState<string>();
@@ -91,8 +91,8 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
       { ...view, x: 0, y: 0 },
     );
     const to = toPanel(add(toBoard(grip.handle.at, place), moved), place);
-    const arc = event.ctrlKey || event.altKey;
-    grip.values = grip.handle.drag(to, { step: handStep(tape.unit, event.shiftKey), arc });
+    const modified = event.ctrlKey || event.altKey;
+    grip.values = grip.handle.drag(to, { step: handStep(tape.unit, event.shiftKey), modified });
     // One recompute a frame, however often the pointer reports.
     frame.current ??= requestAnimationFrame(() => {
       frame.current = undefined;
@@ -121,7 +121,9 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
     if (event.key === 'Delete' || event.key === 'Backspace') {
       event.preventDefault();
       event.stopPropagation();
-      change(giveBack(handle.sets.map((name) => `${inHand}.${name}`)));
+      const alone = event.ctrlKey || event.altKey;
+      const own = handle.sets.map((name) => `${inHand}.${name}`);
+      change(giveBack(alone ? own : [...own, ...handle.along]));
       return;
     }
     const way = ways[event.key];
@@ -131,7 +133,7 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
     const step = handStep(tape.unit, event.shiftKey);
     const by = { x: (place.mirrored ? -way.x : way.x) * step, y: way.y * step };
     const to = add(handle.at, scale(by, handle.ofStep));
-    const values = handle.drag(to, { step, arc: event.ctrlKey || event.altKey });
+    const values = handle.drag(to, { step, modified: event.ctrlKey || event.altKey });
     if (Object.keys(values).length > 0) change(setByHand(values));
   };
 

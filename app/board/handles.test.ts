@@ -20,7 +20,7 @@ function draft(set: Record<string, number | 'crease' | 'midway' | 'apexSpan'> = 
 }
 
 const handleOf = (d: Draft, panel: PanelName, id: string): Handle => {
-  const found = handlesOf(d.block[panel], d.block.levels).find((h) => h.id === id);
+  const found = handlesOf(d.block, panel).find((h) => h.id === id);
   if (!found) throw new Error(`no handle ${id}`);
   return found;
 };
@@ -29,8 +29,8 @@ describe('handles', () => {
   it('do nothing while they are not moved by half a step', () => {
     const d = draft();
     for (const panel of ['front', 'back'] as const) {
-      for (const handle of handlesOf(d.block[panel], d.block.levels)) {
-        expect(handle.drag(handle.at, { step: 2.5, arc: false })).toEqual({});
+      for (const handle of handlesOf(d.block, panel)) {
+        expect(handle.drag(handle.at, { step: 2.5, modified: false })).toEqual({});
       }
     }
   });
@@ -39,14 +39,14 @@ describe('handles', () => {
     for (const d of [draft(), draft({ 'back.creaseShift': 12, 'front.creaseShift': 12 })]) {
       for (const panel of ['front', 'back'] as const) {
         for (const id of ['knee-inseam', 'hem-inseam', 'dart-0-sideLeg']) {
-          const handle = handlesOf(d.block[panel], d.block.levels).find((h) => h.id === id);
+          const handle = handlesOf(d.block, panel).find((h) => h.id === id);
           const [name] = handle?.sets ?? [];
           if (!handle || !name) continue;
           const step = 5;
           const grown = Object.entries(
             handle.drag(point(handle.at.x + (id === 'dart-0-sideLeg' ? -1 : 1) * step * handle.ofStep, handle.at.y), {
               step,
-              arc: false,
+              modified: false,
             }),
           ).find(([line]) => line === `${panel}.${name}`);
           const was =
@@ -66,7 +66,7 @@ describe('handles', () => {
           const handle = handleOf(d, panel, id);
           const across = handle.does === 'across';
           const to = point(handle.at.x + (random() - 0.5) * 20, handle.at.y + (across ? 0 : (random() - 0.5) * 12));
-          const after = draft(handle.drag(to, { step: 1, arc: false }));
+          const after = draft(handle.drag(to, { step: 1, modified: false }));
           // The knee and hem are gripped at corners that also follow the crease, so they are held to it.
           const moved = handleOf(after, panel, id).at;
           // The crease settles on the side as drawn at the crotch line, which gives way by a share of what is dragged.
@@ -84,18 +84,19 @@ describe('handles', () => {
     const outcome = computeDraft({ ...EMPTY_INPUT, sheet, fit: { stretch: 0.5 }, measured });
     if (!outcome.ok) throw new Error('must draft');
     const { back } = outcome.value.block;
-    const ids = handlesOf(back, outcome.value.block.levels).map((h) => h.id);
+    const ids = handlesOf(outcome.value.block, 'back').map((h) => h.id);
     expect(ids).not.toContain('knee-side');
-    const knee = handlesOf(back, outcome.value.block.levels).find((h) => h.id === 'knee-inseam');
+    const knee = handlesOf(outcome.value.block, 'back').find((h) => h.id === 'knee-inseam');
     expect(knee?.at.x).toBeCloseTo(parametersOf(back)?.kneeWidth ?? NaN, 6);
-    expect(knee?.drag(point(200, knee.at.y), { step: 1, arc: false })).toEqual({ 'back.kneeWidth': 200 });
+    expect(knee?.drag(point(200, knee.at.y), { step: 1, modified: true })).toEqual({ 'back.kneeWidth': 200 });
   });
 
   it('turn the seat line about its tilt point with its length kept', () => {
     const d = draft();
     const handle = handleOf(d, 'back', 'seat');
     const { tiltPoint, centreWaist } = d.block.back.points;
-    const after = draft(handle.drag(point(handle.at.x - 20, handle.at.y + 3), { step: 2.5, arc: true })).block.back;
+    const after = draft(handle.drag(point(handle.at.x - 20, handle.at.y + 3), { step: 2.5, modified: true })).block
+      .back;
     expect(distance(after.points.tiltPoint, after.points.centreWaist)).toBeCloseTo(distance(tiltPoint, centreWaist), 6);
     const degrees = (after.seatAngle * 180) / Math.PI;
     expect((degrees * 2) % 1).toBeCloseTo(0, 6);
@@ -114,11 +115,11 @@ describe('handles', () => {
     const outcome = computeDraft({ ...EMPTY_INPUT, measured: { ...measured, waist: 640 } });
     if (!outcome.ok) throw new Error('must draft');
     const leg = handleOf(outcome.value, 'back', 'dart-0-sideLeg');
-    const values = leg.drag(point(leg.at.x - 3, leg.at.y), { step: 1, arc: false });
+    const values = leg.drag(point(leg.at.x - 3, leg.at.y), { step: 1, modified: false });
     expect(values['back.dartCount']).toBe(2);
     const d = draft();
     const apex = handleOf(d, 'back', 'dart-0-apex');
-    const after = draft(apex.drag(point(apex.at.x - 20, apex.at.y + 15), { step: 1, arc: false })).block.back;
+    const after = draft(apex.drag(point(apex.at.x - 20, apex.at.y + 15), { step: 1, modified: false })).block.back;
     expect(distance(after.darts[0]?.apex ?? apex.at, point(apex.at.x - 20, apex.at.y + 15))).toBeLessThan(3);
   });
 });
@@ -175,5 +176,29 @@ describe('the board', () => {
     const knee = at({ x: block.back.points.sideKnee.x, y: block.back.points.sideKnee.y + 40 });
     const low = at({ x: block.back.points.sideHem.x, y: block.back.points.sideHem.y - 40 });
     expect(readBetween(knee, low).alongSeam).toBeCloseTo(readBetween(knee, low).straight, 1);
+  });
+
+  it('that set a leg width move both pieces by as much, or one alone with the modifier', () => {
+    const d = draft();
+    const width = (of: Draft, panel: 'front' | 'back', name: 'kneeWidth' | 'hemWidth'): number =>
+      parametersOf(of.block[panel])?.[name] ?? NaN;
+    for (const panel of ['front', 'back'] as const) {
+      for (const [id, name] of [
+        ['knee-inseam', 'kneeWidth'],
+        ['hem-side', 'hemWidth'],
+      ] as const) {
+        const handle = handleOf(d, panel, id);
+        const to = point(handle.at.x + 9, handle.at.y);
+        const both = draft(handle.drag(to, { step: 1, modified: false }));
+        const difference = (of: Draft): number => width(of, 'back', name) - width(of, 'front', name);
+        expect(Math.abs(width(both, panel, name) - width(d, panel, name))).toBeGreaterThan(15);
+        expect(difference(both)).toBeCloseTo(difference(d), 6);
+        const other = panel === 'front' ? 'back' : 'front';
+        const alone = draft(handle.drag(to, { step: 1, modified: true }));
+        expect(width(alone, panel, name)).toBeCloseTo(width(both, panel, name), 6);
+        expect(width(alone, other, name)).toBeCloseTo(width(d, other, name), 6);
+        expect(handle.along).toEqual([`${other}.${name}`]);
+      }
+    }
   });
 });

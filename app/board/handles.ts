@@ -1,13 +1,20 @@
 import { add, distance, dot, point, scale, subtract, unit, type Point } from '../../core/geometry/index.js';
-import { parametersOf, type Panel } from '../../core/draft/index.js';
-import { PANEL_PARAMETERS, type Levels, type PanelParameters, type ParameterName } from '../../core/method/index.js';
+import { parametersOf, type Block, type Panel } from '../../core/draft/index.js';
+import {
+  PANEL_PARAMETERS,
+  type Levels,
+  type PanelName,
+  type PanelParameters,
+  type ParameterName,
+} from '../../core/method/index.js';
 import { snapTo } from '../../core/units/index.js';
 import type { HandValues } from '../store/work-store.js';
 
-/** How a handle was moved: the step of the tape in mm, and whether it turns at constant length. */
+/** How a handle was moved: the step of the tape in mm, and with the modifier or without. */
 export interface Move {
   readonly step: number;
-  readonly arc: boolean;
+  /** A seat line turns at constant length; a leg width is changed on this piece alone. */
+  readonly modified: boolean;
 }
 
 /** A place on a piece that can be taken hold of. Coordinates are the panel's. */
@@ -19,6 +26,8 @@ export interface Handle {
   readonly does: 'across' | 'both' | 'turns';
   /** The parameters it sets, without the panel's name. */
   readonly sets: readonly ParameterName[];
+  /** The lines of the other panel that go along, unless the modifier is held. */
+  readonly along: readonly string[];
   /**
    * How far it goes for one step of its figure, as a share: a width that moves on both sides of the crease at once goes half
    * as far at either.
@@ -37,7 +46,15 @@ function halved({ points, crease }: Panel, which: 'knee' | 'hem'): boolean {
   return Math.abs(side.x + inseam.x - 2 * crease) < 0.01;
 }
 
-function widthHandle(panel: Panel, which: 'knee' | 'hem', side: 'side' | 'inseam'): Handle {
+/** A leg width changed on the other panel by as much as on this one, so that the two keep their difference. */
+function otherWidth(panel: Panel, other: Panel, name: 'kneeWidth' | 'hemWidth', own: HandValues): HandValues {
+  const [mine, theirs] = [parametersOf(panel)?.[name], parametersOf(other)?.[name]];
+  const set = own[`${panel.name}.${name}`];
+  if (mine === undefined || theirs === undefined || typeof set !== 'number') return own;
+  return { ...own, [`${other.name}.${name}`]: theirs + set - mine };
+}
+
+function widthHandle(panel: Panel, other: Panel, which: 'knee' | 'hem', side: 'side' | 'inseam'): Handle {
   const sets = which === 'knee' ? 'kneeWidth' : 'hemWidth';
   const corner =
     which === 'knee' ? (side === 'side' ? 'sideKnee' : 'inseamKnee') : side === 'side' ? 'sideHem' : 'inseamHem';
@@ -50,9 +67,13 @@ function widthHandle(panel: Panel, which: 'knee' | 'hem', side: 'side' | 'inseam
     at,
     does: 'across',
     sets: [sets],
+    along: [`${other.name}.${sets}`],
     ofStep: halved(panel, which) ? 0.5 : 1,
-    drag: (to, { step }) =>
-      stepped(panel, sets, halved(panel, which) ? 2 * way * (to.x - panel.crease) : to.x - opposite.x, step),
+    drag: (to, { step, modified }) => {
+      const width = halved(panel, which) ? 2 * way * (to.x - panel.crease) : to.x - opposite.x;
+      const own = stepped(panel, sets, width, step);
+      return modified ? own : otherWidth(panel, other, sets, own);
+    },
   };
 }
 
@@ -80,9 +101,10 @@ function seatHandle(panel: Panel, { hipWidth }: PanelParameters): Handle {
     at: panel.points.centreWaist,
     does: 'turns',
     sets: ['centreIn', 'centreLift'],
+    along: [],
     ofStep: 1,
-    drag: (to, { step, arc }) => {
-      if (arc) {
+    drag: (to, { step, modified }) => {
+      if (modified) {
         const end = turned(panel, to, step);
         return { [`${panel.name}.centreIn`]: hipWidth - end.x, [`${panel.name}.centreLift`]: -end.y };
       }
@@ -99,6 +121,7 @@ function crotchHandle(panel: Panel, { hipWidth }: PanelParameters, levels: Level
     at,
     does: 'both',
     sets: ['extension', 'crotchDrop'],
+    along: [],
     ofStep: 1,
     drag: (to, { step }) => ({
       ...stepped(panel, 'extension', to.x - hipWidth, step),
@@ -127,6 +150,7 @@ function dartHandles(panel: Panel, parameters: PanelParameters): Handle[] {
       at: dart[which],
       does: 'across',
       sets: ['dartIntake'],
+      along: [],
       ofStep: 0.5,
       drag: (to, { step }) => {
         const intake = settled.dartIntake + 2 * way * dot(subtract(to, dart[which]), across);
@@ -140,6 +164,7 @@ function dartHandles(panel: Panel, parameters: PanelParameters): Handle[] {
       at: dart.apex,
       does: 'both',
       sets: ['dartLength', 'dartAt'],
+      along: [],
       ofStep: 1,
       drag: (to, { step }) => {
         const moved = subtract(to, dart.apex);
@@ -161,12 +186,13 @@ function dartHandles(panel: Panel, parameters: PanelParameters): Handle[] {
  * Everything on a panel that can be taken hold of, in the order of the tab key: crotch, seat, leg, darts. An outline
  * without a sheet has no parameter that a handle could set.
  */
-export function handlesOf(panel: Panel, levels: Levels): Handle[] {
+export function handlesOf(block: Block, name: PanelName): Handle[] {
+  const { levels, [name]: panel, [name === 'front' ? 'back' : 'front']: other } = block;
   const parameters = parametersOf(panel);
   if (!parameters) return [];
   const both = (which: 'knee' | 'hem'): Handle[] => [
-    ...(halved(panel, which) ? [widthHandle(panel, which, 'side')] : []),
-    widthHandle(panel, which, 'inseam'),
+    ...(halved(panel, which) ? [widthHandle(panel, other, which, 'side')] : []),
+    widthHandle(panel, other, which, 'inseam'),
   ];
   return [
     crotchHandle(panel, parameters, levels),

@@ -12,7 +12,10 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['B', 'Fold the bench away, bring it out'],
   ['?', 'This sheet of keys'],
   ['Tab', 'From handle to handle on the piece in hand'],
-  ['Arrows on a handle', 'Move it by a step of the tape; with Shift by a fine step; with Ctrl turn at constant length'],
+  [
+    'Arrows on a handle',
+    'Move it by a step of the tape; with Shift by a fine step; with Ctrl turn at constant length, or change a leg width on this piece alone',
+  ],
   ['Delete on a handle', 'Give its figures back to the sheet'],
   ['Escape', 'Give up a drag, give back a field, put down a tool'],
   ['Arrows on a wedge', 'Pull it open or shut by a step of the tape'],

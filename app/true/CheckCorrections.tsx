@@ -46,7 +46,7 @@ function OfferLine({ offer, check }: { offer: Offer; check: Check }) {
         </span>{' '}
         {offer.effects.length === 0
           ? 'No check changes.'
-          : withFractions(`${offer.effects.map((e) => sayEffect(e, unit)).join(', ')}; all others unchanged.`)}
+          : withFractions(`${offer.effects.map((e) => sayEffect(e, unit)).join('; ')}; all others unchanged.`)}
         {offer.effects[0]?.id !== check.id && ` ${labelOf(check, tape)} ${word}.`}
       </span>
       {offer.caution && <span className="quiet">{offer.caution}</span>}

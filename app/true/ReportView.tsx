@@ -32,7 +32,7 @@ function Way({ check }: { check: Check }) {
       {' '}
       <em>
         {withFractions(offer.said)}
-        {rest.length > 0 && ` (${withFractions(rest.join(', '))})`}.
+        {rest.length > 0 && ` (${withFractions(rest.join('; '))})`}.
       </em>
     </>
   );

@@ -227,19 +227,19 @@ describe('every kind of alteration', () => {
     [{ kind: 'scoop', panel: 'front', at: 0.5, by: -4, keepLength: false }, 'Front: fill the crotch curve 4 mm'],
     [
       { kind: 'crotchPoint', panel: 'back', out: 12, down: 0, recentre: true },
-      'Back: crotch point 12 mm out, crease recentred',
+      'Back: crotch point 12 mm outward, crease recentred',
     ],
     [
       { kind: 'crotchPoint', panel: 'front', out: -6, down: 5, recentre: false },
-      'Front: crotch point 6 mm in and 5 mm down',
+      'Front: crotch point 6 mm inward and 5 mm down',
     ],
     [
       { kind: 'tilt', panel: 'back', above: 0, by: 12, giveBack: true },
-      'Back: seat line 12 mm in at the waist, given back at the side',
+      'Back: seat line 12 mm inward at the waist, given back at the side',
     ],
     [
       { kind: 'seam', panel: 'both', seam: 'side', by: 6, from: hip, to: { line: 'crotchLevel', by: 0 }, runOut: 150 },
-      'Front and back: side 6 mm out from the hip line to the crotch line',
+      'Front and back: side 6 mm outward from the hip line to the crotch line',
     ],
     [
       {
@@ -251,7 +251,7 @@ describe('every kind of alteration', () => {
         to: { line: 'kneeLevel', by: 0 },
         runOut: 100,
       },
-      'Back: inseam 5 mm in from 10.0 cm above the knee line to the knee line',
+      'Back: inseam 5 mm inward from 10.0 cm above the knee line to the knee line',
     ],
     [
       {
@@ -263,7 +263,7 @@ describe('every kind of alteration', () => {
         to: { line: 'waistLine', by: 0 },
         runOut: 120,
       },
-      'Back: centre seam 5 mm in at the waist line',
+      'Back: centre seam 5 mm inward at the waist line',
     ],
     [
       { kind: 'dart', panel: 'back', dart: 0, act: 'intake', by: 6, keepWaist: true },

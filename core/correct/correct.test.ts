@@ -39,7 +39,11 @@ describe('corrections offered for a seat that is 20 mm short', () => {
     expect(wedge.caution).toContain('bias');
     expect(wedge.effects[0]).toMatchObject({ id: 'backRise', verdictWas: 'out', verdictIs: 'in' });
     expect(wedge.effects.some((e) => e.id === 'sideWalk')).toBe(false);
-    expect(wedge.effects.map((e) => sayEffect(e, 'cm'))[0]).toBe('back rise in');
+    const told = (unit: 'cm' | 'in'): string => wedge.effects.map((e) => sayEffect(e, unit))[0] ?? '';
+    expect(told('cm')).toBe(
+      `back rise ${(rise / 10).toFixed(1)} cm now, ${((rise + 20) / 10).toFixed(1)} cm then, in band`,
+    );
+    expect(told('in')).toMatch(/^back rise \d+( \d+\/\d+)? in now, \d+( \d+\/\d+)? in then, in band$/);
   });
 
   it('are in steps of the maker’s tape, so that what is said is what is done', () => {

@@ -132,18 +132,23 @@ function effectsOf(drafted: Draft, changed: Draft, first: CheckId, unit: Unit): 
     .sort((a, b) => Number(b.id === first) - Number(a.id === first));
 }
 
-const VERDICT_WORDS: Record<Verdict, string> = { in: 'in', near: 'near', out: 'out', unknown: 'not known' };
+const VERDICT_WORDS: Record<Verdict, string> = {
+  in: 'in band',
+  near: 'near its band',
+  out: 'out of band',
+  unknown: 'not known',
+};
 
-/** An effect in words: “back rise in”, “waist + 3 mm”. */
-export function sayEffect(effect: Effect, unit: Unit): string {
-  const name = effect.label.toLowerCase();
-  if (effect.verdictWas !== effect.verdictIs) return `${name} ${VERDICT_WORDS[effect.verdictIs]}`;
-  if (typeof effect.was !== 'number' || typeof effect.is !== 'number')
-    return `${name} ${String(effect.is).toLowerCase()}`;
-  const by = effect.is - effect.was;
-  if (effect.kind === 'angle') return `${name} ${by < 0 ? '−' : '+'} ${Math.abs(by).toFixed(1)}°`;
-  const amount = unit === 'in' ? formatLength(Math.abs(by), tapeFor(unit)) : `${Math.round(Math.abs(by))} mm`;
-  return `${name} ${by < 0 ? '−' : '+'} ${amount}`;
+function shownFigure(value: number | string | undefined, kind: Check['kind'], unit: Unit): string {
+  if (value === undefined) return 'not known';
+  if (typeof value === 'string') return value.toLowerCase();
+  return kind === 'angle' ? `${value.toFixed(1)}°` : formatLength(value, tapeFor(unit));
+}
+
+/** An effect in words, as check, now, then: “back rise 36.5 cm now, 38.5 cm then, in band”. */
+export function sayEffect({ label, was, is, verdictWas, verdictIs, kind }: Effect, unit: Unit): string {
+  const verdict = verdictWas === verdictIs ? '' : `, ${VERDICT_WORDS[verdictIs]}`;
+  return `${label.toLowerCase()} ${shownFigure(was, kind, unit)} now, ${shownFigure(is, kind, unit)} then${verdict}`;
 }
 
 /**

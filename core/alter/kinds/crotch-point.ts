@@ -91,14 +91,14 @@ export const crotchPoint = alterationKind({
   label: 'Move the crotch point',
   panels: ANY_PANEL,
   fields: {
-    out: { as: 'length', label: 'Out (+) or in (−)' },
+    out: { as: 'length', label: 'Outward (+) or inward (−)' },
     down: { as: 'length', label: 'Down (+) or up (−)' },
     recentre: { as: 'tick', label: 'Recentre the crease' },
   },
   start: (panel) => ({ panel, out: 6, down: 0, recentre: true }),
   say({ out, down, recentre }, { mm }) {
     const moves = [
-      ...(out === 0 ? [] : [`${mm(out)} ${out < 0 ? 'in' : 'out'}`]),
+      ...(out === 0 ? [] : [`${mm(out)} ${out < 0 ? 'inward' : 'outward'}`]),
       ...(down === 0 ? [] : [`${mm(down)} ${down < 0 ? 'up' : 'down'}`]),
     ];
     return `crotch point ${moves.join(' and ') || 'kept'}${recentre && out !== 0 ? ', crease recentred' : ''}`;

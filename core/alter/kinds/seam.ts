@@ -91,7 +91,7 @@ export const seam = alterationKind({
         ['centre', 'centre'],
       ],
     },
-    by: { as: 'length', label: 'Out (+) or in (−)' },
+    by: { as: 'length', label: 'Outward (+) or inward (−)' },
     from: { as: 'level', label: 'From' },
     to: { as: 'level', label: 'To' },
     runOut: { as: 'length', label: 'Running out over' },
@@ -108,7 +108,7 @@ export const seam = alterationKind({
     const { from, to } = work;
     const levels =
       from.line === to.line && from.by === to.by ? `at ${level(from)}` : `from ${level(from)} to ${level(to)}`;
-    return `${work.seam === 'centre' ? 'centre seam' : work.seam} ${mm(work.by)} ${work.by < 0 ? 'in' : 'out'} ${levels}`;
+    return `${work.seam === 'centre' ? 'centre seam' : work.seam} ${mm(work.by)} ${work.by < 0 ? 'inward' : 'outward'} ${levels}`;
   },
   apply: seamMoved,
 });

@@ -53,12 +53,12 @@ export const tilt = alterationKind({
   label: 'Turn the seat line',
   panels: ANY_PANEL,
   fields: {
-    by: { as: 'length', label: 'In (+) or out (−) at the waist' },
+    by: { as: 'length', label: 'Inward (+) or outward (−) at the waist' },
     above: { as: 'length', label: 'Turned above the start of the curve by' },
     giveBack: { as: 'tick', label: 'Give hip and waist back at the side' },
   },
   start: (panel) => ({ panel, above: 0, by: 6, giveBack: true }),
   say: ({ by, giveBack }, { mm }) =>
-    `seat line ${mm(by)} ${by < 0 ? 'out' : 'in'} at the waist${giveBack ? ', given back at the side' : ''}`,
+    `seat line ${mm(by)} ${by < 0 ? 'outward' : 'inward'} at the waist${giveBack ? ', given back at the side' : ''}`,
   apply: tilted,
 });
