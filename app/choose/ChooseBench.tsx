@@ -1,4 +1,4 @@
-import { COMMON, settingsOf } from '../../core/method/index.js';
+import { COMMON, settingsOf, type Choice } from '../../core/method/index.js';
 import { sheetOf } from '../store/sheets.js';
 import { useComputed, useWork } from '../store/work-context.js';
 import { BuildLines } from './BuildLines.js';
@@ -9,6 +9,11 @@ import { MethodPick } from './MethodPick.js';
 import { SettingLine } from './SettingLine.js';
 
 const LEG = COMMON.choices.find((c) => c.id === 'leg');
+const named = (...ids: string[]): Choice[] => COMMON.choices.filter((c) => ids.includes(c.id));
+const LEG_AND_LENGTH = named('legFrom', 'shortHem', 'inseams');
+const BAND_AND_RISES = named('bandCounts', 'riseTo');
+/** Settings that hold for every method and belong to the length. */
+const LENGTH_SETTINGS = new Set(['waistToHem']);
 
 /** The bench at Choose: the method and its variants, fit and leg, build, length, and the rules of the house. */
 export function ChooseBench() {
@@ -16,7 +21,10 @@ export function ChooseBench() {
   const counting = useComputed((c) => c.draft?.worked.settings) ?? settingsOf(sheet);
   const settings = counting.filter((s) => !EASE_SETTINGS.has(s.name) && s.group !== 'house');
   const ofLeg = settings.filter((s) => s.when?.['leg'] !== undefined);
-  const ofSheet = settings.filter((s) => sheet.settings.some((own) => own.name === s.name));
+  const ofSheet = settings.filter(
+    (s) => LENGTH_SETTINGS.has(s.name) || sheet.settings.some((own) => own.name === s.name),
+  );
+  const ofBand = settings.filter((s) => s.when?.['bandCounts'] !== undefined);
   return (
     <>
       <MethodPick />
@@ -36,6 +44,16 @@ export function ChooseBench() {
       <BuildLines />
       <h3>Leg and length</h3>
       {ofSheet.map((s) => (
+        <SettingLine key={s.name} setting={s} />
+      ))}
+      {LEG_AND_LENGTH.map((choice) => (
+        <ChoiceLine key={choice.id} choice={choice} />
+      ))}
+      <h3>Band and rises</h3>
+      {BAND_AND_RISES.map((choice) => (
+        <ChoiceLine key={choice.id} choice={choice} />
+      ))}
+      {ofBand.map((s) => (
         <SettingLine key={s.name} setting={s} />
       ))}
       <HouseRules />

@@ -7,6 +7,7 @@ import {
   checkLines,
   checkRiseShape,
   shown,
+  wantedRise,
   type Check,
   type LineRules,
 } from '../check/index.js';
@@ -15,6 +16,7 @@ import { figuresOf } from '../measured/index.js';
 import {
   measurementLabel,
   completeBody,
+  isGiven,
   REQUIRED_IDS,
   refuseMeasurement,
   AVERAGE_BUILD,
@@ -126,7 +128,7 @@ const SOLVING_ROUNDS = 4;
 /** Works the sheet out and draws it, moving what it settles from measured seams until they are as long as measured. */
 function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: Block }> {
   const { sheet, fit, figure, build, settings, choices, set } = input;
-  const wishes = (sheet.solves ?? []).filter((s) => input.measured[s.measure] !== undefined && !(s.line in set));
+  const wishes = (sheet.solves ?? []).filter((s) => isGiven(body.get(s.measure)) && !(s.line in set));
   let solved: Record<string, number> = {};
   for (let round = 0; ; round++) {
     const worked = workOut(sheet, { body, figure, build, fit, settings, choices, set, solved });
@@ -138,7 +140,7 @@ function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: 
     for (const { line, measure, least, most } of wishes) {
       const panel = RISE_OF[measure];
       const now = worked.value[panel].centreLift;
-      const missing = (input.measured[measure] ?? 0) - edgeLengths(block.value[panel]).rise;
+      const missing = (wantedRise(worked.value, measure) ?? NaN) - edgeLengths(block.value[panel]).rise;
       next[line] = Math.min(most, Math.max(least, now + missing));
       far = Math.max(far, Math.abs(next[line] - now));
     }
@@ -196,7 +198,11 @@ function checksOf({ worked, drafted, block }: Drafted, { heights, trace, rules }
     ...checkAgainstBody(worked, block, figures),
     ...checkGirths(worked, block, heights),
     ...checkRiseShape(block, trace),
-    ...checkAgainstItself(block, figures, worked.fitClass.byShare, worked.back.crotchDrop !== 0),
+    ...checkAgainstItself(block, figures, {
+      knit: worked.fitClass.byShare ?? false,
+      statedDrop: worked.back.crotchDrop !== 0,
+      equalInseams: worked.choices['inseams'] === 'equal',
+    }),
     ...checkLines(block, { ...lineRulesOf(worked, rules), drafted }),
   ].map(shown);
 }

@@ -63,15 +63,32 @@ function dartCheck(block: Block, { darts: value }: Figures): Check {
   return deep ? { ...check, verdict: 'near' } : check;
 }
 
+/** How the pieces are meant to be sewn. */
+export interface Sewn {
+  /** A knit is stretched on as it is sewn. */
+  readonly knit?: boolean;
+  /** The method states its crotch drop, and the back inseam is stretched on by what comes of it. */
+  readonly statedDrop?: boolean;
+  /** Both inseams are cut to one length. */
+  readonly equalInseams?: boolean;
+}
+
+/** Inseams cut to one length may differ by this, in mm. */
+const EQUAL = 1;
+
 /** The checks of a draft against itself (docs/trade/truing.md). A knit is stretched on, so its walk has more room below the knee. */
-export const checkAgainstItself = (block: Block, figures: Figures, knit = false, statedDrop = false): Check[] => [
+export const checkAgainstItself = (
+  block: Block,
+  figures: Figures,
+  { knit = false, statedDrop = false, equalInseams = false }: Sewn = {},
+): Check[] => [
   judged({
     id: 'inseamWalk',
     against: 'itself',
     value: figures.inseamWalk,
-    low: 0,
-    high: statedDrop ? STATED_STRETCH : STRETCH,
-    compares: { of: statedDrop ? 'inseamWalkStated' : 'inseamWalk' },
+    low: equalInseams ? -EQUAL : 0,
+    high: equalInseams ? EQUAL : statedDrop ? STATED_STRETCH : STRETCH,
+    compares: { of: equalInseams ? 'inseamWalkEqual' : statedDrop ? 'inseamWalkStated' : 'inseamWalk' },
     about: pairOf('inseam'),
   }),
   judged({

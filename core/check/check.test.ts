@@ -32,6 +32,8 @@ import {
   type Check,
   type CheckId,
 } from './index.js';
+import { inputFor } from '../../bench/random-body.js';
+import { SHEETS } from '../shipped/index.js';
 import { figuresOf, hipWidthOf, sideStretches } from '../measured/index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
@@ -549,5 +551,80 @@ describe('an outline taken over as it lies', () => {
     expect(sheetHip(outline)).toBeUndefined();
     expect(sheetHip(block)).toBeCloseTo(1000 + 2 * 25.4 * 0.5, 0);
     expect(draftNotes(worked, outline, 'cm').filter((note) => /^(Front|Back): (the|no|too)/.test(note))).toEqual([]);
+  });
+});
+
+describe('the rises', () => {
+  const rises = { front: edgeLengths(block.front).rise, back: edgeLengths(block.back).rise };
+  const bandOf = (d: Draft, id: CheckId): [number | undefined, number | undefined] => {
+    const { low, high } = find(d.checks, id);
+    return [low, high];
+  };
+
+  it('are three of which any two that were measured give the third; an estimate gives none', () => {
+    const given = { ...measured, crotchLength: rises.front + rises.back, backRise: rises.back + 2 };
+    const both = draft({ measured: given });
+    expect(find(both.checks, 'frontRise')).toMatchObject({
+      verdict: 'in',
+      low: expect.closeTo(rises.front - 2 - 6, 6) as number,
+      high: expect.closeTo(rises.front - 2 + 6, 6) as number,
+    });
+    const parts = draft({ measured: { ...measured, frontRise: rises.front, backRise: rises.back } });
+    expect(find(parts.checks, 'wholeRise').verdict).toBe('in');
+    expect(find(draft({ measured: { ...measured, backRise: rises.back } }).checks, 'frontRise').verdict).toBe(
+      'unknown',
+    );
+    expect(find(draft().checks, 'wholeRise').verdict).toBe('unknown');
+  });
+
+  it('are wanted as the body’s, or with the crotch ease, shown as a sum', () => {
+    const given = { measured: { ...measured, frontRise: rises.front, crotchLength: rises.front + rises.back } };
+    const plain = draft(given);
+    const eased = draft({ ...given, choices: { riseTo: 'ease' } });
+    const ease = Number(eased.worked.ledger.get('crotchEase')?.value);
+    expect(ease).toBeGreaterThan(0);
+    for (const [id, times] of [
+      ['frontRise', 1],
+      ['wholeRise', 2],
+    ] as const) {
+      const [low = NaN, high = NaN] = bandOf(plain, id);
+      expect(bandOf(eased, id)).toEqual([
+        expect.closeTo(low + times * ease, 6) as number,
+        expect.closeTo(high + times * ease, 6) as number,
+      ]);
+    }
+    const said = sayCompares(find(eased.checks, 'frontRise'), 'cm');
+    const [a = '', b = '', c = ''] = [rises.front, ease, rises.front + ease].map((mm) => (mm / 10).toFixed(1));
+    expect(said).toContain(`and the crotch ease: ${a} cm + ${b} cm = ${c} cm`);
+    expect(sayCompares(find(plain.checks, 'frontRise'), 'cm')).not.toContain('crotch ease');
+  });
+
+  it('that a sheet settles come to the body’s less the band that counts, and with the crotch ease where it is wanted', () => {
+    const [solving] = SHEETS.filter((s) => s.solves?.some((w) => w.measure === 'backRise'));
+    if (!solving) throw new Error('No sheet settles a rise');
+    const body = inputFor(solving, measured);
+    const risen = (choices: Record<string, string>, settings: Record<string, number> = {}): number => {
+      const input = { ...body, choices, settings, measured: { ...body.measured, backRise: rises.back } };
+      const outcome = computeDraft({ ...EMPTY_INPUT, ...input, sheet: solving });
+      if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
+      return edgeLengths(outcome.value.block.back).rise;
+    };
+    expect(risen({})).toBeCloseTo(rises.back, 0);
+    expect(risen({ bandCounts: 'yes' }, { bandDepth: 12 })).toBeCloseTo(rises.back - 12, 0);
+  });
+});
+
+describe('the inseams', () => {
+  it('are cut with the back shorter to be stretched on, or equal where that was chosen', () => {
+    const walked = (choices: Record<string, string>, sheet: DraftInput['sheet']): Check =>
+      find(draft({ ...inputFor(sheet, measured), sheet, choices }).checks, 'inseamWalk');
+    for (const sheet of SHEETS) {
+      const equal = walked({ inseams: 'equal' }, sheet);
+      expect([sheet.id, equal.low, equal.high]).toEqual([sheet.id, -1, 1]);
+      expect(sayCompares(equal, 'cm')).toContain('cut to one length');
+      const stretched = walked({}, sheet);
+      expect([sheet.id, stretched.low]).toEqual([sheet.id, 0]);
+      if (stretched.high === 6) expect([sheet.id, equal.value]).toEqual([sheet.id, expect.closeTo(0, 0) as number]);
+    }
   });
 });

@@ -18,6 +18,7 @@ export type PlainComparison =
   | 'highHip'
   | 'inseamWalk'
   | 'inseamWalkStated'
+  | 'inseamWalkEqual'
   | 'inseamWalkBelow'
   | 'sideWalk'
   | 'waistRun'
@@ -33,7 +34,14 @@ export type PlainComparison =
 export type Comparison =
   | { readonly of: PlainComparison }
   /** The seam along a rise with a measurement of the body; `band` where the depth of a band counts in. */
-  | { readonly of: 'rise'; readonly with: MeasurementId; readonly band: boolean }
+  /** `ease`: what of the crotch ease is wanted beside the body's figure, in mm; `body`: that figure, where there is one. */
+  | {
+      readonly of: 'rise';
+      readonly with: MeasurementId;
+      readonly band: boolean;
+      readonly ease: number;
+      readonly body: number | undefined;
+    }
   /** The class that the draft has with the one meant. */
   | { readonly of: 'fitClass'; readonly meant: FitClassId }
   /** Both panels across where a girth of the body is taken. */

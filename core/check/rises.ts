@@ -1,5 +1,5 @@
 import { hollowShare, type Figures } from '../measured/index.js';
-import type { MeasurementId } from '../measure/index.js';
+import { isGiven, type MeasurementId } from '../measure/index.js';
 import type { Block } from '../draft/index.js';
 import type { FitClass, Worked } from '../method/index.js';
 import { judged, unjudged, type About, type Check } from './check.js';
@@ -42,16 +42,31 @@ export function bandIn({ choices, ledger }: Worked, id: RiseId): number {
   return id === 'wholeRise' ? 2 * depth : depth;
 }
 
+/** What of the crotch ease a rise is wanted longer than the body's, in mm; twice for the whole rise. */
+function easeIn({ choices, ledger }: Worked, id: RiseId): number {
+  if (choices['riseTo'] !== 'ease') return 0;
+  const ease = Number(ledger.get('crotchEase')?.value ?? 0);
+  return id === 'wholeRise' ? 2 * ease : ease;
+}
+
+/** How long the seam of a rise is wanted, in mm: the body's, with the crotch ease where that was chosen, less a counted band. */
+export function wantedRise(worked: Worked, id: 'frontRise' | 'backRise'): number | undefined {
+  const known = worked.body.get(id);
+  return isGiven(known) ? known.mm + easeIn(worked, id) - bandIn(worked, id) : undefined;
+}
+
 function riseCheck(worked: Worked, id: RiseId, figures: Figures): Check {
   const band = bandIn(worked, id);
   const value = figures[id] + band;
   const { measure, about } = RISES[id];
-  const compares = { of: 'rise', with: measure, band: band > 0 } as const;
+  const ease = easeIn(worked, id);
+  const compares = { of: 'rise', with: measure, band: band > 0, ease, body: worked.body.get(measure)?.mm } as const;
   const known = worked.body.get(measure);
-  if (known?.source !== 'measured') return unjudged({ id, against: 'body', value, compares, about }, measure);
+  if (!isGiven(known)) return unjudged({ id, against: 'body', value, compares, about }, measure);
+  const wanted = known.mm + ease;
   const under = id === 'wholeRise' ? WHOLE_RISE_BAND : RISE_BAND;
   const over = id === 'backRise' ? (SEAT_ROOM[worked.fitClass.id] ?? under) : under;
-  return judged({ id, against: 'body', value, low: known.mm - under, high: known.mm + over, compares, about });
+  return judged({ id, against: 'body', value, low: wanted - under, high: wanted + over, compares, about });
 }
 
 /** The rises against the body's, as far as those were measured (docs/trade/truing.md). */

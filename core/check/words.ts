@@ -65,6 +65,7 @@ const PLAIN: Readonly<Record<PlainComparison, string>> = {
   thighLine: 'Both panels across a hand below the crotch line with the leg there and the ease of the thigh.',
   highHip: 'The finished girth at the high hip, darts closed, with the high hip and an ease between waist and hip.',
   inseamWalk: 'How much shorter the back inseam is than the front, crotch point to knee: it is stretched on.',
+  inseamWalkEqual: 'Front and back inseam above the knee, cut to one length.',
   inseamWalkStated:
     'How much shorter the back inseam is than the front, crotch point to knee: the drop that the method states is stretched on.',
   inseamWalkBelow: 'Front and back inseam from knee to hem.',
@@ -82,10 +83,18 @@ const PLAIN: Readonly<Record<PlainComparison, string>> = {
 
 const classLabel = (id: FitClassId): string => (fitClassById(id)?.label ?? id).toLowerCase();
 
+/** The sum of a rise that is wanted longer than the body’s by the crotch ease. */
+function riseSum({ ease, body }: Extract<Comparison, { of: 'rise' }>, unit: Unit): string {
+  if (ease === 0) return '';
+  const show = (mm: number): string => formatLength(mm, tapeFor(unit));
+  const sum = body === undefined ? show(ease) : `${show(body)} + ${show(ease)} = ${show(body + ease)}`;
+  return ` and the crotch ease: ${sum}`;
+}
+
 function sayComparison(c: Comparison, unit: Unit): string {
   switch (c.of) {
     case 'rise':
-      return `The seam along the rise ${c.band ? 'and the depth of the band ' : ''}with the ${measurementLabel(c.with).toLowerCase()} of the body.`;
+      return `The seam along the rise ${c.band ? 'and the depth of the band ' : ''}with the ${measurementLabel(c.with).toLowerCase()} of the body${riseSum(c, unit)}.`;
     case 'fitClass':
       return `The fit that the extensions and the thigh ease give with the one meant: ${classLabel(c.meant)}.`;
     case 'girth':

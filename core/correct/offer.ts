@@ -42,7 +42,7 @@ export interface Offer {
 /** What a figure should come to, in mm: the middle of its band, or just inside where one end is open. */
 function aimOf({ id, low = 0, high = 0 }: Check): number {
   if (id === 'crease') return 0;
-  if (id === 'inseamWalk') return INSEAM_STRETCH;
+  if (id === 'inseamWalk' && high > INSEAM_STRETCH) return INSEAM_STRETCH;
   // The body's own figure: what lies above it in the band is room to sit.
   if (id === 'backRise') return low + RISE_BAND;
   if (!Number.isFinite(high)) return low + 2;

@@ -75,6 +75,7 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
     uprightSide: sheet.uprightSide !== undefined && formulaFor(sheet.uprightSide, choices) === name,
     plumbLeg: fallsPlumb(worked, name),
     legFromSide: choices['legFrom'] === 'side',
+    inseamStretch: choices['inseams'] === 'equal' ? 0 : INSEAM_STRETCH,
     size: worked.size,
     cut: full && { parameters: worked[name], levels: worked.levels },
     mostMoved: of('mostMoved'),
@@ -135,7 +136,7 @@ export function drawBlock(worked: Worked, rules: DraftRules = HOUSE_RULES): Outc
     if (!frontPanel.ok) return frontPanel;
     if (!backPanel.ok) return backPanel;
     const trued = walks
-      ? walkedHem(frontPanel.value, backPanel.value, hem, (at) =>
+      ? walkedHem(frontPanel.value, backPanel.value, settings[1].inseamStretch, hem, (at) =>
           completePanel(settings[1], seams.value[1], back.value, at),
         )
       : backPanel.value;
@@ -148,8 +149,14 @@ export function drawBlock(worked: Worked, rules: DraftRules = HOUSE_RULES): Outc
 const HEM_ROUNDS = 3;
 
 /** The back of a short leg, its hem corners lowered or raised until side and inseam are sewn to the front's. */
-function walkedHem(front: Panel, first: Panel, from: HemShift, draw: (hem: HemShift) => Outcome<Panel>): Panel {
-  const [side, inseam] = [edgeLengths(front).side, edgeLengths(front).inseam - INSEAM_STRETCH];
+function walkedHem(
+  front: Panel,
+  first: Panel,
+  stretch: number,
+  from: HemShift,
+  draw: (hem: HemShift) => Outcome<Panel>,
+): Panel {
+  const [side, inseam] = [edgeLengths(front).side, edgeLengths(front).inseam - stretch];
   let back = first;
   let hem = from;
   for (let round = 0; round < HEM_ROUNDS; round++) {

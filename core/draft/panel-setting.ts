@@ -28,6 +28,8 @@ export interface PanelSetting {
   readonly size: number;
   /** The piece's own leg, where it is not as long as the body's: what lies above the crotch is drawn with the full leg. */
   readonly cut: { readonly parameters: PanelParameters; readonly levels: Levels } | undefined;
+  /** How much shorter than the front's the back inseam is cut above the knee, in mm: it is stretched on in sewing. */
+  readonly inseamStretch: number;
   /** How far truing may move a point, in mm. */
   readonly mostMoved: number;
   /** Names of this panel's parameters that a hand has set. */

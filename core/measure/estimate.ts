@@ -11,6 +11,8 @@ export interface EstimateRule {
   readonly needs: readonly MeasurementId[];
   /** True where it stands in by itself; the others are offered and can be adopted. */
   readonly house: boolean;
+  /** It holds between measured figures only, and is as good as measuring. */
+  readonly exact?: true;
   /** The rule with its numbers put in; `show` sets a length in mm in the reader's unit. */
   readonly sum: (known: Measured, show: (mm: number) => string) => string;
   /** The estimate in mm. All of `needs` are there. */
@@ -51,6 +53,12 @@ function linear(
     from: (known) => terms.reduce((sum, [share, needed]) => sum + share * of(known, needed), more),
   };
 }
+
+/** Of the whole rise and its two parts any two that were measured give the third. */
+const third = (id: MeasurementId, rule: string, first: Term, second: Term): EstimateRule => ({
+  ...linear(id, 'of-the-other-two', rule, [first, second], 0, true),
+  exact: true,
+});
 
 const depth: Term = [1, 'crotchDepth', '_'];
 const leg: Term = [0.5, 'inseam', '_ ÷ 2'];
@@ -102,6 +110,9 @@ export const ESTIMATES: readonly EstimateRule[] = [
   linear('pairFrontThigh', 'of-hip', '0.29 × hip', [[0.29, 'hip', '0.29 × _']]),
   linear('pairThigh', 'of-hip', '0.66 × hip', [[0.66, 'hip', '0.66 × _']]),
   linear('heel', 'of-foot', '1.3 × foot length', [[1.3, 'footLength', '1.3 × _']]),
+  third('frontRise', 'crotch length − back rise', [1, 'crotchLength', '_'], [-1, 'backRise', '_']),
+  third('backRise', 'crotch length − front rise', [1, 'crotchLength', '_'], [-1, 'frontRise', '_']),
+  third('crotchLength', 'front rise + back rise', [1, 'frontRise', '_'], [1, 'backRise', '_']),
   linear(
     'crotchLength',
     'depth-and-hip',
@@ -129,6 +140,10 @@ export type Known =
 /** Every figure known or estimated for a body. What has neither is absent. */
 export type Body = ReadonlyMap<MeasurementId, Known>;
 
+/** True of a figure that was measured, or that measured figures settle between them. */
+export const isGiven = (known: Known | undefined): known is Known =>
+  known !== undefined && (known.source === 'measured' || known.rule.exact === true);
+
 /** The order in which missing figures are made: what others rest on comes first. */
 const FILLED: readonly MeasurementId[] = [
   'crotchDepth',
@@ -150,7 +165,9 @@ export function completeBody(measured: Measured, figure: Figure, adopted: Adopte
   }
   for (const id of FILLED) {
     if (body.has(id)) continue;
-    const ready = rulesFor(id).filter((rule) => rule.needs.every((needed) => known[needed] !== undefined));
+    const ready = rulesFor(id).filter(({ needs, exact }) =>
+      needs.every((needed) => (exact ? measured : known)[needed] !== undefined),
+    );
     const chosen = ready.find((rule) => rule.ruleId === adopted[id]);
     const rule = chosen ?? ready.find((r) => r.house);
     if (!rule) continue;
