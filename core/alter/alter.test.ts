@@ -101,6 +101,7 @@ describe('a wedge in the seat', () => {
     expect(is.hem).toBe(was.hem);
     expect(is.waist).toBeCloseTo(was.waist, 3);
     expect(hipWidthOf(after.back)).toBeCloseTo(hipWidthOf(block.back), 1);
+    expect(Math.abs(after.back.crotchWidth - block.back.crotchWidth)).toBeLessThan(0.3);
     expect(after.back.seatAngle).toBeGreaterThan(block.back.seatAngle + 0.03);
     expect(after.front).toBe(block.front);
     expectFair(after);

@@ -93,6 +93,7 @@ export function withSide(paper: Paper, keepsTop = false): Paper | undefined {
     hip: startOfRun(paper, 'hipToCrotch'),
     crotchLevel: paper.levels.crotchLevel,
     insetX: crossingX(side, paper.levels.crotchLevel),
+    insetHeld: true,
     thigh: thighOf(side, paper),
     end: { knee: startOfRun(paper, 'sideShin'), hem: endOf(side), kneeOnPiece: true },
     plumb: paper.manner.plumbLeg,

@@ -8,6 +8,8 @@ export interface SideWish {
   readonly crotchLevel: number;
   /** x at the crotch line, where the sheet sets an inset; an outcome otherwise. */
   readonly insetX: number | undefined;
+  /** The inset is that of a side that was drawn before, and is to stay. */
+  readonly insetHeld?: boolean;
   /** Where the sheet states a width at the thigh line: its corner. */
   readonly thigh: Point | undefined;
   readonly end: LegEnd;
@@ -40,6 +42,7 @@ const LEAST_INSET = 0.62;
 /** How dear it is to pass a limit that cannot be kept, and to miss an inset or a thigh, per square millimetre. */
 const PASSED = 20;
 const INSET_DEAR = 0.02;
+const INSET_HELD = 2;
 /** An inset gives this much more than the other limits where none can be kept. */
 const INSET_GIVES = 4;
 /** Where it tapers by more than this, in mm, it is fullest within this of the hip line, in units of 100 mm. */
@@ -176,7 +179,7 @@ export function sideSeam(wish: SideWish): SideSeam | undefined {
   if (wish.insetX !== undefined) {
     const asked = wish.insetX - hip.x;
     const at = curve.place(CROTCH);
-    curve.dear(at, asked, INSET_DEAR);
+    curve.dear(at, asked, wish.insetHeld ? INSET_HELD : INSET_DEAR);
     if (asked > 1) {
       curve.atLeast(
         [
