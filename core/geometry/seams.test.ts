@@ -9,6 +9,7 @@ import {
   directionAt,
   displacePath,
   distance,
+  endOf,
   fairPath,
   jointedAt,
   line,
@@ -152,5 +153,20 @@ describe('a seam redrawn', () => {
     expect(pathLength(path.slice(0, 1))).toBeCloseTo(50, 6);
     expect(pathLength(path.slice(0, 3))).toBeCloseTo(300, 6);
     expect(jointedAt(bent(10), [200]).path).toHaveLength(2);
+  });
+});
+
+describe('a path that is moved again and again', () => {
+  it('keeps few curves: straight lines are cut only where they are long', () => {
+    const bumped = (path: Path): Path => {
+      const total = pathLength(path);
+      return displacePath(path, (s) => point(2 * smoothStep(s / total), 0)).path;
+    };
+    let short: Path = [line(point(0, 0), point(0, 20))];
+    let long: Path = [line(point(0, 0), point(0, 200))];
+    for (let i = 0; i < 12; i++) [short, long] = [bumped(short), bumped(long)];
+    expect(short).toHaveLength(1);
+    expect(long.length).toBeLessThan(12);
+    expect(endOf(long).x).toBeCloseTo(24, 6);
   });
 });

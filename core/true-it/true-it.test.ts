@@ -172,6 +172,22 @@ describe('True it', () => {
     expect(trued({ ...plain, measured: { ...measured, knee: 520 } }).untreated.map((c) => c.id)).toContain('knee');
   });
 
+  it('misses no target unsaid, not even one whose band the changes have moved', () => {
+    const random = seeded(3);
+    let input: DraftInput | undefined;
+    for (let done = 0; done < 180;) {
+      input = measuredBody(done, random);
+      if (input) done += 1;
+    }
+    if (!input) throw new Error('no body');
+    const answer = trued(input);
+    // Its rises, drawn anew, leave the centre line elsewhere, and the hip's band goes along.
+    const { unmet, silent } = unmetOf(answer);
+    expect(unmet).toEqual(['hip']);
+    expect(silent).toEqual([]);
+    expect(answer.conflicts.map((c) => conflictSentence(c, 'cm')).join(' ')).toMatch(/Hip stays 0\.\d cm off/);
+  });
+
   it('offers what costs less first, and calls a change far larger than the fault so', () => {
     const random = seeded(31);
     let outsized = 0;
