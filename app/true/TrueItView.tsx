@@ -78,7 +78,7 @@ function Told({ title, checks }: { title: string; checks: readonly Check[] }) {
   return (
     <section aria-label={title}>
       <h4>{title}</h4>
-      <ul className="told">
+      <ul className="found">
         {checks.map((check) => (
           <li key={check.id} data-told={check.id}>
             <span className="verdict" data-verdict={check.verdict} aria-hidden="true">

@@ -163,6 +163,7 @@ describe('True it', () => {
     const input = { ...plain, measured: { ...measured, knee: 520, backRise: backRise + 20 } };
     const { untreated, changes, before, after, worse } = trued(input);
     expect(changes.length).toBeGreaterThan(0);
+    for (const c of untreated) expect(after).toContain(c);
     // A knee like that asks for a thigh line that no trouser has.
     expect(untreated.map((c) => c.id).sort()).toEqual(['knee', 'thighLine']);
     const rank = { in: 0, unknown: 0, near: 1, out: 2 };

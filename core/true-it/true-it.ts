@@ -63,7 +63,7 @@ export interface Trued {
   /** Targets that took part. */
   readonly targets: readonly TargetId[];
   readonly conflicts: readonly Conflict[];
-  /** Checks that are out of band and are no target: True it leaves them as they are. */
+  /** Checks that are no target and are out of band when all is done: True it does nothing about them. */
   readonly untreated: readonly Check[];
   /** Checks that the changes together leave worse than they were, as they are after. */
   readonly worse: readonly Check[];
@@ -268,6 +268,9 @@ function withUnnamed(conflicts: readonly Conflict[], ids: readonly TargetId[], a
 /** The worse a verdict, the higher. */
 const RANK: Readonly<Record<Verdict, number>> = { in: 0, unknown: 0, near: 1, out: 2 };
 
+const untreatedOf = (checks: readonly Check[], ids: readonly TargetId[]): Check[] =>
+  checks.filter((c) => c.verdict === 'out' && !ids.some((id) => id === c.id));
+
 /** Checks that stand worse than before, as they are after. */
 const worseThan = (before: readonly Check[], after: readonly Check[]): Check[] =>
   after.filter((c) => RANK[c.verdict] > RANK[before.find((b) => b.id === c.id)?.verdict ?? c.verdict]);
@@ -292,7 +295,7 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
     after: draft.checks,
     targets: ids,
     conflicts: [],
-    untreated: draft.checks.filter((c) => c.verdict === 'out' && !targets.includes(c)),
+    untreated: untreatedOf(draft.checks, ids),
     worse: [],
   };
   if (targets.every((c) => c.verdict === 'in')) return good(nothing);
@@ -320,6 +323,7 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
     ...nothing,
     after,
     changes: made.sort((a, b) => a.cost - b.cost).map(({ change }) => change),
+    untreated: untreatedOf(after, ids),
     conflicts: withUnnamed(conflictsOf(problem, found), ids, after),
     worse: worseThan(draft.checks, after),
   });
