@@ -5,7 +5,7 @@ import type { Alignment } from '../../core/compare/index.js';
 export type Focus = 'whole' | 'top' | 'crotch';
 
 interface CompareState {
-  /** What is compared beside the draft in hand: `method:close`, `draft:ID`. */
+  /** What is compared beside the draft in hand, by the ids of its candidates. */
   readonly beside: readonly string[];
   /** What is hidden for the moment. */
   readonly hidden: ReadonlySet<string>;

@@ -3,7 +3,8 @@ import { readerIn } from '../../core/units/index.js';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { computeDraft, type Draft } from '../../core/chain/index.js';
-import { inputByMethod } from '../../core/kept/index.js';
+import { inputByMethod, type KeptDraft } from '../../core/kept/index.js';
+import type { Sheet } from '../../core/method/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
@@ -23,12 +24,10 @@ export interface Compared {
   readonly why: string;
 }
 
-/** What may be laid beside the draft in hand. */
-export interface Candidate {
-  readonly id: string;
-  readonly kind: 'method' | 'draft';
-  readonly label: string;
-}
+/** What may be laid beside the draft in hand: another method on the same figures, or another draft of the person. */
+export type Candidate = { readonly id: string; readonly label: string } & (
+  { readonly kind: 'method'; readonly sheet: Sheet } | { readonly kind: 'draft'; readonly draft: KeptDraft }
+);
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 
@@ -47,19 +46,26 @@ export function useCompared(): { readonly compared: readonly Compared[]; readonl
         .filter((d) => d.personId === work.person.id && d.id !== work.draft.id),
     [shelf.data, work.person.id, work.draft.id],
   );
+  const candidates = useMemo(
+    () => [
+      ...SHEETS.map((sheet): Candidate => ({ id: `method:${sheet.id}`, kind: 'method', label: sheet.name, sheet })),
+      ...others.map((draft): Candidate => ({ id: `draft:${draft.id}`, kind: 'draft', label: draft.name, draft })),
+    ],
+    [others],
+  );
   const compared = useMemo(() => {
     const made = beside.flatMap((id): Omit<Compared, 'letter'>[] => {
-      const [kind, name] = id.split(/:(.*)/);
-      const sheet = kind === 'method' ? SHEETS.find((s) => s.id === name) : undefined;
-      const draft = kind === 'draft' ? others.find((d) => d.id === name) : undefined;
-      if (!sheet && !draft) return [];
+      const candidate = candidates.find((c) => c.id === id);
+      if (!candidate) return [];
       const outcome = computeDraft(
-        sheet ? inputByMethod(work, sheet) : inputNow({ person: work.person, draft: draft ?? work.draft }),
+        candidate.kind === 'method'
+          ? inputByMethod(work, candidate.sheet)
+          : inputNow({ person: work.person, draft: candidate.draft }),
       );
       return [
         {
           id,
-          label: sheet?.name ?? draft?.name ?? '',
+          label: candidate.label,
           draft: outcome.ok ? outcome.value : undefined,
           why: outcome.ok ? '' : refusalsSentence(outcome.refusals.slice(0, 1), readerIn(unit)),
         },
@@ -67,10 +73,6 @@ export function useCompared(): { readonly compared: readonly Compared[]; readonl
     });
     const first = { id: 'here', label: `${work.draft.name} (${methodName(work.draft)})`, draft: inHand, why: '' };
     return [first, ...made].map((one, i): Compared => ({ ...one, letter: LETTERS[i] ?? '?' }));
-  }, [beside, others, work, unit, inHand]);
-  const candidates = [
-    ...SHEETS.map((s) => ({ id: `method:${s.id}`, kind: 'method' as const, label: s.name })),
-    ...others.map((d) => ({ id: `draft:${d.id}`, kind: 'draft' as const, label: d.name })),
-  ];
+  }, [beside, candidates, work, unit, inHand]);
   return { compared, candidates };
 }

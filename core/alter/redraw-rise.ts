@@ -98,8 +98,9 @@ function asLong(draw: (hollow: number) => Tried | undefined, hollow: number): Tr
  * The rise of a paper drawn anew in one bend by the measure of a rise (docs/trade/curves.md): one straight from the waist
  * end to where the curve begins, from there through the hollow, or as near to it as is fair, to the crotch point, square
  * to the inseam as before. A curve that was only cut is as hollow as it was drafted, or as its length asks; one that was
- * bent as it was bent; one that was scooped passes where it was scooped to, as near as is fair. What was broken by cuts keeps its length: what the hollow cannot give, the waist end gives along
- * the straight. Nothing where no bend is found.
+ * bent as it was bent; one that was scooped passes where it was scooped to, as near as is fair. What was broken by
+ * cuts keeps its length: what the hollow cannot give, the waist end gives along the straight. Nothing where no bend is found
+ * or the waist end would have to give too much.
  */
 export function redrawnRise(paper: Paper, drafted: Panel): RedrawnRise | undefined {
   const { through } = paper;

@@ -100,9 +100,8 @@ function centreHipOn(paper: Paper, sideHip: Point, within: number): Point | unde
 
 /**
  * The seams of a paper that were broken or bent, drawn anew by the measure of their kind, so that an altered piece has lines
- * as fair as a drafted one; what hip and waist lost by it is given back at
- * the side. A shape that was asked for is only smoothed
- * where it is broken, and so is a seam that its measure cannot draw.
+ * as fair as a drafted one; what hip and waist lost by it is given back at the side. A shape that was asked for is only
+ * smoothed where it is broken, and so is a seam that its measure cannot draw.
  */
 export function redrawn(cut: Paper, drafted: Panel): Paper {
   const paper = asDrafted(cut, drafted);

@@ -61,13 +61,13 @@ function cornerMoved(path: Path, at: number, by: number): Path {
   });
 }
 
-/** The side drawn anew by its measure from a corner that was moved; where that cannot be, moved by a smooth hump. */
-function sideMoved(paper: Paper, corner: number, by: number, hump: Displacement): Paper {
+/** The side drawn anew by its measure from a corner that was moved; where that cannot be, moved as told. */
+function sideMoved(paper: Paper, corner: number, by: number, otherwise: Displacement): Paper {
   const side = edgeOf(paper, 'side');
   const anew = paper.shaped.has('side')
     ? undefined
     : withSide(withEdge(paper, 'side', cornerMoved(side, corner, by), jointsOf(paper, 'side')));
-  return anew ?? { ...displaced(paper, 'side', hump), bent: including(paper.bent, 'side') };
+  return anew ?? { ...displaced(paper, 'side', otherwise), bent: including(paper.bent, 'side') };
 }
 
 /** Moves the side's hip point outward by `by` mm, running out to waist and knee. */

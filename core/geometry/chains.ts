@@ -34,7 +34,7 @@ const outOf = (path: Path, last: boolean): Point => (last ? endDirection(path) :
 /** The paths that lie on no loop: those with a free end, and then those that are left with one. */
 function spursOf(ends: readonly End[], places: readonly number[]): Set<number> {
   const at = new Map<number, Set<number>>();
-  for (const [i, place] of places.entries()) at.set(place, (at.get(place) ?? new Set()).add(ends[i]?.path ?? 0));
+  for (const [i, place] of places.entries()) at.set(place, (at.get(place) ?? new Set()).add((ends[i] as End).path));
   const spurs = new Set<number>();
   const free = [...at].filter(([, paths]) => paths.size === 1).map(([place]) => place);
   for (let place = free.pop(); place !== undefined; place = free.pop()) {
@@ -43,7 +43,7 @@ function spursOf(ends: readonly End[], places: readonly number[]): Set<number> {
     if (!paths || path === undefined || paths.size !== 1) continue;
     spurs.add(path);
     for (const end of [2 * path, 2 * path + 1]) {
-      const there = places[end] ?? 0;
+      const there = places[end] as number;
       const left = at.get(there);
       left?.delete(path);
       if (left?.size === 1) free.push(there);
@@ -61,7 +61,7 @@ function partnersOf(ends: readonly End[], within: number): Map<End, End> {
   const spurs = spursOf(ends, places);
   const together = new Map<number, End[]>();
   for (const [i, end] of ends.entries()) {
-    const place = places[i] ?? 0;
+    const place = places[i] as number;
     together.set(place, [...(together.get(place) ?? []), end]);
   }
   const chosen = new Map<End, End>();

@@ -27,7 +27,7 @@ function swapped(value: number): { value: number; across: boolean }[] {
   const point = text.indexOf('.');
   const places = [...text].flatMap((c, i) => (c === '.' ? [] : [i]));
   return places.slice(1).flatMap((place, i) => {
-    const before = places[i] ?? 0;
+    const before = places[i] as number;
     const digits = [...text];
     [digits[before], digits[place]] = [digits[place] ?? '', digits[before] ?? ''];
     const other = digits.join('');

@@ -74,7 +74,7 @@ export function sidePair({ front, back }: Block): { readonly tapers: number; rea
     const share = (hip.y - below.y - up) / (above.y - below.y || 1);
     return below.x - hip.x + share * (above.x - below.x);
   };
-  const height = Math.min(f.hip.y - (f.run[0]?.y ?? 0), b.hip.y - (b.run[0]?.y ?? 0));
+  const height = Math.min(f.hip.y - (f.run[0]?.y ?? NaN), b.hip.y - (b.run[0]?.y ?? NaN));
   let lie = 0;
   for (let i = 1; i <= 12; i++) lie = Math.max(lie, Math.abs(at(f, (height * i) / 12) - at(b, (height * i) / 12)));
   const taper = (panel: Panel): number => panel.points.sideWaist.x - panel.points.sideHip.x;

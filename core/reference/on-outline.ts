@@ -21,7 +21,7 @@ export function nearestOnOutline(outline: readonly LaidShape[], p: Point): Outli
   for (const { index, path, length } of outline) {
     const points = flatten(path, FLAT);
     const runs = runningLengths(points);
-    const drawn = runs[runs.length - 1] ?? 0;
+    const drawn = runs[runs.length - 1] as number;
     for (let i = 1; i < points.length; i++) {
       const [a, b] = [points[i - 1] as Point, points[i] as Point];
       const long = distance(a, b);
@@ -33,7 +33,7 @@ export function nearestOnOutline(outline: readonly LaidShape[], p: Point): Outli
       const away = distance(at, p);
       if (!best || away < best.distance) {
         // Lengths along the straight lines are brought to those of the real curve.
-        best = { index, length: (((runs[i - 1] ?? 0) + t * long) * length) / drawn, at, distance: away };
+        best = { index, length: (((runs[i - 1] as number) + t * long) * length) / drawn, at, distance: away };
       }
     }
   }

@@ -117,7 +117,8 @@ export function stretchesOf(path: Path, length: number, closed: boolean, marks: 
       const round = [...pathBetween(path, from, length), ...(from > 0 ? pathBetween(path, 0, from) : [])];
       return { name, from, to: from, path: round };
     }
-    const to = (marks[i + 1]?.at ?? (closed ? (marks[0]?.at ?? 0) : 1)) * length;
+    const next = marks[i + 1] ?? (closed ? marks[0] : undefined);
+    const to = (next?.at ?? 1) * length;
     return { name, from, to, path: pathBetween(path, from, to) };
   });
 }

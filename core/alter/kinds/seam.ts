@@ -42,7 +42,7 @@ function seamMoved(paper: Paper, work: SeamMove, alteration: string): Paper | Al
     const downward = (ends[0] ?? NaN) < (ends[1] ?? NaN);
     if (y <= least) return downward ? 0 : total;
     if (y >= most) return downward ? total : 0;
-    return lengthAtLevel(path, y) ?? 0;
+    return lengthAtLevel(path, y) ?? NaN;
   };
   const [a, b] = [lengthAt(top), lengthAt(bottom)].sort((p, q) => p - q) as [number, number];
   const reach = Math.max(1, runOut);
