@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { STARTING_KINDS, startingWork, type Alteration, type AlterationWork } from '../core/alter/index.js';
 import { UNITS, readerIn, type Unit } from '../core/units/index.js';
 import { asOrdered, readAlterations } from './alterations.js';
-import { refusalWords } from '../core/refusal/index.js';
+import { orderRefusalWords } from '../core/refusal/index.js';
 
 const rise: AlterationWork = {
   kind: 'rise',
@@ -84,6 +84,6 @@ describe('an alteration in an order', () => {
       'alterations.2.kind',
       'alterations.3.on',
     ]);
-    for (const r of outcome.refusals) expect(refusalWords(r, readerIn('cm'))[1]).toContain('docs/alterations.md');
+    for (const r of outcome.refusals) expect(orderRefusalWords(r, readerIn('cm'))[1]).toContain('docs/alterations.md');
   });
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { withLengths, type Alteration } from '../core/alter/index.js';
-import { good, refusal, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
+import { good, orderRefusal, refused, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
 import { fromMm, readLength, toMm, type Unit } from '../core/units/index.js';
 import { alterationWork } from '../core/workbook/index.js';
 
@@ -23,9 +23,9 @@ const field = (index: number, path: readonly PropertyKey[]): string => ['alterat
 export function readAlterations(
   listed: readonly Readonly<Record<string, unknown>>[],
   unit: Unit,
-): Outcome<Alteration[]> {
+): Outcome<Alteration[], OrderRefusal> {
   const shape = alterationWork(lengthIn(unit));
-  const refusals: Refusal[] = [];
+  const refusals: OrderRefusal[] = [];
   const found: Alteration[] = [];
   for (const [i, { on = true, note = '', ...rest }] of listed.entries()) {
     const work = shape.safeParse(rest);
@@ -35,7 +35,7 @@ export function readAlterations(
     }
     const issue = work.success ? undefined : work.error.issues[0];
     const place = field(i, issue?.path ?? [typeof on === 'boolean' ? 'note' : 'on']);
-    refusals.push(refusal(place, 'orderAlteration', { number: i + 1, place, fault: issue?.message }));
+    refusals.push(orderRefusal(place, 'orderAlteration', { number: i + 1, place, fault: issue?.message }));
   }
   return refusals.length > 0 ? refused(...refusals) : good(found);
 }

@@ -6,7 +6,7 @@ import { SHEETS } from '../core/shipped/index.js';
 import { pieceSheet } from '../core/drawing/index.js';
 import { garmentOf } from '../core/garment/index.js';
 import { houseAllowances, piecesOf } from '../core/piece/index.js';
-import { refusalsSentence, type Outcome } from '../core/refusal/index.js';
+import { orderRefusalsSentence, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
 import { formatLength, readerIn, tapeFor, type Unit } from '../core/units/index.js';
 import { PAPERS, toSvg } from '../formats/index.js';
 import { rollPdf, tiledPdf } from '../formats/pdf.js';
@@ -24,9 +24,9 @@ const USAGE = `Usage:
 /** A fault that the user can mend: one sentence on standard error and exit status 1. */
 class Fault extends Error {}
 
-function valueOf<T>(outcome: Outcome<T>, unit: Unit): T {
+function valueOf<T>(outcome: Outcome<T, OrderRefusal>, unit: Unit): T {
   if (outcome.ok) return outcome.value;
-  throw new Fault(refusalsSentence(outcome.refusals, readerIn(unit)));
+  throw new Fault(orderRefusalsSentence(outcome.refusals, readerIn(unit)));
 }
 
 async function readJson(file: string): Promise<unknown> {

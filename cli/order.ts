@@ -15,7 +15,7 @@ import {
   type Sheet,
 } from '../core/method/index.js';
 import { sheetById, SHEETS } from '../core/shipped/index.js';
-import { good, refusal, refused, type Outcome, type Refusal } from '../core/refusal/index.js';
+import { good, orderRefusal, refusal, refused, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
 import { readLength, toMm, UNITS, type Unit } from '../core/units/index.js';
 import { orderedAlterations, readAlterations } from './alterations.js';
 
@@ -41,25 +41,25 @@ export interface Order {
   readonly input: DraftInput;
 }
 
-function lengthOf(field: string, label: string, value: number | string, unit: Unit): Outcome<number> {
+function lengthOf(field: string, label: string, value: number | string, unit: Unit): Outcome<number, OrderRefusal> {
   const read = typeof value === 'number' ? { ok: true as const, mm: toMm(value, unit) } : readLength(value, unit);
   if (read.ok) return good(read.mm);
-  return refused(refusal(field, 'orderLength', { label, fault: read.reason }));
+  return refused(orderRefusal(field, 'orderLength', { label, fault: read.reason }));
 }
 
 /** The value of a line set by hand, by what kind of line it is. */
-function handValue(name: string, value: number | string, unit: Unit): Outcome<number | DartPlace> {
+function handValue(name: string, value: number | string, unit: Unit): Outcome<number | DartPlace, OrderRefusal> {
   const kind = lineKind(name);
   if (kind === 'place' && isDartPlace(value)) return good(value);
   if (kind === 'length' || kind === 'place') return lengthOf(name, name, value, unit);
   const plain = Number(value);
-  return Number.isFinite(plain) ? good(plain) : refused(refusal(name, 'orderPlainNumber', { name }));
+  return Number.isFinite(plain) ? good(plain) : refused(orderRefusal(name, 'orderPlainNumber', { name }));
 }
 
-function zodRefusal(error: z.ZodError): Refusal {
+function zodRefusal(error: z.ZodError): OrderRefusal {
   const issue = error.issues[0];
   const field = issue?.path.join('.') ?? '';
-  return refusal(field || 'order', 'orderShape', { place: field || 'its top', fault: issue?.message });
+  return orderRefusal(field || 'order', 'orderShape', { place: field || 'its top', fault: issue?.message });
 }
 
 interface Settings {
@@ -80,9 +80,9 @@ function readSettings(
   sheet: Sheet,
   given: Readonly<Record<string, number | string | boolean>>,
   unit: Unit,
-): Outcome<Settings> {
+): Outcome<Settings, OrderRefusal> {
   const found: Settings = { fit: SHEETS_OWN_FIT, settings: {}, choices: {}, rules: { ...HOUSE_RULES } };
-  const refusals: Refusal[] = [];
+  const refusals: OrderRefusal[] = [];
   const settings = settingsOf(sheet);
   const choices = [...sheet.choices, ...COMMON.choices];
   for (const [name, value] of Object.entries(given)) {
@@ -91,31 +91,31 @@ function readSettings(
       if (school) found.rules = { ...found.rules, waistPlan: school };
       else {
         const asked = { what: 'waist plan', name: String(value), known: WAIST_SCHOOLS };
-        refusals.push(refusal(name, 'orderUnknown', asked));
+        refusals.push(orderRefusal(name, 'orderUnknown', asked));
       }
     } else if (name in HOUSE_RULES) {
       if (typeof value === 'boolean') found.rules = { ...found.rules, [name]: value };
-      else refusals.push(refusal(name, 'orderOnOff', { name }));
+      else refusals.push(orderRefusal(name, 'orderOnOff', { name }));
     } else if (name === 'fitClass') {
       const chosen = fitClassById(String(value));
       const known = FIT_CLASSES.map((c) => c.id);
       if (chosen) found.fit = { ...found.fit, fitClass: chosen.id };
-      else refusals.push(refusal(name, 'orderUnknown', { what: 'fit class', name: String(value), known }));
+      else refusals.push(orderRefusal(name, 'orderUnknown', { what: 'fit class', name: String(value), known }));
     } else if (name === 'stretch') {
       const stretch = Number(value);
       if (stretch >= 0 && stretch <= 3) found.fit = { ...found.fit, stretch };
-      else refusals.push(refusal(name, 'orderStretch'));
+      else refusals.push(orderRefusal(name, 'orderStretch'));
     } else if (choices.some((c) => c.id === name)) {
       found.choices[name] = typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
     } else if (typeof value === 'boolean') {
-      refusals.push(refusal(name, 'orderNeedsLength', { name }));
+      refusals.push(orderRefusal(name, 'orderNeedsLength', { name }));
     } else if (!settings.some((s) => s.name === name)) {
       const known = [...settings.map((s) => s.name), ...choices.map((c) => c.id)];
       refusals.push(refusal(name, 'notASetting', { name, sheet: sheet.id, known }));
     } else if (settings.some((s) => s.name === name && s.kind === 'share')) {
       const share = Number(value);
       if (Number.isFinite(share)) found.settings[name] = share;
-      else refusals.push(refusal(name, 'orderShare', { name }));
+      else refusals.push(orderRefusal(name, 'orderShare', { name }));
     } else {
       const length = lengthOf(name, name, value, unit);
       if (length.ok) found.settings[name] = length.value;
@@ -126,7 +126,7 @@ function readSettings(
 }
 
 /** Reads an order from parsed JSON. Every mistake is a refusal with its field and the way out. */
-export function readOrder(json: unknown): Outcome<Order> {
+export function readOrder(json: unknown): Outcome<Order, OrderRefusal> {
   const parsed = orderSchema.safeParse(json);
   if (!parsed.success) return refused(zodRefusal(parsed.error));
   const { measurements, method, settings, set, alterations: listed } = parsed.data;
@@ -134,13 +134,13 @@ export function readOrder(json: unknown): Outcome<Order> {
   const sheet = sheetById(method);
   if (!sheet) {
     const known = SHEETS.map((s) => s.id);
-    return refused(refusal('method', 'orderUnknown', { what: 'method', name: method, known }));
+    return refused(orderRefusal('method', 'orderUnknown', { what: 'method', name: method, known }));
   }
-  const refusals: Refusal[] = [];
+  const refusals: OrderRefusal[] = [];
   const measured: Partial<Record<MeasurementId, number>> = {};
   for (const [id, value] of Object.entries(figures)) {
     if (!isMeasurementId(id)) {
-      refusals.push(refusal(id, 'orderMeasurement', { name: id, known: MEASUREMENT_IDS }));
+      refusals.push(orderRefusal(id, 'orderMeasurement', { name: id, known: MEASUREMENT_IDS }));
       continue;
     }
     const length = lengthOf(id, measurementLabel(id), value, unit);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readerIn, type Unit } from '../core/units/index.js';
 import { readTracePoints } from './trace-points.js';
-import { refusalsSentence } from '../core/refusal/index.js';
+import { fileRefusalsSentence } from '../core/refusal/index.js';
 
 const points = (text: string, unit: Unit = 'cm'): { x: number; y: number }[] => {
   const read = readTracePoints(text, unit);
@@ -10,7 +10,7 @@ const points = (text: string, unit: Unit = 'cm'): { x: number; y: number }[] => 
 };
 const reason = (text: string): string => {
   const read = readTracePoints(text, 'cm');
-  return read.ok ? '' : refusalsSentence(read.refusals, readerIn('cm'));
+  return read.ok ? '' : fileRefusalsSentence(read.refusals, readerIn('cm'));
 };
 
 describe('points of a trace', () => {

@@ -1,13 +1,11 @@
 import IconButton from '@mui/material/IconButton';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import SearchIcon from '@mui/icons-material/Search';
 import KeyboardIcon from '@mui/icons-material/KeyboardOutlined';
 import ThemeIcon from '@mui/icons-material/Contrast';
 import MenuOpen from '@mui/icons-material/ViewSidebarOutlined';
+import { lazy, Suspense } from 'react';
 import { useStore } from 'zustand';
 import { newerSet } from '../../core/kept/index.js';
-import type { Unit } from '../../core/units/index.js';
 import type { Autosave } from '../store/autosave.js';
 import { methodName } from '../store/sheets.js';
 import { usePreferences } from '../store/preferences.js';
@@ -16,6 +14,8 @@ import { changePerson, renameDraft } from '../store/work-store.js';
 import { NameField } from '../shared/NameField.js';
 import { UndoRedo } from '../shared/UndoRedo.js';
 import { nextTheme } from '../shared/theme-mode.js';
+
+const UnitSwitch = lazy(() => import('./UnitSwitch.js').then((m) => ({ default: m.UnitSwitch })));
 
 const SAVED: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Not saved', failed: 'Not saved' };
 
@@ -64,24 +64,15 @@ export function Head({
         {SAVED[save]}
       </span>
       <UndoRedo canUndo={history.past > 0} canRedo={history.future > 0} onUndo={open.undo} onRedo={open.redo} />
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        value={unit}
-        aria-label="Unit"
-        onChange={(_, next: Unit | null) => {
-          if (!next) return;
-          preferences.set({ unit: next });
-          change(changePerson({ unit: next }));
-        }}
-      >
-        <ToggleButton value="cm" sx={{ py: 0.25 }}>
-          cm
-        </ToggleButton>
-        <ToggleButton value="in" sx={{ py: 0.25 }}>
-          in
-        </ToggleButton>
-      </ToggleButtonGroup>
+      <Suspense fallback={<span className="unit-switch" />}>
+        <UnitSwitch
+          unit={unit}
+          onPick={(next) => {
+            preferences.set({ unit: next });
+            change(changePerson({ unit: next }));
+          }}
+        />
+      </Suspense>
       <IconButton title="Find anything (Ctrl K)" size="small" aria-label="Find anything" onClick={onFind}>
         <SearchIcon />
       </IconButton>

@@ -1,10 +1,8 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { computeDraft, EMPTY_INPUT } from '../../core/chain/index.js';
 import { newDraft, newPerson } from '../../core/kept/index.js';
 import { OpenWorkbook } from '../shared/OpenWorkbook.js';
-import { PiecePicture } from '../shared/PiecePicture.js';
 import { contentOf } from '../shared/shelf-acts.js';
 import { readShelf } from '../store/database.js';
 import { usePreferences } from '../store/preferences.js';
@@ -12,8 +10,7 @@ import { useShelfChange } from '../store/queries.js';
 
 const newId = (): string => crypto.randomUUID();
 
-/** A pair drawn from the middle of the range, real like any other. */
-const SAMPLE = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });
+const SamplePicture = lazy(() => import('./SamplePicture.js').then((m) => ({ default: m.SamplePicture })));
 
 /** The first minutes: start from four measurements, look round the demo, or open a workbook. */
 export function Welcome() {
@@ -71,7 +68,9 @@ export function Welcome() {
         )}
         <p className="quiet">Everything stays in this browser and in files that you save. Nothing is sent anywhere.</p>
       </div>
-      {SAMPLE.ok && <PiecePicture block={SAMPLE.value.block} label="A front and a back piece" weight={2} />}
+      <Suspense fallback={<div />}>
+        <SamplePicture />
+      </Suspense>
     </main>
   );
 }

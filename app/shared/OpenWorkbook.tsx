@@ -7,7 +7,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useEffect, useRef, useState } from 'react';
 import type { Conflict, Merge, Side, WorkbookContent } from '../../core/kept/index.js';
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
-import { refusalsSentence } from '../../core/refusal/index.js';
+import { fileRefusalsSentence } from '../../core/refusal/index.js';
 import { readerIn } from '../../core/units/index.js';
 import { openBook, type OpeningBook } from '../store/open-book.js';
 import { FileButton, JSON_FILES } from './FileButton.js';
@@ -140,7 +140,7 @@ export function OpenWorkbook({ label, size = 'small', here, onMerged, onRefuse }
       setSlow(false);
       if (!asked.ok) {
         close();
-        onRefuse(`${refusalsSentence(asked.refusals, readerIn('cm'))} Nothing was changed.`);
+        onRefuse(`${fileRefusalsSentence(asked.refusals, readerIn('cm'))} Nothing was changed.`);
       } else if (asked.merge.conflicts.length > 0) setMerge(asked.merge);
       else await finish(asked.merge, new Map());
     } catch {

@@ -19,7 +19,7 @@ import {
 import { SHEETS } from '../../core/shipped/index.js';
 import { formatLength, readerIn, type Tape, type Unit } from '../../core/units/index.js';
 import { readSheet, writeSheet } from '../../core/workbook/index.js';
-import { refusalsSentence } from '../../core/refusal/index.js';
+import { fileRefusalsSentence } from '../../core/refusal/index.js';
 import { FileButton, JSON_FILES } from '../shared/FileButton.js';
 import { NameField } from '../shared/NameField.js';
 import { saveFile } from '../shared/save-file.js';
@@ -154,7 +154,7 @@ export function SheetView({ board }: { board: () => ReactNode }) {
               void file.text().then((text) => {
                 const read = readSheet(text);
                 if (read.ok) take(read.value, read.value.name);
-                setTrouble(read.ok ? undefined : refusalsSentence(read.refusals, readerIn(unit)));
+                setTrouble(read.ok ? undefined : fileRefusalsSentence(read.refusals, readerIn(unit)));
               });
             }}
           />

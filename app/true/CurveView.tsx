@@ -3,7 +3,7 @@ import NativeSelect from '@mui/material/NativeSelect';
 import { useId, useMemo, useState } from 'react';
 import { newestTrace, type Trace } from '../../core/kept/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
-import { refusalsSentence } from '../../core/refusal/index.js';
+import { fileRefusalsSentence } from '../../core/refusal/index.js';
 import { layTrace, sayGaps, smoothTrace, takeShape } from '../../core/trace/index.js';
 import { formatLength, readerIn } from '../../core/units/index.js';
 import { LengthField } from '../shared/LengthField.js';
@@ -60,7 +60,7 @@ export function CurveView() {
           <div className="board-empty">
             <p>
               {smooth && !smooth.ok
-                ? refusalsSentence(smooth.refusals, readerIn(unit))
+                ? fileRefusalsSentence(smooth.refusals, readerIn(unit))
                 : `No trace of ${person.name} yet. Enter one at the right.`}
             </p>
           </div>

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { useId, useState } from 'react';
 import { setOf, type Trace } from '../../core/kept/index.js';
 import { runningLengths, type Point } from '../../core/geometry/index.js';
-import { refusalsSentence } from '../../core/refusal/index.js';
+import { fileRefusalsSentence } from '../../core/refusal/index.js';
 import { readerIn } from '../../core/units/index.js';
 import { smoothTrace } from '../../core/trace/index.js';
 import { readTracePoints } from '../../formats/trace-points.js';
@@ -32,7 +32,7 @@ export function TraceEntry({ onTrace }: { onTrace: (trace: Trace) => void }) {
     const laid = points.map((p) => ({ x: p.x * factor, y: p.y * factor }));
     const smooth = smoothTrace({ points: laid, inseam });
     if (!smooth.ok) {
-      setProblem(refusalsSentence(smooth.refusals, readerIn(unit)));
+      setProblem(fileRefusalsSentence(smooth.refusals, readerIn(unit)));
       return false;
     }
     setProblem(undefined);
@@ -42,7 +42,7 @@ export function TraceEntry({ onTrace }: { onTrace: (trace: Trace) => void }) {
   };
   const read = (from: string): void => {
     const points = readTracePoints(from, unit);
-    if (!points.ok) setProblem(refusalsSentence(points.refusals, readerIn(unit)));
+    if (!points.ok) setProblem(fileRefusalsSentence(points.refusals, readerIn(unit)));
     else if (take(points.value, false)) setText('');
   };
 

@@ -7,7 +7,7 @@ import {
   type Workbook,
   type WorkbookContent,
 } from '../../core/kept/index.js';
-import type { Refusal } from '../../core/refusal/index.js';
+import type { FileRefusal } from '../../core/refusal/index.js';
 import { readWorkbook } from '../../core/workbook/index.js';
 
 let theirs: Workbook | undefined;
@@ -15,7 +15,7 @@ let mine: WorkbookContent | undefined;
 
 /** What reading a file came to: what merging it would ask, or why it was refused. */
 export type Opened =
-  { readonly ok: true; readonly merge: Merge } | { readonly ok: false; readonly refusals: readonly Refusal[] };
+  { readonly ok: true; readonly merge: Merge } | { readonly ok: false; readonly refusals: readonly FileRefusal[] };
 
 const reader = {
   /** Reads a file and holds it against what is here; nothing is changed. */

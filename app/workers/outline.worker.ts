@@ -1,12 +1,12 @@
 import { expose } from 'comlink';
 import type { Block } from '../../core/draft/index.js';
 import { startReference, type Reference } from '../../core/reference/index.js';
-import type { Outcome } from '../../core/refusal/index.js';
+import type { FileRefusal, Outcome } from '../../core/refusal/index.js';
 import { readOutline } from '../../formats/outline/index.js';
 
 const outliner = {
   /** Reads an SVG or DXF text and lays what it holds under a draft. */
-  lay: (name: string, text: string, block: Block, date: string): Outcome<Reference> => {
+  lay: (name: string, text: string, block: Block, date: string): Outcome<Reference, FileRefusal> => {
     const file = readOutline(name, text);
     return file.ok ? startReference(file.value, block, date) : file;
   },

@@ -17,7 +17,7 @@ import {
   withSlider,
 } from './index.js';
 import { readerIn } from '../units/index.js';
-import { refusalsSentence } from '../refusal/index.js';
+import { fileRefusalsSentence, refusalsSentence } from '../refusal/index.js';
 
 const own = ownCopy(DEFAULT_SHEET, 'own-1', 'Mine');
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
@@ -98,7 +98,7 @@ describe('a maker’s own sheet', () => {
     ]) {
       const read = readSheet(text);
       expect(read.ok).toBe(false);
-      if (!read.ok) expect(refusalsSentence(read.refusals, readerIn('cm')).length).toBeGreaterThan(20);
+      if (!read.ok) expect(fileRefusalsSentence(read.refusals, readerIn('cm')).length).toBeGreaterThan(20);
     }
   });
 

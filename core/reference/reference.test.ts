@@ -47,7 +47,7 @@ import {
   type Reference,
 } from './index.js';
 import { readerIn } from '../units/index.js';
-import { refusalsSentence } from '../refusal/index.js';
+import { fileRefusalsSentence } from '../refusal/index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 function block(more: Partial<DraftInput> = {}): Block {
@@ -201,7 +201,7 @@ describe('an outline laid under a draft', () => {
     const outcome = startReference(empty, block(), '2026-05-04');
     expect(outcome.ok).toBe(false);
     if (!outcome.ok)
-      expect(refusalsSentence(outcome.refusals, readerIn('cm'))).toContain(
+      expect(fileRefusalsSentence(outcome.refusals, readerIn('cm'))).toContain(
         'words.dxf” that can be laid under the draft (left out: 3 × text)',
       );
   });

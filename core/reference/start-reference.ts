@@ -2,7 +2,7 @@ import type { Block } from '../draft/index.js';
 import { outlineOf } from '../draft/index.js';
 import { boxOf, enclosedArea, flatten, norm, point, type Box, type Path } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
-import { good, refusal, refused, type Outcome } from '../refusal/index.js';
+import { good, fileRefusal, refused, type Outcome, type FileRefusal } from '../refusal/index.js';
 import {
   layable,
   layExactly,
@@ -157,14 +157,14 @@ const digitsFor = (mmPerUnit: number): number => Math.min(12, Math.max(0, Math.c
  * they lie nearest, and what each stretch of them is. All of it is a first proposal that a maker can change. Refuses a
  * file without a line.
  */
-export function startReference(file: OutlineFile, block: Block, date: string): Outcome<Reference> {
+export function startReference(file: OutlineFile, block: Block, date: string): Outcome<Reference, FileRefusal> {
   const mmPerUnit = file.mmPerUnit ?? likeliestUnit(file.shapes, block);
   const digits = digitsFor(mmPerUnit);
   const largest = largestOf(file.shapes);
   const { shapes, leftOut } = kept(file, largest, 10 ** (1 - digits));
   if (shapes.length === 0) {
     const told = leftOut.map(({ what, count }) => `${count} × ${what}`).join(', ');
-    return refused(refusal('reference', 'outlineWithoutLine', { file: file.name, leftOut: told }));
+    return refused(fileRefusal('reference', 'outlineWithoutLine', { file: file.name, leftOut: told }));
   }
   const plain = shapes.map(({ layer, closed, path }): ReferenceShape => {
     const curves = curvesOf(path, digits);

@@ -8,17 +8,18 @@ export {
   refusalWords,
   type AlterationFault,
   type PanelCode,
-  type PlainCode,
   type Refusal,
-  type RefusalCode,
 } from './refusal.js';
+export { fileRefusal, type FileRefusal } from './file-refusal.js';
+export { fileRefusalsSentence } from './file-words.js';
+export { orderRefusal, orderRefusalsSentence, orderRefusalWords, type OrderRefusal } from './order-refusal.js';
 
 /** Either a value or the refusals that stand in its way. */
-export type Outcome<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusals: readonly Refusal[] };
+export type Outcome<T, R = Refusal> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusals: readonly R[] };
 
 /** A good outcome. */
-export const good = <T>(value: T): Outcome<T> => ({ ok: true, value });
+export const good = <T>(value: T): Outcome<T, never> => ({ ok: true, value });
 
 /** A refused outcome. */
-export const refused = (...refusals: readonly Refusal[]): Outcome<never> => ({ ok: false, refusals });
+export const refused = <R>(...refusals: readonly R[]): Outcome<never, R> => ({ ok: false, refusals });

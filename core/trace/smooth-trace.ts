@@ -9,7 +9,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import { good, refusal, refused, type Outcome } from '../refusal/index.js';
+import { good, fileRefusal, refused, type Outcome, type FileRefusal } from '../refusal/index.js';
 
 /** A crotch curve of a body: from the waist in front, under, to the waist behind, and where the inseam falls on it. */
 export interface BodyTrace {
@@ -70,18 +70,18 @@ export function calmed(points: readonly Point[], passes: number): Point[] {
  * A trace made smooth: laid out evenly, a hand's tremble averaged away, and one spline drawn through it (clamped cubic
  * spline), inseam at the origin, front to the left. Refuses what is no crotch curve.
  */
-export function smoothTrace({ points, inseam }: BodyTrace): Outcome<SmoothTrace> {
+export function smoothTrace({ points, inseam }: BodyTrace): Outcome<SmoothTrace, FileRefusal> {
   const finite = points.filter((p) => Number.isFinite(p.x) && Number.isFinite(p.y));
   const apart = finite.filter((p, i) => i === 0 || distance(p, finite[i - 1] as Point) > 0.01);
   if (apart.length < 5) {
-    return refused(refusal('trace', 'traceTooFew'));
+    return refused(fileRefusal('trace', 'traceTooFew'));
   }
   const { total } = polyline(apart);
   if (total < LEAST_LENGTH || total > MOST_LENGTH) {
-    return refused(refusal('trace', 'traceLength', { mm: total }));
+    return refused(fileRefusal('trace', 'traceLength', { mm: total }));
   }
   if (!(inseam > 0.1 && inseam < 0.9)) {
-    return refused(refusal('trace', 'traceInseam'));
+    return refused(fileRefusal('trace', 'traceInseam'));
   }
   const calm = calmed(evenly(apart, SAMPLES), PASSES);
   const knots = evenly(calm, KNOTS);
@@ -96,7 +96,7 @@ export function smoothTrace({ points, inseam }: BodyTrace): Outcome<SmoothTrace>
   const at = placeAtLength(path, inseam * length).at;
   const lowest = Math.max(first.y, last.y);
   if (at.y < lowest) {
-    return refused(refusal('trace', 'traceUpward'));
+    return refused(fileRefusal('trace', 'traceUpward'));
   }
   const turned = first.x > last.x;
   const place = (p: Point): Point => ({ x: (turned ? -1 : 1) * (p.x - at.x), y: p.y - at.y });

@@ -17,7 +17,7 @@ import {
 } from '../geometry/index.js';
 import { joinedRises, layTrace, sayGaps, smoothTrace, takeShape, type BodyTrace, type SmoothTrace } from './index.js';
 import { readerIn } from '../units/index.js';
-import { refusalsSentence } from '../refusal/index.js';
+import { fileRefusalsSentence } from '../refusal/index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 function draft(more: Partial<DraftInput> = {}): Draft {
@@ -89,7 +89,7 @@ describe('a trace', () => {
     [traceOf().points.map((p) => ({ x: p.x, y: -p.y })), 0.43, 'hangs upward'],
   ] as const)('that is none is refused in a sentence', (points, inseam, words) => {
     const outcome = smoothTrace({ points, inseam });
-    expect(outcome.ok ? '' : refusalsSentence(outcome.refusals, readerIn('cm'))).toContain(words);
+    expect(outcome.ok ? '' : fileRefusalsSentence(outcome.refusals, readerIn('cm'))).toContain(words);
   });
 });
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { good, refusal, refused, type Outcome, type Refusal } from '../refusal/index.js';
+import { good, fileRefusal, refused, type Outcome, type FileRefusal } from '../refusal/index.js';
 import { migrate } from '../older/index.js';
 import {
   draftSchema,
@@ -14,10 +14,10 @@ import {
   type Workbook,
 } from './schema.js';
 
-const twice = (what: string): Refusal => refusal('workbook', 'workbookIdTwice', { what });
+const twice = (what: string): FileRefusal => fileRefusal('workbook', 'workbookIdTwice', { what });
 
 /** References that lead nowhere: a draft without its person or set, or an id used twice. */
-function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts'>): Refusal | undefined {
+function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts'>): FileRefusal | undefined {
   const people = new Map(book.people.map((p) => [p.id, p]));
   if (people.size !== book.people.length) return twice('people');
   if (new Set(book.drafts.map((d) => d.id)).size !== book.drafts.length) return twice('drafts');
@@ -27,9 +27,9 @@ function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts'>): 
   }
   for (const d of book.drafts) {
     const person = people.get(d.personId);
-    if (!person) return refusal('workbook', 'draftOfNobody', { draft: d.name });
+    if (!person) return fileRefusal('workbook', 'draftOfNobody', { draft: d.name });
     if (!person.sets.some((s) => s.id === d.setId)) {
-      return refusal('workbook', 'draftWithoutSet', { draft: d.name });
+      return fileRefusal('workbook', 'draftWithoutSet', { draft: d.name });
     }
   }
   return undefined;
@@ -41,8 +41,8 @@ const headSchema = workbookSchema.omit({ people: true, drafts: true, charts: tru
   charts: z.array(z.unknown()),
 });
 
-const damaged = (path: readonly PropertyKey[], fault: string | undefined): Outcome<never> =>
-  refused(refusal('workbook', 'workbookDamaged', { place: path.join('.'), fault }));
+const damaged = (path: readonly PropertyKey[], fault: string | undefined): Outcome<never, FileRefusal> =>
+  refused(fileRefusal('workbook', 'workbookDamaged', { place: path.join('.'), fault }));
 
 /** How often progress is told while the records of a file are read. */
 const TOLD_EVERY = 50;
@@ -51,19 +51,19 @@ const TOLD_EVERY = 50;
  * Reads a workbook file, of this version or an older one. Damaged, foreign and newer files are refused with one
  * sentence; nothing is half read. `progress` is told the share of the records that have been read.
  */
-export function readWorkbook(text: string, progress?: (share: number) => void): Outcome<Workbook> {
+export function readWorkbook(text: string, progress?: (share: number) => void): Outcome<Workbook, FileRefusal> {
   let json: unknown;
   try {
     json = JSON.parse(text);
   } catch {
-    return refused(refusal('workbook', 'workbookUnread'));
+    return refused(fileRefusal('workbook', 'workbookUnread'));
   }
   const raw = typeof json === 'object' && json !== null ? (json as Record<string, unknown>) : {};
   if (raw['format'] !== WORKBOOK_FORMAT) {
-    return refused(refusal('workbook', 'workbookForeign'));
+    return refused(fileRefusal('workbook', 'workbookForeign'));
   }
   if (typeof raw['version'] === 'number' && raw['version'] > WORKBOOK_VERSION) {
-    return refused(refusal('workbook', 'workbookNewer', { version: raw['version'], reads: WORKBOOK_VERSION }));
+    return refused(fileRefusal('workbook', 'workbookNewer', { version: raw['version'], reads: WORKBOOK_VERSION }));
   }
   const head = headSchema.safeParse(migrate(raw));
   if (!head.success) {
@@ -72,7 +72,7 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
   }
   const total = head.data.people.length + head.data.drafts.length + head.data.charts.length;
   let done = 0;
-  const readAll = <T>(name: string, items: readonly unknown[], schema: z.ZodType<T>): Outcome<T[]> => {
+  const readAll = <T>(name: string, items: readonly unknown[], schema: z.ZodType<T>): Outcome<T[], FileRefusal> => {
     const found: T[] = [];
     for (const [i, item] of items.entries()) {
       const read = schema.safeParse(item);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MEASUREMENT_IDS } from '../measure/index.js';
 import { sheetFrom, type FormulaText, type Sheet } from '../method/index.js';
-import { good, refusal, refused, type Outcome } from '../refusal/index.js';
+import { good, fileRefusal, refused, type Outcome, type FileRefusal } from '../refusal/index.js';
 
 const id = z.string().min(1).max(100);
 const words = z.string().max(2000);
@@ -91,19 +91,19 @@ export const writeSheet = (sheet: Sheet): string =>
  * Reads a method sheet from a file. A file that is no sheet is refused with a sentence; a sheet with a mistake in a
  * formula is read, so that it can be mended.
  */
-export function readSheet(text: string): Outcome<Sheet> {
+export function readSheet(text: string): Outcome<Sheet, FileRefusal> {
   let json: unknown;
   try {
     json = JSON.parse(text);
   } catch {
-    return refused(refusal('sheet', 'sheetUnread'));
+    return refused(fileRefusal('sheet', 'sheetUnread'));
   }
   if (typeof json !== 'object' || json === null || (json as { format?: unknown }).format !== SHEET_FORMAT) {
-    return refused(refusal('sheet', 'sheetForeign'));
+    return refused(fileRefusal('sheet', 'sheetForeign'));
   }
   const parsed = sheetSchema.safeParse((json as { sheet?: unknown }).sheet);
   if (parsed.success) return good(sheetFrom(parsed.data));
   const [issue] = parsed.error.issues;
   const place = issue?.path.join('.') ?? '';
-  return refused(refusal('sheet', 'sheetDamaged', { place, fault: issue?.message }));
+  return refused(fileRefusal('sheet', 'sheetDamaged', { place, fault: issue?.message }));
 }

@@ -8,7 +8,7 @@ import { computeDraft } from '../chain/index.js';
 import { doubtsOf, inputOf, newDraft, newPerson, setOf } from '../kept/index.js';
 import { readWorkbook, workbookSchema, writeWorkbook } from './index.js';
 import { readerIn } from '../units/index.js';
-import { refusalsSentence } from '../refusal/index.js';
+import { fileRefusalsSentence } from '../refusal/index.js';
 
 const now = new Date('2026-11-23T10:00:00.000Z');
 const text = writeWorkbook(DEMO_WORKBOOK, now);
@@ -45,7 +45,7 @@ describe('the workbook file', () => {
       expect(text).toContain(part);
       const read = readWorkbook(text.replace(part, instead));
       expect(read.ok).toBe(false);
-      if (!read.ok) expect(refusalsSentence(read.refusals, readerIn('cm')).length).toBeGreaterThan(20);
+      if (!read.ok) expect(fileRefusalsSentence(read.refusals, readerIn('cm')).length).toBeGreaterThan(20);
     }
   });
 
@@ -74,7 +74,7 @@ describe('the workbook file', () => {
 
   it('says so when it was written by a newer program', () => {
     const read = readWorkbook(text.replace('"version": 8', '"version": 9'));
-    expect(read.ok ? '' : refusalsSentence(read.refusals, readerIn('cm'))).toContain('newer Upstride');
+    expect(read.ok ? '' : fileRefusalsSentence(read.refusals, readerIn('cm'))).toContain('newer Upstride');
   });
 
   it('has its published schema in step with the program', () => {
@@ -146,7 +146,7 @@ describe('alterations and traces in a workbook', () => {
   it('that are damaged are refused with their place', () => {
     const spoilt = (from: string, to: string): string => {
       const read = readWorkbook(text.replace(from, to));
-      return read.ok ? '' : refusalsSentence(read.refusals, readerIn('cm'));
+      return read.ok ? '' : fileRefusalsSentence(read.refusals, readerIn('cm'));
     };
     expect(spoilt('"kind": "wedge"', '"kind": "wedged"')).toContain('alterations.0.work');
     expect(spoilt('"edge": "rise"', '"edge": "collar"')).toContain('alterations.0.work');
@@ -185,7 +185,7 @@ describe('an outline laid under a draft', () => {
     );
   const reason = (laid: unknown): string => {
     const read = readWorkbook(written(laid));
-    return read.ok ? '' : refusalsSentence(read.refusals, readerIn('cm'));
+    return read.ok ? '' : fileRefusalsSentence(read.refusals, readerIn('cm'));
   };
 
   it('comes back as it was', () => {

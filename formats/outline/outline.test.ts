@@ -10,7 +10,7 @@ import { boxOf, flatten, pathLength, type Box } from '../../core/geometry/index.
 import { compareReference, startReference, type OutlineFile } from '../../core/reference/index.js';
 import { readOutline, tooLarge } from './index.js';
 import { readerIn } from '../../core/units/index.js';
-import { refusalsSentence } from '../../core/refusal/index.js';
+import { fileRefusalsSentence } from '../../core/refusal/index.js';
 
 function read(text: string, name = 'block'): OutlineFile {
   const outcome = readOutline(name, text);
@@ -20,7 +20,7 @@ function read(text: string, name = 'block'): OutlineFile {
 
 const refusal = (text: string): string => {
   const outcome = readOutline('file', text);
-  return outcome.ok ? '' : refusalsSentence(outcome.refusals, readerIn('cm'));
+  return outcome.ok ? '' : fileRefusalsSentence(outcome.refusals, readerIn('cm'));
 };
 
 const boxes = (file: OutlineFile): Box[] => file.shapes.map(({ path }) => boxOf(flatten(path, 0.01)));
@@ -338,7 +338,7 @@ describe('any file', () => {
     expect(refusal('binary\u0000\u0001')).toContain('is no text');
     expect(refusal('')).toContain('neither');
     const large = tooLarge('big.dxf', 21 * 1024 * 1024);
-    expect(large?.ok === false && refusalsSentence(large.refusals, readerIn('cm'))).toBe(
+    expect(large?.ok === false && fileRefusalsSentence(large.refusals, readerIn('cm'))).toBe(
       '“big.dxf” is 21.0 MB large; an outline of up to 20 MB can be read. ' +
         'Save the front and the back piece alone, without pictures and text.',
     );

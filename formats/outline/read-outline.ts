@@ -1,6 +1,6 @@
 import { endOf, joinChains, startOf, type Path, type Point } from '../../core/geometry/index.js';
 import type { FileShape, OutlineFile } from '../../core/reference/index.js';
-import { good, refusal, refused, type Outcome } from '../../core/refusal/index.js';
+import { good, fileRefusal, refused, type Outcome, type FileRefusal } from '../../core/refusal/index.js';
 import { readDxf } from './dxf-outline.js';
 import { readSvg } from './svg-outline.js';
 
@@ -8,10 +8,10 @@ import { readSvg } from './svg-outline.js';
 const MOST_BYTES = 20 * 1024 * 1024;
 
 /** The refusal of a file that is too large, before it is read; nothing for others. */
-export const tooLarge = (name: string, bytes: number): Outcome<never> | undefined =>
+export const tooLarge = (name: string, bytes: number): Outcome<never, FileRefusal> | undefined =>
   bytes <= MOST_BYTES
     ? undefined
-    : refused(refusal('reference', 'outlineTooLarge', { file: name, bytes, most: MOST_BYTES }));
+    : refused(fileRefusal('reference', 'outlineTooLarge', { file: name, bytes, most: MOST_BYTES }));
 
 /** Ends within this share of the drawing's size are one: a tenth of a millimetre on a piece a metre long. */
 const JOINED = 1e-4;
@@ -75,19 +75,19 @@ function joined(file: OutlineFile): OutlineFile {
  * Reads an outline from the text of an SVG or DXF file, as far as it is sound, with what was left out. Refuses a text
  * that is neither, in a sentence.
  */
-export function readOutline(name: string, text: string): Outcome<OutlineFile> {
+export function readOutline(name: string, text: string): Outcome<OutlineFile, FileRefusal> {
   const large = tooLarge(name, text.length);
   if (large) return large;
   if (text.includes('\u0000')) {
-    return refused(refusal('reference', 'outlineBinary', { file: name }));
+    return refused(fileRefusal('reference', 'outlineBinary', { file: name }));
   }
   const head = text.slice(0, 4000).trimStart();
   if (head.startsWith('<') || /<(\w+:)?svg\b/.test(head)) {
     const svg = readSvg(name, text);
-    return svg ? good(joined(svg)) : refused(refusal('reference', 'outlineWithoutDrawing', { file: name }));
+    return svg ? good(joined(svg)) : refused(fileRefusal('reference', 'outlineWithoutDrawing', { file: name }));
   }
   if (!/^\s*0\s*$/m.test(head) && !/\bSECTION\b/.test(head)) {
-    return refused(refusal('reference', 'outlineForeign', { file: name }));
+    return refused(fileRefusal('reference', 'outlineForeign', { file: name }));
   }
   return good(joined(readDxf(name, text)));
 }

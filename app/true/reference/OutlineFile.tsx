@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Block } from '../../../core/draft/index.js';
 import { pathLength } from '../../../core/geometry/index.js';
 import { FILE_UNITS, inFileUnit, laidLine, takenAsOutline, type Reference } from '../../../core/reference/index.js';
-import { refusalsSentence } from '../../../core/refusal/index.js';
+import { fileRefusalsSentence } from '../../../core/refusal/index.js';
 import { formatFigure, readerIn, type Tape } from '../../../core/units/index.js';
 import { FileButton } from '../../shared/FileButton.js';
 import { withFractions } from '../../shared/fractions.js';
@@ -39,7 +39,7 @@ export function ChooseOutline({ block, words }: { block: Block; words: string })
         (outcome) => {
           if (job.current !== started) return;
           if (outcome.ok) change(layReference(outcome.value));
-          else setProblem(refusalsSentence(outcome.refusals, readerIn(unit)));
+          else setProblem(fileRefusalsSentence(outcome.refusals, readerIn(unit)));
         },
         () => {
           if (job.current === started) setProblem(`“${file.name}” cannot be read. Save it anew as SVG or DXF.`);

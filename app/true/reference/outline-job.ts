@@ -1,13 +1,13 @@
 import { wrap } from 'comlink';
 import type { Block } from '../../../core/draft/index.js';
 import type { Reference } from '../../../core/reference/index.js';
-import type { Outcome } from '../../../core/refusal/index.js';
+import type { FileRefusal, Outcome } from '../../../core/refusal/index.js';
 import { tooLarge } from '../../../formats/outline/index.js';
 import type { Outliner } from '../../workers/outline.worker.js';
 
 /** The reading of an outline under way: its answer to come, and the way to stop it. */
 export interface OutlineJob {
-  readonly answer: Promise<Outcome<Reference>>;
+  readonly answer: Promise<Outcome<Reference, FileRefusal>>;
   readonly stop: () => void;
 }
 
@@ -19,7 +19,7 @@ export function startOutline(file: File, block: Block, now: Date): OutlineJob {
   const stop = (): void => {
     worker.terminate();
   };
-  const read = async (): Promise<Outcome<Reference>> => {
+  const read = async (): Promise<Outcome<Reference, FileRefusal>> => {
     const text = await file.text();
     return wrap<Outliner>(worker).lay(file.name, text, block, now.toISOString().slice(0, 10));
   };
