@@ -1,4 +1,4 @@
-import type { AlterationWork, LevelPlace } from '../core/alter/index.js';
+import { alteredInTurn, type AlterationWork, type LevelPlace } from '../core/alter/index.js';
 import { computeDraft, EMPTY_INPUT, spoiltLines, type Draft } from '../core/chain/index.js';
 import type { CheckId } from '../core/check/index.js';
 import { SHEETS } from '../core/shipped/index.js';
@@ -82,7 +82,9 @@ export function alteredLines(kind: (typeof EVERYDAY)[number], count: number, see
       continue;
     }
     done += 1;
-    const worse = spoiltLines(after.value, EMPTY_INPUT.rules, alterations).get('a') ?? [];
+    const { drafted, altered } = after.value;
+    const steps = alteredInTurn(drafted, alterations, altered.told);
+    const worse = spoiltLines(after.value, EMPTY_INPUT.rules, steps).get('a') ?? [];
     spoilt += Number(worse.length > 0);
     for (const { id } of worse) lines[id] = (lines[id] ?? 0) + 1;
     if (worse.length === 0 && newlyMissed(outcome.value, after.value)) unseen += 1;

@@ -10,7 +10,8 @@ import { SettingLine } from './SettingLine.js';
 
 const LEG = COMMON.choices.find((c) => c.id === 'leg');
 const named = (...ids: string[]): Choice[] => COMMON.choices.filter((c) => ids.includes(c.id));
-const LEG_AND_LENGTH = named('legFrom', 'shortHem', 'inseams');
+const OF_SHORT_LEG = named('legFrom', 'shortHem');
+const OF_LEG = named('inseams');
 const BAND_AND_RISES = named('bandCounts', 'riseTo');
 /** Settings that hold for every method and belong to the length. */
 const LENGTH_SETTINGS = new Set(['waistToHem']);
@@ -24,6 +25,7 @@ export function ChooseBench() {
   const ofSheet = settings.filter(
     (s) => LENGTH_SETTINGS.has(s.name) || sheet.settings.some((own) => own.name === s.name),
   );
+  const short = useComputed((c) => c.draft?.block.front.kneeOnPiece === false);
   const ofBand = settings.filter((s) => s.when?.['bandCounts'] !== undefined);
   return (
     <>
@@ -46,7 +48,7 @@ export function ChooseBench() {
       {ofSheet.map((s) => (
         <SettingLine key={s.name} setting={s} />
       ))}
-      {LEG_AND_LENGTH.map((choice) => (
+      {[...(short ? OF_SHORT_LEG : []), ...OF_LEG].map((choice) => (
         <ChoiceLine key={choice.id} choice={choice} />
       ))}
       <h3>Band and rises</h3>

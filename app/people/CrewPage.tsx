@@ -6,8 +6,8 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, ty
 import { Link, useNavigate, useParams } from 'react-router';
 import { newPerson, type Person } from '../../core/kept/index.js';
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
-import type { Unit } from '../../core/units/index.js';
 import { writePeople } from '../../formats/csv/index.js';
+import { UnitSwitch } from '../shared/UnitSwitch.js';
 import { Opening } from '../shared/Opening.js';
 import { PageNav } from '../shared/PageNav.js';
 import { saveFile } from '../shared/save-file.js';
@@ -181,18 +181,12 @@ export function CrewPage() {
           <ToggleButton value="incomplete">Incomplete {counts.incomplete}</ToggleButton>
           <ToggleButton value="doubtful">Doubtful {all.filter((l) => l.doubts.length > 0).length}</ToggleButton>
         </ToggleButtonGroup>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={unit}
-          aria-label="Unit"
-          onChange={(_, next: Unit | null) => {
-            if (next) prefer({ unit: next });
+        <UnitSwitch
+          unit={unit}
+          onPick={(next) => {
+            prefer({ unit: next });
           }}
-        >
-          <ToggleButton value="cm">cm</ToggleButton>
-          <ToggleButton value="in">in</ToggleButton>
-        </ToggleButtonGroup>
+        />
         <span className="spring" />
         {one && (
           <>

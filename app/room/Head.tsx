@@ -15,7 +15,7 @@ import { NameField } from '../shared/NameField.js';
 import { UndoRedo } from '../shared/UndoRedo.js';
 import { nextTheme } from '../shared/theme-mode.js';
 
-const UnitSwitch = lazy(() => import('./UnitSwitch.js').then((m) => ({ default: m.UnitSwitch })));
+const UnitSwitch = lazy(() => import('../shared/UnitSwitch.js').then((m) => ({ default: m.UnitSwitch })));
 
 const SAVED: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Not saved', failed: 'Not saved' };
 

@@ -9,15 +9,18 @@ import Edit from '@mui/icons-material/EditOutlined';
 import Delete from '@mui/icons-material/DeleteOutlined';
 import { useDeferredValue, useId, useMemo, useState } from 'react';
 import {
+  alteredInTurn,
+  fallsShort,
   kindOf,
+  lengthChanges,
   sayAlteration,
   STARTING_KINDS,
   startingWork,
-  tellAlterations,
   type Alteration,
+  type AlteredStep,
   type LengthChange,
 } from '../../core/alter/index.js';
-import { readerIn, showsNothing, type Tape } from '../../core/units/index.js';
+import { formatLength, readerIn, showsNothing, type Tape } from '../../core/units/index.js';
 import { useBoard } from '../board/board-store.js';
 import { labelOf, said as foundBy } from '../board/check-words.js';
 import { withFractions } from '../shared/fractions.js';
@@ -63,12 +66,13 @@ interface RowProps {
   readonly alteration: Alteration;
   readonly first: boolean;
   readonly last: boolean;
-  readonly changes: readonly LengthChange[];
+  /** What it was done to, and what came of it; nothing where it was not done. */
+  readonly step: AlteredStep | undefined;
   /** The lines that it has left worse than it found them. */
   readonly spoilt: readonly Check[];
 }
 
-function Row({ alteration, first, last, changes, spoilt }: RowProps) {
+function Row({ alteration, first, last, step, spoilt }: RowProps) {
   const { id, on, work, note } = alteration;
   const unit = useUnit();
   const tape = useTape();
@@ -77,6 +81,7 @@ function Row({ alteration, first, last, changes, spoilt }: RowProps) {
   const [editing, setEditing] = useState(false);
   const refusal = useComputed((c) => c.draft?.altered.told.find((t) => t.id === id)?.refusal);
   const said = sayAlteration(work, unit);
+  const short = step && fallsShort(step);
   return (
     <li data-alteration={work.kind} data-chosen={chosen === id} data-on={on}>
       <div className="alter-head">
@@ -103,7 +108,12 @@ function Row({ alteration, first, last, changes, spoilt }: RowProps) {
       {refusal ? (
         <p className="problem">{`${refusalSentence(refusal, readerIn(unit))} Until then it is left out.`}</p>
       ) : (
-        on && <p className="quiet">{changesSaid(changes, tape)}</p>
+        on && step && <p className="quiet">{changesSaid(lengthChanges(step.before, step.after), tape)}</p>
+      )}
+      {short !== undefined && (
+        <p className="doubt">
+          {withFractions(`Reaches ${formatLength(Math.abs(short), tape)}: further, the rise would turn back.`)}
+        </p>
       )}
       {spoilt.map((check) => (
         <p key={check.id} className="doubt">
@@ -174,13 +184,10 @@ export function AlterationList() {
   const inHand = useBoard((s) => s.inHand);
   const change = useChange();
   const set = useTrue((s) => s.set);
-  const told = useMemo(
-    () => (draft ? tellAlterations(draft.drafted, list) : new Map<string, LengthChange[]>()),
-    [draft, list],
-  );
+  const steps = useMemo(() => (draft ? alteredInTurn(draft.drafted, list, draft.altered.told) : []), [draft, list]);
   const spoilt = useMemo(
-    () => (draft ? spoiltLines(draft, rules, list) : new Map<string, Check[]>()),
-    [draft, rules, list],
+    () => (draft ? spoiltLines(draft, rules, steps) : new Map<string, Check[]>()),
+    [draft, rules, steps],
   );
   return (
     <section aria-label="Alterations">
@@ -199,7 +206,7 @@ export function AlterationList() {
             alteration={alteration}
             first={i === 0}
             last={i === list.length - 1}
-            changes={told.get(alteration.id) ?? []}
+            step={steps.find((s) => s.alteration.id === alteration.id)}
             spoilt={spoilt.get(alteration.id) ?? []}
           />
         ))}

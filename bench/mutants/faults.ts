@@ -267,6 +267,20 @@ export const FAULTS: readonly Fault[] = [
     'core/alter',
   ),
   fault(
+    'an earlier scoop is forgotten',
+    'core/alter/redraw-rise.ts',
+    'if (!paper.scooped.slice(0, -1).every((s) => passes(curve, s))) return undefined;',
+    '',
+    'core/alter',
+  ),
+  fault(
+    'a scoop that falls short is not told',
+    'core/alter/tell.ts',
+    'Math.abs(work.by) - Math.abs(by) > SHORT',
+    'Math.abs(work.by) - Math.abs(by) > 9 * SHORT',
+    'core/alter',
+  ),
+  fault(
     'what spoils a line is told of the next',
     'core/chain/spoilt-lines.ts',
     'found.set(id, worse);',
@@ -304,7 +318,7 @@ export const FAULTS: readonly Fault[] = [
   ),
   fault(
     'true it keeps quiet of a band that moved',
-    'core/true-it/true-it.ts',
+    'core/true-it/answer.ts',
     'return [...conflicts, ...unnamed];',
     'return [...conflicts];',
     'core/true-it',

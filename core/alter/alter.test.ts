@@ -7,9 +7,11 @@ import { crotchJoin, waistRun } from '../walk/index.js';
 import { hipWidthOf } from '../measured/index.js';
 import { edgeLengths, isSound, type Block, type Panel } from '../draft/index.js';
 import {
+  directionAtPlace,
   distance,
   endDirection,
   flatten,
+  meetLines,
   nearestPlace,
   pathLength,
   placeAtLength,
@@ -17,6 +19,7 @@ import {
   startDirection,
   bendOf,
   sharpestCorner,
+  type Point,
 } from '../geometry/index.js';
 import { DEFAULT_SHEET } from '../method/index.js';
 import { garmentOf, partOf } from '../garment/index.js';
@@ -24,12 +27,14 @@ import { cutLine, HOUSE_ALLOWANCES } from '../piece/index.js';
 import { SHEETS } from '../shipped/index.js';
 import {
   alterBlock,
+  alteredInTurn,
+  fallsShort,
   lengthChanges,
   riseOf,
   sayAlteration,
-  tellAlterations,
   type Alteration,
   type AlterationWork,
+  type LengthChange,
 } from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
@@ -48,6 +53,15 @@ function altered(...works: AlterationWork[]): Block {
   for (const t of told) expect([t.id, t.refusal?.code]).toEqual([t.id, undefined]);
   return after;
 }
+
+/** What each of a list changes, by its id. */
+const tellAlterations = (from: Block, list: readonly Alteration[]): Map<string, LengthChange[]> =>
+  new Map(
+    alteredInTurn(from, list, alterBlock(from, list).told).map(({ alteration, before, after }) => [
+      alteration.id,
+      lengthChanges(before, after),
+    ]),
+  );
 
 const hip = { line: 'hipLevel', by: 0 } as const;
 const seatWedge = (by: number, panel: 'front' | 'back' = 'back'): AlterationWork => ({
@@ -456,6 +470,75 @@ describe('every kind of alteration', () => {
     }
   });
 
+  it('scoops at every place that was asked, one after the other, whatever the last one was', () => {
+    const at = (b: Block, share: number): Point => {
+      const curve = b.back.edges.rise.slice(0, b.back.joints.curveStart);
+      return placeAtLength(curve, share * pathLength(curve)).at;
+    };
+    const scoop = (share: number, by: number): AlterationWork => ({
+      kind: 'scoop',
+      panel: 'back',
+      at: share,
+      by,
+      keepLength: false,
+    });
+    const off = (b: Block, p: Point): number => nearestPlace(b.back.edges.rise, p).distance;
+    const [low, high] = [at(block, 0.3), at(block, 0.7)];
+    const both = altered(scoop(0.3, 5), scoop(0.7, 4));
+    // The first runs out over the second's place and the second over the first's: neither may be taken back by the other.
+    expect(off(both, low)).toBeGreaterThan(off(altered(scoop(0.3, 5)), low) - 0.8);
+    expect(off(both, high)).toBeGreaterThan(off(altered(scoop(0.7, 4)), high) - 0.8);
+    const more = altered(scoop(0.45, 3), scoop(0.45, 3));
+    expect(Math.abs(off(more, at(block, 0.45)) - 6)).toBeLessThan(1.2);
+  });
+
+  it('scoops by what it says, to half a millimetre, or tells how far it reaches', () => {
+    const random = seeded(17);
+    let [met, short, inRoom] = [0, 0, 0];
+    for (let i = 0; i < 60; i++) {
+      const sheet = SHEETS[i % SHEETS.length] ?? DEFAULT_SHEET;
+      const body = plausibleBody(random);
+      if (!isMeantFor(sheet, body)) continue;
+      const from = drafted({ ...inputFor(sheet, body), sheet });
+      const panel = random() < 0.5 ? 'front' : 'back';
+      const work = {
+        kind: 'scoop',
+        panel,
+        at: 0.3 + 0.4 * random(),
+        by: 2 + 12 * random(),
+        keepLength: false,
+      } as const;
+      const list = listed(work);
+      const { told } = alterBlock(from, list);
+      const [step] = alteredInTurn(from, list, told);
+      if (!step) continue;
+      // By other arithmetic: how far the place lies from the new curve, along a line square to the old one.
+      const curve = from[panel].edges.rise.slice(0, from[panel].joints.curveStart);
+      const { at } = placeAtLength(curve, work.at * pathLength(curve));
+      const far = nearestPlace(step.after[panel].edges.rise, at).distance;
+      const reached = fallsShort(step);
+      if (reached === undefined) {
+        met += 1;
+        expect(work.by - far).toBeLessThan(1.6);
+      } else {
+        short += 1;
+        expect(reached).toBeLessThan(work.by - 0.7);
+        expect(Math.abs(reached - far)).toBeLessThan(1.6);
+        // A rise that turns one way stays outside the corner of its two end directions: there is no more room than that.
+        const { crotchPoint, centreWaist } = from[panel].points;
+        const up = directionAtPlace(curve, placeAtLength(curve, work.at * pathLength(curve)));
+        const inward = { x: up.y, y: -up.x };
+        const rooms = [
+          meetLines(at, inward, crotchPoint, startDirection(from[panel].edges.rise)),
+          meetLines(at, inward, centreWaist, from[panel].centreDown),
+        ].flatMap((m) => (m && m.alongFirst > 0 ? [m.alongFirst] : []));
+        if (Math.min(...rooms) > work.by + 1) inRoom += 1;
+      }
+    }
+    expect(met).toBeGreaterThan(short);
+    expect(inRoom).toBeLessThan(0.25 * short);
+  });
+
   it('tilts the seat line and gives hip and waist back at the side', () => {
     const after = altered({ kind: 'tilt', panel: 'back', above: 20, by: 10, giveBack: true });
     expect(hipWidthOf(after.back)).toBeCloseTo(hipWidthOf(block.back), 1);
@@ -544,15 +627,19 @@ describe('a list of alterations', () => {
     expect(alterBlock(block, list, { stop: () => false }).block).toEqual(alterBlock(block, list).block);
   });
 
-  it('tells of each what it changes on top of those before it, whatever is left out between', () => {
-    const list = anyAlterations(seeded(8), 14);
-    const told = tellAlterations(block, list);
-    let before = block;
-    for (const [i, alteration] of list.entries()) {
-      const { block: after, told: all } = alterBlock(block, list.slice(0, i + 1));
-      if (all[i]?.done) expect(told.get(alteration.id)).toEqual(lengthChanges(before, after));
-      else expect(told.get(alteration.id)).toEqual([]);
-      before = after;
+  it('tells of each what it changes on top of those before it, and in sum the whole; of one left out nothing', () => {
+    const random = seeded(8);
+    for (let i = 0; i < 8; i++) {
+      const list = anyAlterations(random, 14);
+      const { block: after, told } = alterBlock(block, list);
+      const steps = alteredInTurn(block, list, told);
+      expect(steps.map((s) => s.alteration.id)).toEqual(told.flatMap((t) => (t.done ? [t.id] : [])));
+      let before = block;
+      for (const step of steps) {
+        expect(step.before).toBe(before);
+        before = step.after;
+      }
+      expect(before).toEqual(after);
     }
   });
 

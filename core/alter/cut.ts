@@ -224,7 +224,7 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Alt
     ),
     corner: carry(paper.corner),
     tiltPoint: carry(paper.tiltPoint),
-    through: paper.through && { ...paper.through, at: carry(paper.through.at) },
+    scooped: paper.scooped.map((s) => ({ ...s, at: carry(s.at) })),
     centreHip: hipMoves ? go(paper.centreHip) : paper.centreHip,
     newWaist: paper.newWaist || moving.some((bit) => bit.run === 'waist') || from.run === 'waist' || to.run === 'waist',
     jogs,

@@ -1,3 +1,4 @@
+import type { Panel } from '../draft/index.js';
 import type { Point } from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
 import type { AlterationFault } from '../refusal/index.js';
@@ -65,6 +66,8 @@ export interface Kind<K extends string, P extends PanelChoice, F extends Fields>
   say(work: Work<K, P, F>, words: Words): string;
   /** Does it to one piece of paper; `alteration` is the id that its marks bear. */
   apply(paper: Paper, work: Work<K, P, F>, alteration: string): Paper | AlterationFault;
+  /** What of its amount `by` a piece has come to, in mm, where a fair line may fall short of it. */
+  reached?(before: Panel, after: Panel, work: Work<K, P, F>): number | undefined;
 }
 
 /** Any kind of alteration. */

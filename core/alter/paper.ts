@@ -72,11 +72,10 @@ export interface Mark {
   readonly path: Path;
 }
 
-/** Where a crotch curve was scooped to, square to it into the piece, and how near it has to pass, in mm. */
+/** Where a crotch curve was scooped to, and square to it into the piece. */
 export interface Scooped {
   readonly at: Point;
   readonly inward: Point;
-  readonly within: number;
 }
 
 /** A panel while it is altered: cut and moved exactly, not yet redrawn. Lengths in mm, panel coordinates. */
@@ -113,7 +112,8 @@ export interface Paper {
   readonly bent: ReadonlySet<EdgeName>;
   /** Edges whose shape was asked for: they stay as they were moved, and only breaks in them are smoothed. */
   readonly shaped: ReadonlySet<EdgeName>;
-  readonly through: Scooped | undefined;
+  /** Places on the crotch curve to which it was scooped, the last one last. */
+  readonly scooped: readonly Scooped[];
   /** The rise is as long as its new shape makes it; otherwise what was cut keeps its length. */
   readonly riseFree: boolean;
   /** How the alterations so far would be done on paper. */
@@ -156,7 +156,7 @@ export function paperOf(panel: Panel): Paper {
     jogs: new Map(),
     bent: new Set(),
     shaped: new Set(),
-    through: undefined,
+    scooped: [],
     riseFree: false,
     marks: [],
   };

@@ -2,6 +2,7 @@ import { riseBend, riseBendThrough, riseLimits, type Panel } from '../draft/inde
 import {
   along,
   cross,
+  crossLine,
   distance,
   dot,
   endDirection,
@@ -23,7 +24,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import { edgeOf, startOfRun, type Paper } from './paper.js';
+import { edgeOf, startOfRun, type Paper, type Scooped } from './paper.js';
 
 /** The diagonal on which the hollow of a crotch curve is measured from its corner. */
 export const DIAGONAL: Point = { x: Math.SQRT1_2, y: -Math.SQRT1_2 };
@@ -35,6 +36,9 @@ const LEAN = (3 * Math.PI) / 180;
 const GIVE = { through: 1, start: 0.006, end: 0 };
 /** A place to which it was scooped is dearer. */
 const SCOOPED = { ...GIVE, through: 40 };
+/** How near, in mm, it has to pass where it was scooped to last, before it is drawn less fair; and where it was before. */
+const THROUGH = 0.5;
+const PASSES = 1;
 /** Of the straight at least so much stays, in mm. */
 const LEAST_STRAIGHT = 10;
 /** By how much a rise is longer for each millimetre of hollow, as a first guess; how far the hollow gives for the length. */
@@ -62,6 +66,10 @@ function leavingInseam(arriving: Point, { edges: { inseam, rise } }: Panel): Poi
 }
 
 const ORIGIN: Point = { x: 0, y: 0 };
+
+/** True where a curve passes a place to which it was scooped. */
+const passes = (curve: Path, { at, inward }: Scooped): boolean =>
+  crossLine(curve, at, inward).some((hit) => Math.abs(hit.along) < PASSES);
 
 /** A rise drawn anew, run up from the crotch point, with the count of curves below the straight. */
 export interface RedrawnRise {
@@ -100,10 +108,10 @@ function asLong(draw: (hollow: number) => Tried | undefined, hollow: number): Tr
  * to the inseam as before. A curve that was only cut is as hollow as it was drafted, or as its length asks; one that was
  * bent as it was bent; one that was scooped passes where it was scooped to, as near as is fair. What was broken by
  * cuts keeps its length: what the hollow cannot give, the waist end gives along the straight. Nothing where no bend is found
- * or the waist end would have to give too much.
+ * that passes every place to which it was scooped, or the waist end would have to give too much.
  */
 export function redrawnRise(paper: Paper, drafted: Panel): RedrawnRise | undefined {
-  const { through } = paper;
+  const through = paper.scooped[paper.scooped.length - 1];
   const rise = edgeOf(paper, 'rise');
   const waistEnd = endOf(rise);
   const begins = startOfRun(paper, 'centre');
@@ -130,7 +138,7 @@ export function redrawnRise(paper: Paper, drafted: Panel): RedrawnRise | undefin
   const draw = (hollow: number): Tried | undefined => {
     const [{ name }, { size }] = [paper, drafted.manner];
     const bend = through
-      ? riseBendThrough(name, size, { ...wish, hollow }, { ...give, lean: 0 }, through.within)
+      ? riseBendThrough(name, size, { ...wish, hollow }, { ...give, lean: 0 }, THROUGH)
       : (evenBend({ ...wish, hollow, limits: riseLimits(name, size), give: { ...give, lean: 0 } }) ??
         riseBend(name, size, { ...wish, hollow }, give));
     return bend && { bend, short: wanted - pathLength(bend.path) - distance(bend.start, waistEnd) };
@@ -143,6 +151,7 @@ export function redrawnRise(paper: Paper, drafted: Panel): RedrawnRise | undefin
   const back = paper.riseFree ? 0 : tried.short;
   if (Math.abs(back) > MOST_BACK) return undefined;
   const curve = reversePath(bend.path);
+  if (!paper.scooped.slice(0, -1).every((s) => passes(curve, s))) return undefined;
   const end = Math.abs(back) < AS_LONG ? waistEnd : along(waistEnd, bend.leaving, -back);
   return {
     path: [...curve, line(bend.start, end)],

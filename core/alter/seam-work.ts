@@ -11,6 +11,7 @@ import {
   point,
   smoothStep,
   splitPath,
+  startOf,
   type Point,
 } from '../geometry/index.js';
 import type { EdgeName } from '../draft/index.js';
@@ -32,6 +33,12 @@ export function displaced(paper: Paper, edge: EdgeName, by: Displacement): Paper
 
 /** The mark of a seam as it was. */
 export const seamMark = (alteration: string, path: Path): Mark => ({ alteration, kind: 'seam', points: [], path });
+
+/** The runs with a straight hem laid between the ends that side and inseam have now. */
+export const hemBetween = (runs: Paper['runs']): Paper['runs'] => ({
+  ...runs,
+  hem: [line(endOf(edgeOf({ runs }, 'side')), startOf(edgeOf({ runs }, 'inseam')))],
+});
 
 /** A path made shorter at its end by `by` mm, or longer along its last direction where that is below nothing. */
 export function endShifted(path: Path, by: number): Path | undefined {

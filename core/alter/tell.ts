@@ -1,8 +1,8 @@
 import { edgeLengths, type Block, type EdgeLengths, type Panel } from '../draft/index.js';
 import { distance } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
-import { doneOn, drawnFrom, papersOf } from './alter.js';
-import type { Alteration } from './alteration.js';
+import { doneOn, drawnFrom, papersOf, type AlterationTold } from './alter.js';
+import { kindOf, type Alteration } from './alteration.js';
 
 /** A length of a piece that an alteration changes, in mm. */
 export interface LengthChange {
@@ -32,32 +32,45 @@ export function lengthChanges(before: Block, after: Block): LengthChange[] {
   });
 }
 
-/** The block after one alteration of a list, and before it. */
+/** The block before one alteration of a list and after it. */
 export interface AlteredStep {
-  readonly id: string;
+  readonly alteration: Alteration;
   readonly before: Block;
   readonly after: Block;
 }
 
 /**
- * The alterations of a list that can be done and drawn, one after the other, each on top of those before it. One that
- * cannot leaves the block as it was.
+ * The alterations of a list that were done, each drawn on top of those before it; `told` says which they are. One that can
+ * be drawn only with what comes after it leaves its block as it was, and the next shows both.
  */
-export function alteredInTurn(drafted: Block, alterations: readonly Alteration[]): AlteredStep[] {
+export function alteredInTurn(
+  drafted: Block,
+  alterations: readonly Alteration[],
+  told: readonly AlterationTold[],
+): AlteredStep[] {
+  const done = new Set(told.flatMap((t) => (t.done ? [t.id] : [])));
+  const steps: AlteredStep[] = [];
   let papers = papersOf(drafted);
   let before = drafted;
-  return alterations
-    .filter(({ on }) => on)
-    .map((alteration): AlteredStep => {
-      const next = doneOn(papers, alteration);
-      const after = typeof next === 'string' ? next : drawnFrom(next, drafted);
-      if (typeof next === 'string' || typeof after === 'string') return { id: alteration.id, before, after: before };
-      const step = { id: alteration.id, before, after };
-      [papers, before] = [next, after];
-      return step;
-    });
+  for (const alteration of alterations) {
+    const next = done.has(alteration.id) ? doneOn(papers, alteration) : undefined;
+    if (next === undefined || typeof next === 'string') continue;
+    const drawn = drawnFrom(next, drafted);
+    const after = typeof drawn === 'string' ? before : drawn;
+    steps.push({ alteration, before, after });
+    [papers, before] = [next, after];
+  }
+  return steps;
 }
 
-/** What each alteration of a list changes, done on top of those before it, by its id; nothing where it cannot be done. */
-export const tellAlterations = (drafted: Block, alterations: readonly Alteration[]): Map<string, LengthChange[]> =>
-  new Map(alteredInTurn(drafted, alterations).map(({ id, before, after }) => [id, lengthChanges(before, after)]));
+/** An amount that a piece falls short of by this much, in mm, is told. */
+const SHORT = 0.75;
+
+/** What of its amount an alteration has come to on a piece, in mm, where that is less than was asked; nothing where it is met. */
+export function fallsShort({ alteration: { work }, before, after }: AlteredStep): number | undefined {
+  const kind = kindOf(work.kind);
+  if (!kind.reached || !('by' in work) || before === after) return undefined;
+  return PANEL_NAMES.filter((name) => work.panel === 'both' || work.panel === name)
+    .map((name) => kind.reached?.(before[name], after[name], work))
+    .find((by) => by !== undefined && Math.abs(work.by) - Math.abs(by) > SHORT);
+}

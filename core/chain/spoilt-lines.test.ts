@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import type { Alteration, AlterationWork } from '../alter/index.js';
+import { alteredInTurn, type Alteration, type AlterationWork } from '../alter/index.js';
 import { sayFinding } from '../check/index.js';
 import { computeDraft, EMPTY_INPUT, spoiltLines, type Draft } from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 const hip = { line: 'hipLevel', by: 0 } as const;
 
-function draft(): Draft {
-  const outcome = computeDraft({ ...EMPTY_INPUT, measured });
+function draft(alterations: readonly Alteration[]): Draft {
+  const outcome = computeDraft({ ...EMPTY_INPUT, measured, alterations });
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusals));
   return outcome.value;
 }
@@ -23,9 +23,15 @@ const seatWedge = (by: number): AlterationWork => ({
   by,
 });
 
+/** The lines that each of a list leaves worse, as the room asks for them. */
+function spoilt(alterations: readonly Alteration[]): ReturnType<typeof spoiltLines> {
+  const drafted = draft(alterations);
+  return spoiltLines(drafted, EMPTY_INPUT.rules, alteredInTurn(drafted.drafted, alterations, drafted.altered.told));
+}
+
 describe('the lines that an alteration leaves worse', () => {
   const found = (...works: AlterationWork[]): [string, string[]][] =>
-    [...spoiltLines(draft(), EMPTY_INPUT.rules, listed(...works))].map(([id, checks]) => [id, checks.map((c) => c.id)]);
+    [...spoilt(listed(...works))].map(([id, checks]) => [id, checks.map((c) => c.id)]);
 
   it('are none for an everyday wedge, crotch point, cut across or small scoop', () => {
     expect(found(seatWedge(10))).toEqual([]);
@@ -38,7 +44,7 @@ describe('the lines that an alteration leaves worse', () => {
   it('are named by the alteration that spoilt them, once, with what is wrong', () => {
     const deep: AlterationWork = { kind: 'scoop', panel: 'back', at: 0.5, by: 14, keepLength: false };
     expect(found(seatWedge(10), deep, seatWedge(2))).toEqual([['a1', ['backRiseLine']]]);
-    const [check] = spoiltLines(draft(), EMPTY_INPUT.rules, listed(deep)).get('a0') ?? [];
+    const [check] = spoilt(listed(deep)).get('a0') ?? [];
     if (typeof check?.value !== 'object') throw new Error('no finding');
     expect(sayFinding(check.value, 'cm')).toMatch(/\d/);
   });
@@ -46,7 +52,7 @@ describe('the lines that an alteration leaves worse', () => {
   it('are not counted for one that cannot be done or is switched off', () => {
     const deep: AlterationWork = { kind: 'scoop', panel: 'back', at: 0.5, by: 14, keepLength: false };
     const off = listed(deep).map((a) => ({ ...a, on: false }));
-    expect([...spoiltLines(draft(), EMPTY_INPUT.rules, off)]).toEqual([]);
+    expect([...spoilt(off)]).toEqual([]);
     expect(found({ kind: 'dart', panel: 'back', dart: 7, act: 'intake', by: 4, keepWaist: true })).toEqual([]);
   });
 });

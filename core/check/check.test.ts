@@ -539,7 +539,7 @@ describe('an outline taken over as it lies', () => {
   const outline: Block = { ...block, front: taken(block.front), back: taken(block.back) };
   const figures = figuresOf(outline);
 
-  it('is measured and checked as any block, but for what only a sheet could have meant', () => {
+  it('is measured and checked like a drafted block, but for what only a sheet can mean', () => {
     const without = checkAgainstBody(worked, outline, figures);
     const all = checkAgainstBody(worked, block, figuresOf(block));
     expect(without.map((c) => c.id)).toEqual(all.map((c) => c.id).filter((id) => id !== 'fitClass'));

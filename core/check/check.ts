@@ -129,3 +129,10 @@ export function worstFirst(checks: readonly Check[]): Check[] {
   const rank: Record<Verdict, number> = { out: 0, near: 1, in: 2, unknown: 3 };
   return [...checks].sort((a, b) => rank[a.verdict] - rank[b.verdict]);
 }
+
+/** The worse a verdict, the higher; what is not known is no worse than what is in band. */
+const WORSE: Readonly<Record<Verdict, number>> = { in: 0, unknown: 0, near: 1, out: 2 };
+
+/** Checks that stand worse than before, as they are after; one that was not there before is no worse. */
+export const worseThan = (before: readonly Check[], after: readonly Check[]): Check[] =>
+  after.filter((c) => WORSE[c.verdict] > WORSE[before.find((b) => b.id === c.id)?.verdict ?? c.verdict]);

@@ -1,4 +1,13 @@
-export { shown, worstFirst, verdictOf, type Check, type CheckId, type Verdict, type About } from './check.js';
+export {
+  shown,
+  worseThan,
+  worstFirst,
+  verdictOf,
+  type Check,
+  type CheckId,
+  type Verdict,
+  type About,
+} from './check.js';
 export type { Measure } from './measure.js';
 export type { Finding } from './finding.js';
 export { checkLabel, plainValue, sayCompares, sayFinding } from './words.js';

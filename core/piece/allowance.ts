@@ -100,7 +100,7 @@ function spansOfSeam({ first, second }: Seam, part: Part, edge: Edge, whole: num
 
 /**
  * An edge in stretches with the width outside each: by what is given for the stretch, else for the edge, else for its
- * part, else for its seam, else by the profile (docs/trade/pieces.md). A fold never has any.
+ * part, else for its seam, else by the profile (docs/trade/pieces.md). A fold has none at all.
  */
 export function widthsAlong(
   { seams }: Pick<Garment, 'seams'>,

@@ -1,25 +1,20 @@
-import type { AlterationWork } from '../alter/index.js';
 import { computeDraft, drawDraft, type Draft, type Drafted, type DraftInput } from '../chain/index.js';
-import { checkedFigure, type Check, type CheckId, type Verdict } from '../check/index.js';
+import { checkedFigure, worseThan, type Check } from '../check/index.js';
 import { refused, good, type Outcome } from '../refusal/index.js';
 import { toMm, type Unit } from '../units/index.js';
+import {
+  changeOf,
+  conflictsOf,
+  MET,
+  TARGETS,
+  untreatedOf,
+  withUnnamed,
+  type Asked,
+  type TargetId,
+  type Trued,
+} from './answer.js';
 import { intoBands, outside, placeAt, type BandPlace, type BandProblem } from './least-squares.js';
 import { inputWith, unknownsOf, WORTH, type Unknown, type UnknownId } from './unknowns.js';
-
-/** The checks that can be targets (docs/trade/truing.md). */
-export const TARGETS = [
-  'frontRise',
-  'backRise',
-  'wholeRise',
-  'thigh',
-  'waist',
-  'hip',
-  'inseamWalk',
-  'sideWalk',
-] as const satisfies readonly CheckId[];
-
-/** The name of a target. */
-export type TargetId = (typeof TARGETS)[number];
 
 /** What the maker wants of True it. */
 export interface TrueItWish {
@@ -31,56 +26,11 @@ export interface TrueItWish {
   readonly costs?: Partial<Record<UnknownId, number>>;
 }
 
-/** One change found. */
-export interface TrueItChange {
-  readonly id: UnknownId;
-  readonly label: string;
-  /** By how much, in mm. */
-  readonly by: number;
-  /** A line set by hand to this value; nothing where it is an alteration. */
-  readonly set: { readonly line: string; readonly value: number } | undefined;
-  readonly work: AlterationWork | undefined;
-  /** It is far larger than the fault that it mends: `FAR_LARGER` times what the worst target was missed by, and more. */
-  readonly outsized: boolean;
-}
-
-/** A target that could not be met, with what stands against it. */
-export interface Conflict {
-  readonly target: TargetId;
-  /** By how much it is missed, in mm. */
-  readonly miss: number;
-  /** The target that asks the opposite of the unknown. */
-  readonly against: TargetId | undefined;
-  /** The unknown that both ask opposite things of; without an opposite, those that are at their limits. */
-  readonly unknowns: readonly Pick<Unknown, 'id' | 'label'>[];
-}
-
-/** What True it found. */
-export interface Trued {
-  readonly changes: readonly TrueItChange[];
-  readonly before: readonly Check[];
-  readonly after: readonly Check[];
-  /** Targets that took part. */
-  readonly targets: readonly TargetId[];
-  readonly conflicts: readonly Conflict[];
-  /** Checks that are no target and are out of band when all is done: True it does nothing about them. */
-  readonly untreated: readonly Check[];
-  /** Checks that the changes together leave worse than they were, as they are after. */
-  readonly worse: readonly Check[];
-}
-
-/** A change that is this many times as large as the fault, and larger than this in mm, is called so. */
-const FAR_LARGER = 3;
-const LARGE = 8;
-
 /** The share of a band that is kept free at either end, so that a met target is met by more than a hair. */
 const MARGIN = 0.1;
 const OPEN_MARGIN = 1;
 /** What a millimetre of change costs beside a millimetre of a missed target. */
 const CHANGE = 0.02;
-/** A target within this of its band, in mm, is met. */
-const MET = 0.01;
-
 const isTarget = (id: string): id is TargetId => (TARGETS as readonly string[]).includes(id);
 
 /** A target takes part where it is known by measurement, has a figure and counts. */
@@ -100,10 +50,7 @@ function aimedAt({ low = -Infinity, high = Infinity }: Check): readonly [number,
   return [low + margin, high - margin];
 }
 
-interface Problem extends BandProblem {
-  readonly draft: Draft;
-  readonly unknowns: readonly Unknown[];
-  readonly targets: readonly TargetId[];
+interface Problem extends BandProblem, Asked {
   /** The checks' own bands, without the margin that is aimed at. */
   readonly own: readonly (readonly [number, number])[];
 }
@@ -121,7 +68,6 @@ function problemOf(
 ): Problem {
   const ids = targets.map((c) => c.id as TargetId);
   return {
-    draft,
     unknowns,
     targets: ids,
     low: unknowns.map((u) => -u.limit),
@@ -215,66 +161,6 @@ function rounded(problem: Problem, found: BandPlace, unit: Unit): BandPlace {
   return found;
 }
 
-const named = ({ id, label }: Unknown): Pick<Unknown, 'id' | 'label'> => ({ id, label });
-
-/** Who stands against a target that is not met: the target pulling the same unknown the other way, or the limits. */
-function conflictsOf(problem: Problem, { x, figures, slopes }: BandPlace): Conflict[] {
-  const { targets, unknowns } = problem;
-  const misses = missesOf(problem, figures);
-  return targets.flatMap((target, t): Conflict[] => {
-    const miss = misses[t] ?? NaN;
-    if (Math.abs(miss) < MET) return [];
-    let worst: { against: number; unknown: number; pull: number } | undefined;
-    targets.forEach((_, other) => {
-      const otherMiss = misses[other] ?? NaN;
-      if (other === t || Math.abs(otherMiss) < 1e-3) return;
-      unknowns.forEach((u, i) => {
-        // Both want this unknown to move, to opposite sides.
-        const pull = (slopes[t]?.[i] ?? NaN) * miss * (slopes[other]?.[i] ?? NaN) * otherMiss;
-        if (u.limit > 0 && pull < -1e-9 && (!worst || pull < worst.pull)) worst = { against: other, unknown: i, pull };
-      });
-    });
-    const against = worst && targets[worst.against];
-    const unknown = worst && unknowns[worst.unknown];
-    if (against && unknown) return [{ target, miss, against, unknowns: [named(unknown)] }];
-    const atLimit = unknowns.filter((u, i) => u.limit > 0 && Math.abs(Math.abs(x[i] ?? NaN) - u.limit) < 0.06);
-    return [{ target, miss, against: undefined, unknowns: atLimit.map(named) }];
-  });
-}
-
-function changeOf(
-  { draft }: Problem,
-  { id, label, work, line = id }: Unknown,
-  by: number,
-  fault: number,
-): TrueItChange {
-  const outsized = Math.abs(by) > Math.max(LARGE, FAR_LARGER * fault);
-  if (work) return { id, label, by, set: undefined, work: work(by), outsized };
-  const value = Number(draft.worked.ledger.get(line)?.value) + by;
-  return { id, label, by, set: { line, value }, work: undefined, outsized };
-}
-
-/** The conflicts, and every target that its check finds out of a band that the changes have moved: none is missed unsaid. */
-function withUnnamed(conflicts: readonly Conflict[], ids: readonly TargetId[], after: readonly Check[]): Conflict[] {
-  const unnamed = after.flatMap(({ id, verdict, value, low = -Infinity, high = Infinity }): Conflict[] => {
-    const target = ids.find((t) => t === id);
-    if (!target || verdict === 'in' || typeof value !== 'number') return [];
-    if (conflicts.some((c) => c.target === target)) return [];
-    return [{ target, miss: outside(value, [low, high]), against: undefined, unknowns: [] }];
-  });
-  return [...conflicts, ...unnamed];
-}
-
-/** The worse a verdict, the higher. */
-const RANK: Readonly<Record<Verdict, number>> = { in: 0, unknown: 0, near: 1, out: 2 };
-
-const untreatedOf = (checks: readonly Check[], ids: readonly TargetId[]): Check[] =>
-  checks.filter((c) => c.verdict === 'out' && !ids.some((id) => id === c.id));
-
-/** Checks that stand worse than before, as they are after. */
-const worseThan = (before: readonly Check[], after: readonly Check[]): Check[] =>
-  after.filter((c) => RANK[c.verdict] > RANK[before.find((b) => b.id === c.id)?.verdict ?? c.verdict]);
-
 /**
  * True it (docs/trade/truing.md): the least set of changes by which every measured target comes into its band. Bounded
  * least squares (projected Levenberg-Marquardt) over the natural unknowns, each with a limit and a cost for leaving its
@@ -317,14 +203,14 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
   const fault = Math.max(...missesOf(problem, start.figures).map(Math.abs));
   const made = unknowns.flatMap((u, i) => {
     const by = found.x[i] ?? NaN;
-    return Math.abs(by) < WORTH ? [] : [{ cost: u.cost * Math.abs(by), change: changeOf(problem, u, by, fault) }];
+    return Math.abs(by) < WORTH ? [] : [{ cost: u.cost * Math.abs(by), change: changeOf(draft, u, by, fault) }];
   });
   return good({
     ...nothing,
     after,
     changes: made.sort((a, b) => a.cost - b.cost).map(({ change }) => change),
     untreated: untreatedOf(after, ids),
-    conflicts: withUnnamed(conflictsOf(problem, found), ids, after),
+    conflicts: withUnnamed(conflictsOf(problem, found, missesOf(problem, found.figures)), ids, after),
     worse: worseThan(draft.checks, after),
   });
 }

@@ -1,7 +1,7 @@
 import { sayAlteration } from '../alter/index.js';
 import { lineLabel, type Sheet } from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
-import type { Conflict, TargetId, TrueItChange } from './true-it.js';
+import type { Conflict, TargetId, TrueItChange } from './answer.js';
 
 const LABELS: Record<TargetId, string> = {
   frontRise: 'Front rise',

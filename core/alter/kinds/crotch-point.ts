@@ -44,11 +44,11 @@ function leavingAlong(path: Path, d: Point): Path {
 /** A crotch curve carried with its crotch point, and where it was scooped to with it. */
 export interface CarriedCurve {
   readonly curve: Path;
-  readonly through: Scooped | undefined;
+  readonly scooped: readonly Scooped[];
 }
 
 /** The crotch curve run to a crotch point that was moved, from where it begins, at the angle at which it left the inseam. */
-export function crotchCurveTo({ runs, through }: Paper, to: Point): CarriedCurve | AlterationFault {
+export function crotchCurveTo({ runs, scooped }: Paper, to: Point): CarriedCurve | AlterationFault {
   const { crotchCurve, centre } = runs;
   const from = startOf(crotchCurve);
   const startOfCurve = endOf(crotchCurve);
@@ -57,7 +57,7 @@ export function crotchCurveTo({ runs, through }: Paper, to: Point): CarriedCurve
   if (Math.abs(reach) < 10 || cross(u, subtract(to, startOfCurve)) / reach < 0.2) return 'tooMuch';
   const shear = sheared(startOfCurve, u, from, to);
   const curve = leavingAlong(mapPath(crotchCurve, shear), startDirection(crotchCurve));
-  return { curve, through: through && { ...through, at: shear(through.at) } };
+  return { curve, scooped: scooped.map((s) => ({ ...s, at: shear(s.at) })) };
 }
 
 /**
@@ -78,7 +78,7 @@ function crotchPointMoved(
     ...paper,
     runs: { ...paper.runs, crotchCurve: carried.curve, inseamThigh: path },
     bent: including(paper.bent, 'rise', 'inseam'),
-    through: carried.through,
+    scooped: carried.scooped,
     riseFree: true,
     marks: [...paper.marks, seamMark(alteration, [...inseamThigh, ...crotchCurve])],
   };

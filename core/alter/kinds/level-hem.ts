@@ -1,8 +1,8 @@
-import { endOf, line, reversePath, startOf } from '../../geometry/index.js';
+import { reversePath } from '../../geometry/index.js';
 import type { AlterationFault } from '../../refusal/index.js';
 import { alterationKind, ANY_PANEL } from '../kind.js';
-import { edgeOf, type Paper } from '../paper.js';
-import { endShifted, seamMark } from '../seam-work.js';
+import type { Paper } from '../paper.js';
+import { endShifted, hemBetween, seamMark } from '../seam-work.js';
 
 /** The hem's ends moved down (+) or up (-) along their seams; the hem runs straight between. */
 function hemLevelled(
@@ -16,9 +16,8 @@ function hemLevelled(
   const side = endShifted(paper.runs[shin], -outside);
   const inseam = endShifted(reversePath(paper.runs[below]), -inside);
   if (!side || !inseam) return 'tooMuch';
-  const runs = { ...paper.runs, [shin]: side, [below]: reversePath(inseam) };
-  const hem = line(endOf(edgeOf({ runs }, 'side')), startOf(edgeOf({ runs }, 'inseam')));
-  return { ...paper, runs: { ...runs, hem: [hem] }, marks: [...paper.marks, seamMark(alteration, paper.runs.hem)] };
+  const runs = hemBetween({ ...paper.runs, [shin]: side, [below]: reversePath(inseam) });
+  return { ...paper, runs, marks: [...paper.marks, seamMark(alteration, paper.runs.hem)] };
 }
 
 /** The hem lowered (+) or raised (-) at the inseam and at the side, straight between. */

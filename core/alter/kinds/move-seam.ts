@@ -1,17 +1,11 @@
-import { add, endOf, line, mapPath, point, startOf, type Point } from '../../geometry/index.js';
+import { add, mapPath, point, startOf, type Point } from '../../geometry/index.js';
 import type { AlterationFault } from '../../refusal/index.js';
 import { alterationKind } from '../kind.js';
 import { edgeOf, including, type Paper } from '../paper.js';
-import { seamMark } from '../seam-work.js';
+import { hemBetween, seamMark } from '../seam-work.js';
 import { crotchCurveTo } from './crotch-point.js';
 
 type MovedSeam = 'side' | 'inseam';
-
-/** The hem laid between the ends that its seams have now. */
-const hemBetween = (runs: Paper['runs']): Paper['runs'] => ({
-  ...runs,
-  hem: [line(endOf(edgeOf({ runs }, 'side')), startOf(edgeOf({ runs }, 'inseam')))],
-});
 
 /**
  * A whole seam moved toward the front: what the front loses the back gains, so that no girth changes. The side goes along
@@ -50,7 +44,7 @@ function seamShifted(
     ...paper,
     runs: hemBetween(runs),
     bent: including(paper.bent, 'rise'),
-    through: moved.through,
+    scooped: moved.scooped,
     riseFree: true,
     marks,
   };

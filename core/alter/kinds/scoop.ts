@@ -1,12 +1,31 @@
-import { along, directionAtPlace, pathLength, placeAtLength, scale } from '../../geometry/index.js';
+import type { Panel } from '../../draft/index.js';
+import {
+  add,
+  along,
+  crossLine,
+  cubicLength,
+  directionAtPlace,
+  nearestPlace,
+  pathLength,
+  placeAtLength,
+  scale,
+  type Cubic,
+  type Path,
+  type Point,
+} from '../../geometry/index.js';
 import { alterationKind, ANY_PANEL } from '../kind.js';
 import type { AlterationFault } from '../../refusal/index.js';
-import { edgeOf, including, type Paper } from '../paper.js';
+import { edgeOf, including, type Paper, type Scooped } from '../paper.js';
 import { centreLowered, displaced, hump, seamMark } from '../seam-work.js';
 
-/** So near, in mm or as a share of the amount, a fair curve has to come to what was asked; else it is drawn less fair. */
-const NEAR = 0.3;
-const NEAR_SHARE = 0.12;
+/** A place on a crotch curve by a share of its length, and square to it into the piece. */
+function squareAt(curve: Path, share: number): { s: number; place: ReturnType<typeof placeAtLength>; inward: Point } {
+  const s = Math.min(0.95, Math.max(0.05, share)) * pathLength(curve);
+  const place = placeAtLength(curve, s);
+  // The rise runs upward with the piece on its left as seen: deeper is into the piece.
+  const up = directionAtPlace(curve, place);
+  return { s, place, inward: { x: up.y, y: -up.x } };
+}
 
 /** The crotch curve deepened or filled at a place, running out toward the crotch point and into the centre line. */
 function scooped(
@@ -17,25 +36,37 @@ function scooped(
   const curve = paper.runs.crotchCurve;
   const total = pathLength(curve);
   const whole = pathLength(edgeOf(paper, 'rise'));
-  const s = Math.min(0.95, Math.max(0.05, at)) * total;
-  const place = placeAtLength(curve, s);
-  // The rise runs upward with the piece on its left as seen: deeper is into the piece.
-  const up = directionAtPlace(curve, place);
-  const inward = { x: up.y, y: -up.x };
+  const { s, place, inward } = squareAt(curve, at);
   const before = s;
   const after = Math.max(total - s, Math.min(whole - s, before)) || 1;
-  const next = displaced(paper, 'rise', (length) => {
+  const moved = (length: number): Point => {
     const off = length - s;
     return scale(inward, by * hump(off, off < 0 ? before : after));
+  };
+  // Places to which it was scooped before go along with the curve.
+  const carried = paper.scooped.map(({ at: was, inward: square }): Scooped => {
+    const { index, t } = nearestPlace(curve, was);
+    return {
+      at: add(was, moved(pathLength(curve.slice(0, index)) + cubicLength(curve[index] as Cubic, 0, t))),
+      inward: square,
+    };
   });
   const scoopedTo: Paper = {
-    ...next,
+    ...displaced(paper, 'rise', moved),
     bent: including(paper.bent, 'rise'),
-    through: { at: along(place.at, inward, by), inward, within: Math.max(NEAR, NEAR_SHARE * Math.abs(by)) },
+    scooped: [...carried, { at: along(place.at, inward, by), inward }],
     riseFree: paper.riseFree || !keepLength,
     marks: [...paper.marks, seamMark(alteration, curve)],
   };
   return keepLength ? centreLowered(scoopedTo, pathLength(edgeOf(scoopedTo, 'rise')) - whole) : scoopedTo;
+}
+
+/** How deep the crotch curve of a piece lies at the place of a scoop, in mm, against the piece before; nothing where it misses. */
+function depthReached(before: Panel, after: Panel, { at }: { readonly at: number }): number | undefined {
+  const curve = before.edges.rise.slice(0, before.joints.curveStart);
+  const { place, inward } = squareAt(curve, at);
+  const hits = crossLine(after.edges.rise, place.at, inward).map((hit) => hit.along);
+  return hits.sort((a, b) => Math.abs(a) - Math.abs(b))[0];
 }
 
 /**
@@ -55,4 +86,5 @@ export const scoop = alterationKind({
   say: ({ by, keepLength }, { mm }) =>
     `${by < 0 ? 'fill' : 'scoop'} the crotch curve ${mm(by)}${keepLength ? ', rise kept' : ''}`,
   apply: scooped,
+  reached: depthReached,
 });

@@ -1,7 +1,6 @@
 import {
   endDirection,
   endOf,
-  line,
   pathLength,
   point,
   scale,
@@ -14,7 +13,7 @@ import { alterationKind, ANY_PANEL } from '../kind.js';
 import type { AlterationFault } from '../../refusal/index.js';
 import { edgeOf, including, lengthAtLevel, levelOf, type Paper } from '../paper.js';
 import type { LevelPlace } from '../place.js';
-import { displaced, hump, seamMark } from '../seam-work.js';
+import { displaced, hemBetween, hump, seamMark } from '../seam-work.js';
 
 /** Which seam is moved by how much, between which levels, and over how much it runs out; mm. */
 interface SeamMove {
@@ -59,11 +58,10 @@ function seamMoved(paper: Paper, work: SeamMove, alteration: string): Paper | Al
   const outward = seam === 'side' ? point(-1, 0) : seam === 'inseam' ? point(1, 0) : centreOut(paper);
   const next = displaced(paper, edge, (s) => scale(outward, by * share(s)));
   const movesWaist = (edge === 'side' && share(0) > 0) || (edge === 'rise' && share(total) > 0);
-  const hem = line(endOf(edgeOf(next, 'side')), startOf(edgeOf(next, 'inseam')));
   const touchesHem = (edge === 'side' && share(total) > 0) || (edge === 'inseam' && share(0) > 0);
   return {
     ...next,
-    runs: touchesHem ? { ...next.runs, hem: [hem] } : next.runs,
+    runs: touchesHem ? hemBetween(next.runs) : next.runs,
     newWaist: paper.newWaist || movesWaist,
     shaped: including(paper.shaped, edge),
     marks: [...paper.marks, seamMark(alteration, path)],
