@@ -283,8 +283,8 @@ export const FAULTS: readonly Fault[] = [
   fault(
     'what spoils a line is told of the next',
     'core/chain/spoilt-lines.ts',
-    'found.set(id, worse);',
-    "found.set(id + 'x', worse);",
+    'found.set(alteration.id, worse);',
+    "found.set(alteration.id + 'x', worse);",
     'core/chain/spoilt-lines',
   ),
   fault(
