@@ -12,7 +12,8 @@ const LEG = COMMON.choices.find((c) => c.id === 'leg');
 const named = (...ids: string[]): Choice[] => COMMON.choices.filter((c) => ids.includes(c.id));
 const OF_SHORT_LEG = named('legFrom', 'shortHem');
 const OF_LEG = named('inseams');
-const BAND_AND_RISES = named('bandCounts', 'riseTo');
+const OF_BAND = named('bandCounts');
+const OF_RISES = named('riseTo');
 /** Settings that hold for every method and belong to the length. */
 const LENGTH_SETTINGS = new Set(['waistToHem']);
 
@@ -52,11 +53,14 @@ export function ChooseBench() {
         <ChoiceLine key={choice.id} choice={choice} />
       ))}
       <h3>Band and rises</h3>
-      {BAND_AND_RISES.map((choice) => (
+      {OF_BAND.map((choice) => (
         <ChoiceLine key={choice.id} choice={choice} />
       ))}
       {ofBand.map((s) => (
         <SettingLine key={s.name} setting={s} />
+      ))}
+      {OF_RISES.map((choice) => (
+        <ChoiceLine key={choice.id} choice={choice} />
       ))}
       <HouseRules />
     </>

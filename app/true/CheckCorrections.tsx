@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import NativeSelect from '@mui/material/NativeSelect';
 import { useId, useMemo, useState } from 'react';
 import { offersFor, sayEffect, type Offer } from '../../core/correct/index.js';
-import { worstFirst, type Check } from '../../core/check/index.js';
+import { worstFirst, type Check, type Verdict } from '../../core/check/index.js';
 import { bandOf, labelOf, said, VERDICTS, wantsOf } from '../board/check-words.js';
 import { UNLIT, useBoard } from '../board/board-store.js';
 import { withFractions } from '../shared/fractions.js';
@@ -10,6 +10,12 @@ import { addAlterations, newAlteration, tryAlterations } from '../store/alterati
 import { inputNow } from '../store/sheets.js';
 import { useChange, useComputed, useOpenWork, useTape, useUnit, useWork } from '../store/work-context.js';
 import { useTrue } from './true-store.js';
+
+const Sign = ({ verdict }: { verdict: Verdict }) => (
+  <span className="verdict" data-verdict={verdict} aria-hidden="true">
+    {VERDICTS[verdict].sign}
+  </span>
+);
 
 function OfferLine({ offer, check }: { offer: Offer; check: Check }) {
   const change = useChange();
@@ -28,7 +34,6 @@ function OfferLine({ offer, check }: { offer: Offer; check: Check }) {
     setShown(false);
     change(tryAlterations(undefined));
   };
-  const { sign, word } = VERDICTS[offer.brings];
   return (
     <li
       data-offer={offer.id}
@@ -40,15 +45,21 @@ function OfferLine({ offer, check }: { offer: Offer; check: Check }) {
       onPointerLeave={hide}
     >
       <strong>{withFractions(offer.said)}</strong>
-      <span className="effects">
-        <span className="verdict" data-verdict={offer.brings} aria-hidden="true">
-          {sign}
-        </span>{' '}
-        {offer.effects.length === 0
-          ? 'No check changes.'
-          : withFractions(`${offer.effects.map((e) => sayEffect(e, unit)).join('; ')}; all others unchanged.`)}
-        {offer.effects[0]?.id !== check.id && ` ${labelOf(check, tape)} ${word}.`}
-      </span>
+      <ul className="effects" aria-label="What it does to the checks">
+        {offer.effects[0]?.id !== check.id && (
+          <li>
+            <Sign verdict={offer.brings} />
+            {labelOf(check, tape).toLowerCase()} {VERDICTS[offer.brings].word}
+          </li>
+        )}
+        {offer.effects.map((effect) => (
+          <li key={effect.id}>
+            <Sign verdict={effect.verdictIs} />
+            {withFractions(sayEffect(effect, unit))}
+          </li>
+        ))}
+        <li className="quiet">{offer.effects.length === 0 ? 'No check changes.' : 'All others unchanged.'}</li>
+      </ul>
       {offer.caution && <span className="quiet">{offer.caution}</span>}
       <Button
         size="small"

@@ -141,7 +141,7 @@ const VERDICT_WORDS: Record<Verdict, string> = {
 
 function shownFigure(value: number | string | undefined, kind: Check['kind'], unit: Unit): string {
   if (value === undefined) return 'not known';
-  if (typeof value === 'string') return value.toLowerCase();
+  if (typeof value === 'string') return `“${value}”`;
   return kind === 'angle' ? `${value.toFixed(1)}°` : formatLength(value, tapeFor(unit));
 }
 
