@@ -73,6 +73,51 @@ export function tapePlaces(shape: BodyShape, id: MeasurementId): Partial<Record<
       return girthLines(shape, id);
     case 'thigh':
       return girthLines(shape, 'crotch');
+    case 'frontWaist':
+    case 'frontHip': {
+      const at = id === 'frontWaist' ? 'waist' : 'hip';
+      const y = level[at];
+      const half = shape.half(at);
+      const [front] = shape.profile(at);
+      return {
+        front: {
+          kind: 'line',
+          places: [
+            [-half, y],
+            [half, y],
+          ],
+        },
+        side: {
+          kind: 'line',
+          places: [
+            [front, y],
+            [0, y],
+          ],
+        },
+      };
+    }
+    case 'thighTakenAt': {
+      const x = shape.legMiddle('crotch');
+      return {
+        front: {
+          kind: 'line',
+          places: [
+            [x, level.crotch],
+            [x, level.crotch + 75],
+          ],
+        },
+      };
+    }
+    case 'seatHeight':
+      return {
+        seated: {
+          kind: 'line',
+          places: [
+            [shape.profile('waist')[1], 0],
+            [shape.profile('waist')[1], level.crotch],
+          ],
+        },
+      };
     case 'heel': {
       const y = (level.ankle + level.floor) / 2;
       const [front, back] = shape.profile('ankle');

@@ -155,6 +155,17 @@ export function SetLines() {
           />
         </div>
         <ChoiceLine
+          label="By oneself"
+          value={set.byOneself ? 'yes' : 'no'}
+          choices={[
+            ['no', 'no'],
+            ['yes', 'yes: depths and rises are in doubt'],
+          ]}
+          onChoose={(by) => {
+            change(changeSet({ byOneself: by === 'yes' }));
+          }}
+        />
+        <ChoiceLine
           label="Waist taken"
           value={set.waistSits}
           choices={[

@@ -1,9 +1,14 @@
 import type { Taking } from '../../core/measure/index.js';
 
-/** What goes wrong with a measurement, and what it is good for. */
+/** What goes wrong with a measurement, what it is good for, and what is owed to the person. */
 export function TakingWords({ taking }: { taking: Taking }) {
   return (
     <>
+      {taking.care && (
+        <p>
+          <strong>Care:</strong> {taking.care}
+        </p>
+      )}
       <p>
         <strong>Usual mistake:</strong> {taking.mistake}
       </p>

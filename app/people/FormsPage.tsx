@@ -36,7 +36,8 @@ function Form({ person, set, unit }: FormProps) {
           {set ? (
             <>
               Taken {set.date}
-              {set.taker && ` by ${set.taker}`}; waist {set.waistSits}; inseam to the {set.inseamTo}
+              {set.taker && ` by ${set.taker}`}
+              {set.byOneself && ' by oneself'}; waist {set.waistSits}; inseam to the {set.inseamTo}
             </>
           ) : (
             <>

@@ -193,6 +193,10 @@ export const FIGURE_COLUMNS: readonly MeasurementId[] = [
   'crotchLength',
   'backWaistHeight',
   'apexSpan',
+  'frontWaist',
+  'frontHip',
+  'seatHeight',
+  'thighTakenAt',
 ];
 
 /** The columns that can be written into, in the order of the table. */

@@ -4,10 +4,12 @@ import Architecture from '@mui/icons-material/ArchitectureOutlined';
 import Rule from '@mui/icons-material/RuleOutlined';
 import ContentCut from '@mui/icons-material/ContentCutOutlined';
 import Inventory from '@mui/icons-material/Inventory2Outlined';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useShallow } from 'zustand/shallow';
 import { useComputed, useWork } from '../store/work-context.js';
 import type { RoomId } from '../store/rooms.js';
+import type { Work } from '../../core/kept/index.js';
 import { STATE_WORDS, stationStates, STATIONS, type StationId } from './stations.js';
 
 const ICONS: Record<StationId, typeof Tune> = {
@@ -17,6 +19,15 @@ const ICONS: Record<StationId, typeof Tune> = {
   true: Rule,
   cut: ContentCut,
 };
+
+/** Whether a measurement looks wrong; what tells it is loaded after the first view. */
+function useDoubtful(work: Work): boolean | undefined {
+  const [tell, setTell] = useState<{ readonly isDoubtful: (work: Work) => boolean }>();
+  useEffect(() => {
+    void import('./doubtful.js').then(setTell);
+  }, []);
+  return tell?.isDoubtful(work);
+}
 
 /** The stations in the order of work, each with how it stands; one may step anywhere at any time. */
 export function Walk({
@@ -29,7 +40,8 @@ export function Walk({
   here: StationId;
 }) {
   const work = useWork((s) => s.work);
-  const states = useComputed(useShallow((c) => stationStates(work, c)));
+  const doubtful = useDoubtful(work);
+  const states = useComputed(useShallow((c) => stationStates(work, c, doubtful)));
   return (
     <nav className="walk" aria-label="Stations">
       <Link className="home" to={`/${room}`} aria-label="Keep: all drafts">

@@ -2,6 +2,7 @@ import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
 import { type Work } from '../../core/kept/index.js';
 import { openWork, setByHand } from '../store/work-store.js';
+import { isDoubtful } from './doubtful.js';
 import { STATIONS, stationOf, stationStates } from './stations.js';
 
 function work(draftId: string): Work {
@@ -14,7 +15,8 @@ function work(draftId: string): Work {
 const states = (id: string, change?: Parameters<typeof setByHand>[0]): ReturnType<typeof stationStates> => {
   const open = openWork(work(id));
   if (change) setByHand(change)(open);
-  return stationStates(open.state.getState().work, open.computed.getState());
+  const now = open.state.getState().work;
+  return stationStates(now, open.computed.getState(), isDoubtful(now));
 };
 
 describe('stations', () => {

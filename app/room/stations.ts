@@ -1,7 +1,6 @@
 import { panelLine } from '../../core/method/index.js';
 import type { Computed } from '../store/work-store.js';
 import type { Work } from '../../core/kept/index.js';
-import { doubtsOf, setOf } from '../../core/kept/index.js';
 
 /** The stations that exist so far, in the order of work. */
 export const STATIONS = [
@@ -38,16 +37,19 @@ export const STATE_WORDS: Record<StationState, { readonly sign: string; readonly
   'needs-you': { sign: '!', word: 'needs you' },
 };
 
-/** How each station stands for the open work. */
-export function stationStates(work: Work, computed: Computed): Record<StationId, StationState> {
+/** How each station stands for the open work; `doubtful` where a measurement looks wrong, nothing while that is not known yet. */
+export function stationStates(
+  work: Work,
+  computed: Computed,
+  doubtful: boolean | undefined,
+): Record<StationId, StationState> {
   const { draft } = work;
-  const doubtful = computed.missing.length > 0 || doubtsOf(work.person, setOf(work)).length > 0;
   const refused = (fields: (field: string) => boolean): boolean => computed.refusals.some((r) => fields(r.field));
   const out = computed.draft?.checks.some((c) => c.verdict === 'out') ?? false;
   const undone = computed.draft?.altered.told.some((t) => !t.done) ?? false;
   const chosen = Object.keys(draft.settings).length + Object.keys(draft.choices).length > 0;
   return {
-    measure: doubtful ? 'needs-you' : 'done',
+    measure: computed.missing.length > 0 || doubtful ? 'needs-you' : doubtful === undefined ? 'untouched' : 'done',
     choose: chosen ? 'under-way' : 'untouched',
     draft: refused((field) => panelLine(field) !== undefined)
       ? 'needs-you'

@@ -8,6 +8,7 @@ import type { Refusal } from '../../core/refusal/index.js';
 import {
   setOf,
   withFigure,
+  withoutRises,
   withRule,
   withSet,
   type KeptDraft,
@@ -241,6 +242,10 @@ export const adoptRule = (id: MeasurementId, ruleId: string | undefined): Change
 /** Changes what is known of the draft's set beside its figures. */
 export const changeSet = (facts: Partial<Omit<MeasurementSet, 'id' | 'values' | 'adopted' | 'corrected'>>): Change =>
   changeCurrentSet((set) => ({ ...set, ...facts }));
+
+/** Answers whether the rises hold: they stand as they are, or are taken out to be measured again. */
+export const answerRises = (answer: 'hold' | 'again'): Change =>
+  changeCurrentSet((set) => ({ ...(answer === 'again' ? withoutRises(set, new Date()) : set), risesAsked: true }));
 
 /** Takes the figures of a size into the draft's set, in the place of those that were there. */
 export const takeSize = (chart: SizeChart, size: ChartSize): Change =>

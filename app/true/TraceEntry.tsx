@@ -3,6 +3,7 @@ import { useId, useState } from 'react';
 import { setOf, type Trace } from '../../core/kept/index.js';
 import { runningLengths, type Point } from '../../core/geometry/index.js';
 import { fileRefusalsSentence } from '../../core/refusal/index.js';
+import { CARE } from '../../core/measure/index.js';
 import { readerIn } from '../../core/units/index.js';
 import { smoothTrace } from '../../core/trace/index.js';
 import { readTracePoints } from '../../formats/trace-points.js';
@@ -51,7 +52,7 @@ export function TraceEntry({ onTrace }: { onTrace: (trace: Trace) => void }) {
       <summary>Enter a trace</summary>
       <p className="quiet">
         Bend a flexible ruler to the body from the waist in front, under, to the waist behind, and draw round it. Front
-        first, down is down.
+        first, down is down. {CARE}
       </p>
       <div className="alter-field">
         <span>Whole length by tape, for its scale</span>

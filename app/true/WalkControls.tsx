@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
+import NativeSelect from '@mui/material/NativeSelect';
 import { useId } from 'react';
 import { formatFigure, formatLength, type Tape } from '../../core/units/index.js';
-import type { SeamWalk } from '../../core/walk/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
 import type { Walking } from './use-walking.js';
@@ -10,7 +10,6 @@ import type { Walking } from './use-walking.js';
 const STEP = 10;
 
 interface WalkControlsProps {
-  readonly walk: SeamWalk;
   readonly walking: Walking;
   readonly tape: Tape;
   /** What stands still and what is walked along it. */
@@ -18,16 +17,37 @@ interface WalkControlsProps {
 }
 
 /** The play, the way walked, and what is compared at every notch. */
-export function WalkControls({ walk, walking, tape, names }: WalkControlsProps) {
+export function WalkControls({ walking, tape, names }: WalkControlsProps) {
   const id = useId();
-  const { length, most, playing, goTo, play } = walking;
+  const { walk, length, most, playing, goTo, play, begin } = walking;
+  if (!walk) return null;
+  const { from, stops, marks } = walk;
+  const gone = Math.abs(length - from.first);
+  const passed = (first: number): boolean =>
+    first > from.first ? length >= first - 1 : length <= first + 1 && first < from.first;
   return (
     <>
+      <div className="alter-field">
+        <label htmlFor={`${id}-from`}>Begin at</label>
+        <NativeSelect
+          inputProps={{ id: `${id}-from` }}
+          value={from.label}
+          onChange={(event) => {
+            begin(event.target.value);
+          }}
+        >
+          {stops.map(({ label }) => (
+            <option key={label} value={label}>
+              {label}
+            </option>
+          ))}
+        </NativeSelect>
+      </div>
       <div className="acts">
         <Button size="small" variant="contained" onClick={play}>
           {playing ? 'Stop' : 'Walk'}
         </Button>
-        <label htmlFor={id}>Walked {withFractions(formatLength(length, tape))}</label>
+        <label htmlFor={id}>Walked {withFractions(formatLength(gone, tape))}</label>
       </div>
       <input
         id={id}
@@ -37,7 +57,7 @@ export function WalkControls({ walk, walking, tape, names }: WalkControlsProps) 
         max={Math.round(most)}
         step={STEP / 10}
         value={Math.round(length)}
-        aria-valuetext={formatLength(length, tape)}
+        aria-valuetext={`${formatLength(gone, tape)} from the ${from.label}`}
         onChange={(event) => {
           goTo(Number(event.target.value));
         }}
@@ -60,11 +80,11 @@ export function WalkControls({ walk, walking, tape, names }: WalkControlsProps) 
           </tr>
         </thead>
         <tbody>
-          {walk.marks.map((mark) => (
-            <tr key={mark.label} data-mark={mark.label} data-passed={length >= mark.first - 1}>
+          {marks.map((mark) => (
+            <tr key={mark.label} data-mark={mark.label} data-passed={passed(mark.first)}>
               <th scope="row">{mark.label}</th>
-              <td className="number">{withFractions(formatFigure(mark.first, tape))}</td>
-              <td className="number">{withFractions(formatFigure(mark.second, tape))}</td>
+              <td className="number">{withFractions(formatFigure(Math.abs(mark.first - from.first), tape))}</td>
+              <td className="number">{withFractions(formatFigure(Math.abs(mark.second - from.second), tape))}</td>
               <td className="number">{signedFigure(mark.difference, tape) || '0'}</td>
             </tr>
           ))}

@@ -21,9 +21,8 @@ const WALKS = ['inseam', 'side', 'rise', 'waist'] as const;
 type WalkId = (typeof WALKS)[number];
 const LABELS: Record<WalkId, string> = { inseam: 'Inseam', side: 'Side', rise: 'Rises', waist: 'Waist' };
 const TOLD: Record<WalkId, string> = {
-  inseam:
-    'The back is walked along the front from the crotch point down. Above the knee it is a little shorter and stretched on.',
-  side: 'The back is walked along the front from the waist down. Both must be equal at every notch.',
+  inseam: 'The back is walked along the front. Above the knee it is a little shorter and stretched on.',
+  side: 'The back is walked along the front. Both must be equal at every notch.',
   rise: 'The inseams lie together at the crotch point: the rises must run into one another without a corner.',
   waist: 'The sides lie together at the waist, darts closed: the waist must run level across.',
 };
@@ -64,9 +63,10 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
   const tape = useTape();
   const [seam, setSeam] = useState<WalkId>('inseam');
   const garment = useMemo(() => block && garmentOf(block), [block]);
-  const walk = useMemo(() => garment && walkOf(garment, seam), [garment, seam]);
+  const sewn = useMemo(() => garment && walkOf(garment, seam), [garment, seam]);
   const pieces = useMemo(() => block && garment && piecesOf(seam, block, garment), [seam, block, garment]);
-  const walking = useWalking(walk);
+  const walking = useWalking(sewn);
+  const { walk } = walking;
   if (!block || !walk || !pieces) return <p className="quiet">Enter the four measurements first.</p>;
   const angle = angleOf(block, seam);
   const about = (checks ?? []).filter((c) => CHECKS[seam].includes(c.id));
@@ -86,7 +86,7 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
           onChange={(_, next: WalkId | null) => {
             if (!next) return;
             setSeam(next);
-            walking.goTo(0);
+            walking.begin('');
           }}
         >
           {WALKS.map((name) => (
@@ -96,7 +96,7 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
           ))}
         </ToggleButtonGroup>
         <p className="quiet">{TOLD[seam]}</p>
-        {walking.most > 0 && <WalkControls walk={walk} walking={walking} tape={tape} names={['Front', 'Back']} />}
+        {walking.most > 0 && <WalkControls walking={walking} tape={tape} names={['Front', 'Back']} />}
         {angle !== undefined && (
           <p>
             They run on to <strong>{Math.abs(angle).toFixed(1)}°</strong>.

@@ -1,46 +1,54 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { pathLength } from '../../core/geometry/index.js';
-import type { SeamWalk } from '../../core/walk/index.js';
+import { walkFrom, type SeamWalk } from '../../core/walk/index.js';
 
 /** How fast a seam walks when it is played, in mm a second. */
 const PACE = 220;
 
 /** A walk under way. */
 export interface Walking {
-  /** How far has been walked, in mm, and how far can be. */
+  /** The walk from where it was begun. */
+  readonly walk: SeamWalk | undefined;
+  /** How far along the seam one has come, in mm, and how long it is. */
   readonly length: number;
   readonly most: number;
   readonly playing: boolean;
   /** Goes to a place, in mm, and stops there. */
   readonly goTo: (length: number) => void;
-  /** Walks on, from the start where the end was reached, or stops. */
+  /** Walks on, or stops; where an end was reached, from the beginning, the other way where there is one. */
   readonly play: () => void;
+  /** Begins the walk at a stop, by its name. */
+  readonly begin: (label: string) => void;
 }
 
 /** Walks a seam by play and by keys: N and P from notch to notch, Home and End, Space to walk and stop. */
-export function useWalking(walk: SeamWalk | undefined): Walking {
-  const [at, setAt] = useState(0);
+export function useWalking(seam: SeamWalk | undefined): Walking {
+  const [begun, setBegun] = useState<string>();
+  const walk = useMemo(() => seam && walkFrom(seam, begun), [seam, begun]);
+  const start = walk?.from.first ?? 0;
+  const [gone, setGone] = useState<number>();
+  const [back, setBack] = useState(false);
   const [asked, setAsked] = useState(false);
   const most = walk && walk.marks.length > 0 ? pathLength(walk.first) : 0;
-  const length = Math.min(at, most);
-  const playing = asked && length < most;
+  const length = Math.min(gone ?? start, most);
+  const playing = asked && (back ? length > 0 : length < most);
 
   useEffect(() => {
     if (!asked) return;
     let last = performance.now();
     let frame = requestAnimationFrame(function go(now) {
-      const gone = ((now - last) / 1000) * PACE;
+      const by = ((now - last) / 1000) * (back ? -PACE : PACE);
       last = now;
-      setAt((was) => Math.min(most, was + gone));
+      setGone((was) => Math.min(most, Math.max(0, (was ?? start) + by)));
       frame = requestAnimationFrame(go);
     });
     return () => {
       cancelAnimationFrame(frame);
     };
-  }, [asked, most]);
+  }, [asked, most, back, start]);
 
   useEffect(() => {
-    const stops = [0, ...(walk?.marks.map((m) => m.first) ?? [])];
+    const stops = walk?.stops.map((s) => s.first) ?? [];
     const key = (event: KeyboardEvent): void => {
       if (event.target instanceof HTMLInputElement || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.target instanceof SVGElement || event.target instanceof HTMLSelectElement) return;
@@ -51,7 +59,7 @@ export function useWalking(walk: SeamWalk | undefined): Walking {
         End: most,
       }[event.key];
       if (go !== undefined) {
-        setAt(go);
+        setGone(go);
         setAsked(false);
       } else if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) setAsked(!playing);
       else return;
@@ -67,13 +75,27 @@ export function useWalking(walk: SeamWalk | undefined): Walking {
     length,
     most,
     playing,
+    walk,
     goTo: (to) => {
-      setAt(to);
+      setGone(to);
       setAsked(false);
     },
     play: () => {
-      if (!playing && length >= most) setAt(0);
+      const [atTop, atEnd] = [length <= 0, length >= most];
+      if (!playing && (atTop || atEnd)) {
+        // From an end the walk goes on at the beginning: the other way, where the seam runs both ways from there.
+        const turnsBack = start >= most || (atEnd && start > 0);
+        if (Math.abs(length - start) > 0.5) setGone(start);
+        setBack(turnsBack);
+      }
       setAsked(!playing);
+    },
+    begin: (label) => {
+      const stop = seam?.stops.find((s) => s.label === label);
+      setBegun(label);
+      setGone(stop?.first);
+      setBack(stop !== undefined && stop.first >= most);
+      setAsked(false);
     },
   };
 }

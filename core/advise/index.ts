@@ -120,6 +120,7 @@ const OF_RISES: ReadonlySet<CheckId> = new Set([
   'frontRise',
   'backRise',
   'wholeRise',
+  'seatHeight',
   'frontRiseLine',
   'backRiseLine',
   'riseCharacter',

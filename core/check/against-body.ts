@@ -6,7 +6,7 @@ import { judged, type About, type Check, type Judged } from './check.js';
 import { classCheck } from './class-check.js';
 import { legGirthAt } from './girths.js';
 import { copiesPair, pairCheck } from './pair.js';
-import { riseCharacter, riseChecks } from './rises.js';
+import { riseCharacter, riseChecks, seatHeightCheck } from './rises.js';
 
 const WAIST_OVER = 6;
 const HEM_OVER_HEEL = 10;
@@ -161,6 +161,7 @@ export const checkAgainstBody = (worked: Worked, block: Block, figures: Figures)
   hipCheck(worked, block, figures),
   thighCheck(worked, figures),
   ...riseChecks(worked, figures),
+  ...seatHeightCheck(worked, figures),
   hemCheck(worked, block, figures),
   ...pairCheck(worked, block, figures),
   ...(worked.pullOn ? [] : [openingCheck(worked, figures)]),

@@ -60,6 +60,43 @@ const spoilEdge = (panel: 'front' | 'back', edge: keyof Panel['edges'], path: Pa
   spoil(panel, { edges: { ...block[panel].edges, [edge]: path } });
 const moved = (path: Path, by: number): Path => mapPath(path, (p) => ({ x: p.x, y: p.y * by }));
 
+describe('what was measured of the seat and of a thigh taken lower', () => {
+  const seatOf = (more: Partial<DraftInput> = {}, seatHeight = 290): Check =>
+    find(draft({ measured: { ...measured, seatHeight }, ...more }).checks, 'seatHeight');
+
+  it('holds centre back above the crotch line against the seat height', () => {
+    // Quarter and half: crotch line at 272 + 6.35, centre back lifted; re-measured from the drawn points.
+    const { block: b } = draft();
+    const high = b.levels.crotchLevel - b.back.points.centreWaist.y;
+    expect(seatOf().value).toBeCloseTo(high, 9);
+    expect(seatOf({}, high).verdict).toBe('in');
+    expect(seatOf({}, high + 6.5).verdict).not.toBe('in');
+    expect(seatOf({}, high + 40).verdict).toBe('out');
+    expect(seatOf({}, high - 6.35 - 14).verdict).toBe('in');
+    expect(seatOf({}, high - 6.35 - 16).verdict).not.toBe('in');
+    expect(draft().checks.some((c) => c.id === 'seatHeight')).toBe(false);
+    // A counted band of 3 cm is on the garment too.
+    const banded = seatOf({ choices: { bandCounts: 'yes' }, settings: { bandDepth: 30 } });
+    expect(banded.value).toBeCloseTo(high, 1);
+    expect(sayCompares(banded, 'in')).toMatch(/with the depth of the band, with the seat height of the body/);
+  });
+
+  it('judges a thigh where it was taken', () => {
+    const low = draft({ measured: { ...measured, thigh: 550, thighTakenAt: 76, knee: 370 } });
+    const line = find(low.checks, 'thighLine');
+    expect(line.about.at).toBeCloseTo(low.block.levels.crotchLevel + 76, 9);
+    expect(line.low).toBeCloseTo(550 * 1.15, 6);
+    expect(line.restsOnEstimate).toBe(false);
+    expect(sayCompares(line, 'in')).toMatch(
+      /^Both panels across 3 in below the crotch line, where the thigh was taken/,
+    );
+    expect(find(low.checks, 'thigh').restsOnEstimate).toBe(true);
+    const high = draft({ measured: { ...measured, thigh: 550, knee: 370 } });
+    expect(find(high.checks, 'thighLine').about.level).toBe('thighLevel');
+    expect(find(high.checks, 'thigh').restsOnEstimate).toBe(false);
+  });
+});
+
 describe('girths down the leg and at the high hip', () => {
   const body = { ...measured, midThigh: 520, knee: 370, calf: 360, highHip: 900 };
   const girths = (more: Partial<DraftInput> = {}, measuredToo = {}): readonly Check[] =>

@@ -24,6 +24,7 @@ export const CHECK_IDS = [
   'frontRise',
   'backRise',
   'wholeRise',
+  'seatHeight',
   'hem',
   'midThigh',
   'knee',

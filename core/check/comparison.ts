@@ -46,6 +46,10 @@ export type Comparison =
   | { readonly of: 'fitClass'; readonly meant: FitClassId }
   /** Both panels across where a girth of the body is taken. */
   | { readonly of: 'girth'; readonly with: MeasurementId }
+  /** Both panels across where the thigh was taken below the crotch line, in mm. */
+  | { readonly of: 'thighTaken'; readonly below: number }
+  /** How high centre back stands above the crotch line with the seat height of the body; with the crotch ease, and a counted band. */
+  | { readonly of: 'seatHeight'; readonly band: boolean; readonly ease: number }
   /** The finished girth at a height above the crotch line, in mm. */
   | { readonly of: 'height'; readonly above: number }
   /** The crease with the middle of the crotch width; whether it halves knee and hem. */

@@ -49,13 +49,23 @@ function girthCheck({ body }: Worked, { id, value, at, low, compares }: Girth): 
 const legOver = (fit: FitClass): number =>
   fit.id === 'close-contoured' || fit.id === 'close-relaxed' ? CLOSE_OVER : EASY_OVER;
 
-/** Both panels across a hand below the crotch line with the leg there and the ease of the thigh. */
+/** The thigh where it was taken below the crotch line, and how far, in mm; nothing where it was taken at the crotch. */
+function thighTaken({ body }: Worked): { readonly mm: number; readonly below: number } | undefined {
+  const known = body.get('thigh');
+  return known?.source === 'estimate' ? known.taken : undefined;
+}
+
+/**
+ * Both panels across a hand below the crotch line, or where the thigh was taken below it, with the leg there and the
+ * ease of the thigh.
+ */
 function thighLine(worked: Worked, block: Block): Check[] {
   const { levels } = block;
-  const at = levels.thighLevel;
+  const taken = thighTaken(worked);
+  const at = taken ? levels.crotchLevel + taken.below : levels.thighLevel;
   if (at > levels.hemLevel - 1 || copiesPair(worked)) return [];
   const { thighLeast, thighEase } = worked.fitClass;
-  const girth = legGirthAt(worked, levels, at);
+  const girth = taken?.mm ?? legGirthAt(worked, levels, at);
   const value = acrossAt(block, at);
   const [low, high] = [girth * (1 + (thighLeast ?? thighEase[0])), girth * (1 + thighEase[1])];
   const check = judged({
@@ -64,9 +74,10 @@ function thighLine(worked: Worked, block: Block): Check[] {
     value,
     low,
     high,
-    compares: { of: 'thighLine' },
-    restsOnEstimate: (['thigh', 'midThigh', 'knee'] as const).some((id) => worked.body.get(id)?.source === 'estimate'),
-    about: { edges: [], level: 'thighLevel' },
+    compares: taken ? { of: 'thighTaken', below: taken.below } : { of: 'thighLine' },
+    restsOnEstimate:
+      !taken && (['thigh', 'midThigh', 'knee'] as const).some((id) => worked.body.get(id)?.source === 'estimate'),
+    about: taken ? { edges: [], at } : { edges: [], level: 'thighLevel' },
   });
   // The leg is as wide as its shape makes it: a wider one is told as near, not as a fault of the fit.
   return [value > high && check.verdict === 'out' ? { ...check, verdict: 'near' } : check];

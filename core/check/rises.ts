@@ -15,6 +15,28 @@ const SEAT_ROOM: Partial<Record<FitClass['id'], number>> = {
 };
 const WHOLE_RISE_BAND = 10;
 
+/**
+ * How high centre back stands above the crotch line with the seat height of the body, where that was taken: at least the
+ * body's, at most the crotch ease and the room to sit over it (docs/trade/truing.md).
+ */
+export function seatHeightCheck(worked: Worked, figures: Figures): Check[] {
+  const known = worked.body.get('seatHeight');
+  if (!known) return [];
+  const band = bandIn(worked, 'backRise');
+  const ease = Math.max(0, Number(worked.ledger.get('crotchEase')?.value ?? 0));
+  return [
+    judged({
+      id: 'seatHeight',
+      against: 'body',
+      value: figures.seatHeight + band,
+      low: known.mm - RISE_BAND,
+      high: known.mm + ease + (SEAT_ROOM[worked.fitClass.id] ?? RISE_BAND),
+      compares: { of: 'seatHeight', band: band > 0, ease },
+      about: { edges: [['back', 'rise']] },
+    }),
+  ];
+}
+
 const BOTH_RISES: About = {
   edges: [
     ['front', 'rise'],

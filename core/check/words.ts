@@ -16,6 +16,7 @@ const LABELS: Readonly<Record<(typeof CHECK_IDS)[number], string>> = {
   frontRise: measurementLabel('frontRise'),
   backRise: measurementLabel('backRise'),
   wholeRise: 'Whole rise',
+  seatHeight: measurementLabel('seatHeight'),
   hem: 'Hem',
   midThigh: measurementLabel('midThigh'),
   knee: measurementLabel('knee'),
@@ -99,6 +100,10 @@ function sayComparison(c: Comparison, unit: Unit): string {
       return `The fit that the extensions and the thigh ease give with the one meant: ${classLabel(c.meant)}.`;
     case 'girth':
       return `Both panels across at the ${measurementLabel(c.with).toLowerCase()} with the girth of the body there.`;
+    case 'thighTaken':
+      return `Both panels across ${formatLength(c.below, tapeFor(unit))} below the crotch line, where the thigh was taken, with the thigh and its ease.`;
+    case 'seatHeight':
+      return `How high centre back stands above the crotch line${c.band ? ', with the depth of the band,' : ''} with the seat height of the body, up to the crotch ease of ${formatLength(c.ease, tapeFor(unit))} and the room to sit over it.`;
     case 'height':
       return `The finished girth ${formatLength(c.above, tapeFor(unit))} above the crotch line, darts closed, with the body's there and its ease.`;
     case 'crease':

@@ -86,6 +86,15 @@ export function waysFor(check: Check, draft: Draft): Way[] {
       return riseWays('front', draft);
     case 'backRise':
       return riseWays('back', draft);
+    case 'seatHeight':
+      return [
+        { id: 'wedge', make: (mm) => [seatWedge('back', HIP, mm)], guess: 1, caution: BIAS },
+        {
+          id: 'waist',
+          make: (mm) => [{ kind: 'waist', panel: 'back', centre: mm, side: 0, centreOnly: false }],
+          guess: 1,
+        },
+      ];
     case 'wholeRise':
       return [
         {

@@ -141,6 +141,7 @@ const sideTab: PartMaker = (of, before) => {
         ease: undefined,
         matches: [{ label: 'middle', first: { index: 0, t: 0.5 }, second: { index: 0, t: 0.4 } }],
         cuts: [1, 1],
+        start: 'waist',
         end: 'hip',
       },
     ],

@@ -81,6 +81,7 @@ export const LEG_SEAMS = [
     first: { part: 'front', edge: 'side', backward: false },
     second: { part: 'back', edge: 'side', backward: false },
     cuts: [1, 2],
+    start: 'waist',
     end: 'hem',
   },
   {
@@ -89,6 +90,7 @@ export const LEG_SEAMS = [
     first: { part: 'front', edge: 'inseam', backward: true },
     second: { part: 'back', edge: 'inseam', backward: true },
     cuts: [1, 2],
+    start: 'crotch point',
     end: 'hem',
   },
   {
@@ -97,6 +99,7 @@ export const LEG_SEAMS = [
     first: { part: 'front', edge: 'rise', backward: false },
     second: { part: 'front', edge: 'rise', backward: false, mirrored: true },
     cuts: [1, 1],
+    start: 'crotch point',
     end: 'waist',
   },
   {
@@ -105,6 +108,7 @@ export const LEG_SEAMS = [
     first: { part: 'back', edge: 'rise', backward: false },
     second: { part: 'back', edge: 'rise', backward: false, mirrored: true },
     cuts: [2, 2],
+    start: 'crotch point',
     end: 'waist',
   },
 ] as const satisfies readonly Omit<Seam, 'ease' | 'matches'>[];

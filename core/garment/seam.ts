@@ -41,7 +41,8 @@ export interface Seam {
   readonly matches: readonly Match[];
   /** How many cuts a notch has on either stretch. */
   readonly cuts: readonly [1 | 2, 1 | 2];
-  /** What the seam ends at. */
+  /** What the seam begins at, and what it ends at. */
+  readonly start: string;
   readonly end: string;
 }
 

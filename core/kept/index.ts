@@ -1,6 +1,7 @@
 export { inputByMethod, inputOf, newDraft, newestTrace, setOf, type Work } from './kept.js';
+export { doubtsOf } from './doubts-of.js';
+export { risesAsk, withoutRises, type RisesAsk } from './rises-ask.js';
 export {
-  doubtsOf,
   newerSet,
   newestFirst,
   newPerson,

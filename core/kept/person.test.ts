@@ -10,9 +10,11 @@ import {
   newerSet,
   newestFirst,
   newPerson,
+  risesAsk,
   setBefore,
   valuesOf,
   withFigure,
+  withoutRises,
   withRule,
   withSet,
   type Person,
@@ -37,6 +39,38 @@ describe('a set of measurements', () => {
     expect(set.values).toEqual({});
     expect(set.corrected.map((c) => c.was)).toEqual([870, 780]);
     expect(withFigure(set, 'waist', undefined, minute(121))).toBe(set);
+  });
+
+  it('asks whether the rises hold where the girths have changed and the rises are those of then', () => {
+    const start = newPerson(id, 'A', 'cm', now);
+    const was = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780, frontRise: 290, backRise: 380 };
+    const first = { ...only(start), date: '2026-03-01', values: was };
+    const [again] = [{ ...first, id: 'again', date: '2026-11-23' }];
+    const ask = (values: object, more: object = {}, traces: Person['traces'] = []) => {
+      const set = { ...again, values: { ...was, ...values }, ...more };
+      return risesAsk({ ...start, traces, sets: [first, set] }, set);
+    };
+    expect(ask({ hip: 1050 })).toEqual({
+      since: '2026-03-01',
+      girth: 'hip',
+      share: 0.05,
+      rises: ['frontRise', 'backRise'],
+      traced: false,
+    });
+    expect(ask({ waist: 830, hip: 1010 })?.girth).toBe('waist');
+    // Three in a hundred is no change of weight; nor is anything asked once it was answered or the rises were taken anew.
+    expect(ask({ hip: 1029 })).toBeUndefined();
+    expect(ask({ hip: 1050 }, { risesAsked: true })).toBeUndefined();
+    expect(ask({ hip: 1050, frontRise: 296, backRise: 391 })).toBeUndefined();
+    const trace = { id: 't', name: 'T', date: '2026-03-01', note: '', inseam: 0.45, points: [] };
+    expect(ask({ hip: 1050, frontRise: undefined, backRise: undefined })).toBeUndefined();
+    expect(ask({ hip: 1050, frontRise: undefined, backRise: undefined }, {}, [trace])).toMatchObject({
+      rises: [],
+      traced: true,
+    });
+    const taken = withoutRises({ ...again, values: was }, now);
+    expect(Object.keys(taken.values)).toEqual(['waist', 'hip', 'crotchDepth', 'inseam']);
+    expect(taken.corrected.map((c) => c.was)).toEqual([290, 380]);
   });
 
   it('from a pair has the figures that the pair gives', () => {

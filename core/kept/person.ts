@@ -1,11 +1,4 @@
-import {
-  findDoubts,
-  measuredOfPair,
-  type Doubt,
-  type Measured,
-  type MeasurementId,
-  type SetContext,
-} from '../measure/index.js';
+import { measuredOfPair, type Measured, type MeasurementId } from '../measure/index.js';
 import type { Unit } from '../units/index.js';
 import type { MeasurementSet, Person } from '../workbook/index.js';
 
@@ -72,25 +65,6 @@ export function newerSet(person: Person, set: MeasurementSet): MeasurementSet | 
 export function setBefore(person: Person, set: MeasurementSet): MeasurementSet | undefined {
   const all = newestFirst(person).filter((s) => s.source === set.source);
   return all[all.findIndex((s) => s.id === set.id) + 1];
-}
-
-const doubts = new WeakMap<
-  MeasurementSet,
-  { readonly before: unknown; readonly unit: Unit; readonly found: Doubt[] }
->();
-
-/** What looks wrong in a set of a person, also beside the set before it. Remembered for as long as nothing changes. */
-export function doubtsOf(person: Person, set: MeasurementSet, unit: Unit = person.unit): readonly Doubt[] {
-  const before = setBefore(person, set);
-  const known = doubts.get(set);
-  if (known && known.before === before && known.unit === unit) return known.found;
-  const context: SetContext = {
-    sits: set.waistSits,
-    ...(before ? { before: { date: before.date, values: valuesOf(before) } } : {}),
-  };
-  const found = findDoubts(valuesOf(set), unit, context);
-  doubts.set(set, { before, unit, found });
-  return found;
 }
 
 /** Corrections of one figure this close together are one correction, in ms. */

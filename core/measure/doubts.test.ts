@@ -16,6 +16,38 @@ const sizes = SHIPPED_CHARTS.flatMap((chart) => chart.sizes.map((size) => size.v
 const size = fc.constantFrom(...sizes);
 const ids = Object.keys(sizes[0] ?? {}) as MeasurementId[];
 
+const body: Measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+
+describe('how a set was taken', () => {
+  it('puts depths and rises that one took by oneself in doubt, and no girth', () => {
+    const [doubt, ...others] = findDoubts({ ...body, backRise: 380 }, 'cm', { byOneself: true });
+    expect(others).toEqual([]);
+    expect(doubt?.fields).toEqual(['crotchDepth', 'inseam', 'backRise']);
+    expect(doubt?.sentence).toMatch(/^Crotch depth, inseam and back rise: taken by oneself, and so in doubt/);
+    expect(findDoubts({ waist: 780, hip: 1000 }, 'cm', { byOneself: true })).toEqual([]);
+    expect(findDoubts({ ...body, backRise: 380 }, 'cm', { byOneself: false })).toEqual([]);
+  });
+
+  it('asks a longer outseam of an inseam that ends at the ankle', () => {
+    const fields = (outseam: number, inseamTo: 'floor' | 'ankle'): MeasurementId[] =>
+      findDoubts({ ...body, outseam }, 'cm', { inseamTo }).map((d) => d.field);
+    // Depth and inseam come to 1052; an ankle bone lies 3 to 14 cm above the floor.
+    expect(fields(1052, 'floor')).toEqual([]);
+    expect(fields(1052, 'ankle')).toEqual(['outseam']);
+    expect(fields(1130, 'ankle')).toEqual([]);
+    expect(fields(1130, 'floor')).toEqual(['crotchDepth']);
+  });
+
+  it('doubts a front that is no half of the body, and a thigh by where it was taken', () => {
+    expect(findDoubts({ ...body, frontHip: 500, frontWaist: 410, seatHeight: 280 }, 'cm')).toEqual([]);
+    expect(findDoubts({ ...body, frontHip: 390 }, 'cm').map((d) => d.field)).toEqual(['frontHip']);
+    expect(findDoubts({ ...body, frontWaist: 300 }, 'cm').map((d) => d.field)).toEqual(['frontWaist']);
+    expect(findDoubts({ ...body, seatHeight: 220 }, 'cm').map((d) => d.field)).toEqual(['seatHeight']);
+    expect(findDoubts({ ...body, thigh: 450 }, 'cm').map((d) => d.field)).toEqual(['thigh']);
+    expect(findDoubts({ ...body, thigh: 450, thighTakenAt: 76 }, 'cm')).toEqual([]);
+  });
+});
+
 describe('bodies near the charts', () => {
   it('are not doubted for being a little larger or smaller all over', () => {
     fc.assert(

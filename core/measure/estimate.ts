@@ -129,13 +129,56 @@ export const ESTIMATES: readonly EstimateRule[] = [
 /** The rules for one measurement, the house's own first. */
 export const rulesFor = (id: MeasurementId): EstimateRule[] => ESTIMATES.filter((rule) => rule.id === id);
 
+/**
+ * The thigh at the crotch line where it was taken lower: carried up by as much as the leg narrows from there to the
+ * mid-thigh, where that was measured further down, else to the knee (docs/trade/measuring.md).
+ */
+const CARRIED_UP: EstimateRule = {
+  id: 'thigh',
+  ruleId: 'carried-up',
+  rule: 'the thigh that was taken lower, carried up to the crotch line as the leg widens',
+  needs: ['thigh', 'thighTakenAt', 'crotchDepth', 'kneeDepth', 'knee'],
+  house: true,
+  sum: (known, show) => {
+    const { thigh = NaN, thighTakenAt = NaN } = known;
+    const { girth, below } = nextBelow(known);
+    return `${show(thigh)} + (${show(thigh)} − ${show(girth)}) × ${show(thighTakenAt)} ÷ ${show(below - thighTakenAt)}`;
+  },
+  from: (known) => {
+    const { thigh = NaN, thighTakenAt = NaN } = known;
+    const { girth, below } = nextBelow(known);
+    return thigh + (Math.max(0, thigh - girth) * thighTakenAt) / (below - thighTakenAt);
+  },
+};
+
+/** Less than this below the taken thigh, in mm, a girth says nothing of how the leg narrows. */
+const TOO_NEAR = 30;
+
+/** The girth next below where the thigh was taken, and how far below the crotch it lies, in mm. */
+function nextBelow({ crotchDepth = NaN, kneeDepth = NaN, knee = NaN, midThigh, thighTakenAt = NaN }: Measured): {
+  readonly girth: number;
+  readonly below: number;
+} {
+  const toKnee = kneeDepth - crotchDepth;
+  return midThigh !== undefined && toKnee / 2 > thighTakenAt + TOO_NEAR
+    ? { girth: midThigh, below: toKnee / 2 }
+    : { girth: knee, below: toKnee };
+}
+
 /** Which rule was adopted for a figure that is missing, by measurement. */
 export type Adopted = Readonly<Partial<Record<MeasurementId, string>>>;
 
 /** A figure a draft works with: measured, or estimated with the rule that made it. In mm. */
 export type Known =
   | { readonly source: 'measured'; readonly mm: number }
-  | { readonly source: 'estimate'; readonly mm: number; readonly rule: EstimateRule; readonly adopted: boolean };
+  | {
+      readonly source: 'estimate';
+      readonly mm: number;
+      readonly rule: EstimateRule;
+      readonly adopted: boolean;
+      /** The figure as it was taken at another place than the draft wants it, and how far below it, in mm. */
+      readonly taken?: { readonly mm: number; readonly below: number };
+    };
 
 /** Every figure known or estimated for a body. What has neither is absent. */
 export type Body = ReadonlyMap<MeasurementId, Known>;
@@ -174,6 +217,14 @@ export function completeBody(measured: Measured, figure: Figure, adopted: Adopte
     const mm = rule.from(known, figure);
     known[id] = mm;
     body.set(id, { source: 'estimate', mm, rule, adopted: chosen !== undefined });
+  }
+  const { thigh, thighTakenAt: below = 0 } = measured;
+  if (thigh !== undefined && below > 0 && CARRIED_UP.needs.every((id) => known[id] !== undefined)) {
+    // A knee that lies hardly lower than where the thigh was taken says nothing: the thigh stands as it was taken.
+    if (nextBelow(known).below > below + TOO_NEAR) {
+      const mm = CARRIED_UP.from(known, figure);
+      body.set('thigh', { source: 'estimate', mm, rule: CARRIED_UP, adopted: false, taken: { mm: thigh, below } });
+    }
   }
   return body;
 }

@@ -1,9 +1,10 @@
 export * from './vocabulary.js';
-export { howTaken, type Taking } from './taking.js';
+export { CARE, howTaken, type Taking } from './taking.js';
 export * from './order.js';
 export * from './estimate.js';
 export type { SetContext } from './relations.js';
-export * from './plausible.js';
+export { findDoubts, type Doubt } from './plausible.js';
+export { refuseMeasurement } from './refuse-measurement.js';
 export * from './finished-pair.js';
 export * from './heights.js';
 export * from './compare-sets.js';

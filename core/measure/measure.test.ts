@@ -51,6 +51,23 @@ describe('estimates', () => {
     expect(completeBody({ ...four, hip: 680 }, 'child').get('heel')?.mm).toBeCloseTo(272.4, 9);
   });
 
+  it('carry a thigh that was taken lower up to the crotch line', () => {
+    const low = { ...four, thigh: 550, thighTakenAt: 76, knee: 370, kneeDepth: 612 };
+    // From 76 mm below the crotch to the knee, 340 mm below it, the leg narrows by 180: 51.8 on the first 76.
+    const carried = completeBody(low, 'unknown').get('thigh');
+    expect(carried?.mm).toBeCloseTo(550 + (180 * 76) / (340 - 76), 9);
+    expect(carried).toMatchObject({ source: 'estimate', taken: { mm: 550, below: 76 } });
+    // A measured mid-thigh, 170 below, tells better how it narrows there.
+    expect(completeBody({ ...low, midThigh: 500 }, 'unknown').get('thigh')?.mm).toBeCloseTo(550 + (50 * 76) / 94, 9);
+    expect(completeBody({ ...low, thighTakenAt: 0 }, 'unknown').get('thigh')).toEqual({ source: 'measured', mm: 550 });
+    // Nothing is carried from below the knee, and nothing narrower than it was taken.
+    expect(completeBody({ ...low, kneeDepth: 360 }, 'unknown').get('thigh')).toEqual({ source: 'measured', mm: 550 });
+    expect(completeBody({ ...low, knee: 600 }, 'unknown').get('thigh')?.mm).toBe(550);
+    expect(
+      carried?.source === 'estimate' && carried.rule.sum(figuresOf(completeBody(low, 'unknown')), String),
+    ).toContain('370) × 76 ÷ 264');
+  });
+
   it('never stand in for a measured figure', () => {
     expect(completeBody({ ...four, hipDepth: 190 }, 'unknown', { hipDepth: 'two-thirds' }).get('hipDepth')).toEqual({
       source: 'measured',

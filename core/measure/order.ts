@@ -3,12 +3,15 @@ import { MEASUREMENT_IDS, PAIR_IDS, REQUIRED_IDS, type MeasurementId } from './v
 /** The order in which a maker goes round the body: girths downward, then the lengths, then the seat. */
 export const ROUND_THE_BODY: readonly MeasurementId[] = [
   'waist',
+  'frontWaist',
   'highHip',
   'hip',
+  'frontHip',
   'hipDepth',
   'kneeDepth',
   'outseam',
   'thigh',
+  'thighTakenAt',
   'midThigh',
   'knee',
   'calf',
@@ -22,6 +25,7 @@ export const ROUND_THE_BODY: readonly MeasurementId[] = [
   'backWaistHeight',
   'apexSpan',
   'crotchDepth',
+  'seatHeight',
 ];
 
 /** Everything that is taken from a body, as listed. */

@@ -1,7 +1,7 @@
-import { refusal, type Refusal } from '../refusal/index.js';
 import { formatLength, fromMm, tapeFor, toMm, type Unit } from '../units/index.js';
 import { findBreaches, type Breach, type SetContext } from './relations.js';
-import { MEASUREMENTS, measurementLabel, type Measured, type MeasurementId } from './vocabulary.js';
+import { BETTER_BY_ANOTHER } from './better-by-another.js';
+import { measurementLabel, type Measured, type MeasurementId } from './vocabulary.js';
 
 /** A doubt about a figure: which is likelier wrong, why in a sentence, and the figure it probably was, in mm. */
 export interface Doubt {
@@ -124,15 +124,16 @@ export function findDoubts(measured: Measured, unit: Unit, context: SetContext =
       sentence: `${said(field, breach.mm)} is ${size} beside ${breach.beside(show)}: ${usual} is usual. ${breach.again}`,
     });
   }
+  const alone = context.byOneself ? BETTER_BY_ANOTHER.filter((id) => measured[id] !== undefined) : [];
+  const [field] = alone;
+  if (field) {
+    const names = alone.map((id, i) => (i === 0 ? measurementLabel(id) : measurementLabel(id).toLowerCase()));
+    const last = names.pop() ?? '';
+    doubts.push({
+      field,
+      fields: alone,
+      sentence: `${names.length === 0 ? last : `${names.join(', ')} and ${last}`}: taken by oneself, and so in doubt, since one bends to read the tape. Have another person take ${alone.length === 1 ? 'it' : 'them'} again before good cloth is cut.`,
+    });
+  }
   return doubts;
-}
-
-/** Why a figure cannot be a measurement at all; nothing where it can. */
-export function refuseMeasurement(id: MeasurementId, mm: number): Refusal | undefined {
-  const known = MEASUREMENTS.get(id);
-  if (!known || (Number.isFinite(mm) && mm >= known.least && mm <= known.most)) return undefined;
-  const { label, least, most } = known;
-  return Number.isFinite(mm)
-    ? refusal(id, 'outOfReach', { label, mm, least, most })
-    : refusal(id, 'noFigure', { label, least, most });
 }

@@ -1,8 +1,12 @@
-import { measurementLabel, type Measured, type MeasurementId, type WaistSits } from './vocabulary.js';
+import { measurementLabel, type Measured, type InseamTo, type MeasurementId, type WaistSits } from './vocabulary.js';
 
 /** What is known of a set beside its figures. */
 export interface SetContext {
   readonly sits?: WaistSits;
+  /** Where the inseam was taken to; to the floor where nothing is said. */
+  readonly inseamTo?: InseamTo;
+  /** True where the person took the figures themselves. */
+  readonly byOneself?: boolean;
   /** The person's set before this one. */
   readonly before?: { readonly date: string; readonly values: Measured };
 }
@@ -74,7 +78,35 @@ const RELATIONS: readonly Relation[] = [
     0.95,
     'The hip depth is likelier wrong. Measure it again, to where the hip girth lies.',
   ),
-  share('thigh', 'hip', 0.48, 0.7, 'The thigh is likelier wrong. Measure it again, at the top of one leg.'),
+  {
+    field: 'thigh',
+    beside: ['hip'],
+    // A thigh that was taken lower is thinner there.
+    span: (m) =>
+      (m('thighTakenAt') || 0) > 0 ? [0.42 * m('hip'), 0.68 * m('hip')] : [0.48 * m('hip'), 0.7 * m('hip')],
+    again: 'The thigh is likelier wrong. Measure it again, at the top of one leg.',
+  },
+  share(
+    'frontHip',
+    'hip',
+    0.4,
+    0.6,
+    'The front hip is likelier wrong. Measure it again from side to side, the side seams marked by a string.',
+  ),
+  share(
+    'frontWaist',
+    'waist',
+    0.4,
+    0.64,
+    'The front waist is likelier wrong. Measure it again from side to side, the side seams marked by a string.',
+  ),
+  share(
+    'seatHeight',
+    'crotchDepth',
+    0.85,
+    1.3,
+    'The seat height is likelier wrong. Measure it again at centre back, on the same hard seat as the crotch depth.',
+  ),
   {
     field: 'knee',
     beside: ['thigh'],
@@ -129,7 +161,18 @@ const ALONE: readonly (readonly [MeasurementId, MeasurementId, Span])[] = [
 /** How far a figure may move from one set of a person to the next before it is doubted. */
 const CHANGE = 0.08;
 /** Figures that are wanted or small, and move as they will. */
-const FREE: readonly MeasurementId[] = ['backWaistHeight', 'apexSpan', 'pairBand', 'pairFrontThigh', 'pairThigh'];
+const FREE: readonly MeasurementId[] = [
+  'thighTakenAt',
+  'backWaistHeight',
+  'apexSpan',
+  'pairBand',
+  'pairFrontThigh',
+  'pairThigh',
+];
+
+/** How much longer, in mm, an outseam to the floor may be than depth and inseam, by where the inseam ends (ankle: house span). */
+const OVER_FLOOR: Span = [-10, 30];
+const OVER_ANKLE: Span = [30, 140];
 
 const within = (mm: number, [low, high]: Span): boolean => mm >= low && mm <= high;
 
@@ -148,8 +191,9 @@ export function findBreaches(m: Measured, context: SetContext): (Breach & { read
   }
   const { crotchDepth, inseam, outseam, frontRise, backRise, crotchLength } = m;
   if (outseam !== undefined && crotchDepth !== undefined && inseam !== undefined) {
+    const [less, more] = context.inseamTo === 'ankle' ? OVER_ANKLE : OVER_FLOOR;
     const sum = crotchDepth + inseam;
-    if (!within(outseam - sum, [-10, 30])) {
+    if (!within(outseam - sum, [less, more])) {
       const soft = outseam > sum;
       found.push({
         fields: soft ? ['crotchDepth', 'outseam', 'inseam'] : ['outseam', 'crotchDepth', 'inseam'],
@@ -158,8 +202,8 @@ export function findBreaches(m: Measured, context: SetContext): (Breach & { read
           soft
             ? `outseam ${show(outseam)} less inseam ${show(inseam)}`
             : `crotch depth and inseam together, ${show(sum)}`,
-        low: soft ? outseam - inseam - 30 : sum - 10,
-        high: soft ? outseam - inseam + 10 : sum + 30,
+        low: soft ? outseam - inseam - more : sum + less,
+        high: soft ? outseam - inseam - less : sum + more,
         again: soft
           ? 'The crotch depth is likelier wrong, as from a soft seat. Measure it again on a hard one.'
           : 'The outseam is likelier wrong. Measure it again, over the hip to the floor.',

@@ -7,16 +7,18 @@ export interface Taking {
   readonly mistake: string;
   /** What a draft gains when it is measured and not estimated. */
   readonly sharpens: string;
+  /** What is owed to the person before it is taken. */
+  readonly care?: string;
 }
 
 const TAKING: Readonly<Record<MeasurementId, readonly [how: string, mistake: string, sharpens: string]>> = {
   waist: [
-    'Girth where the trousers will sit, tape level, a finger under it.',
+    'Girth where the trousers will sit, tape level, a finger under it. Bend sideways: the crease is the natural waist; a string tied there marks it for all depths.',
     'Taken at the natural waist while the trousers are to sit low, or with the belly held in.',
     'The waist of both pieces and every dart.',
   ],
   hip: [
-    'Girth at the fullest part of the seat, tape level, standing with feet together.',
+    'Girth at the fullest part of the seat, tape level, standing with feet together. A string tied round the fullest place marks where the hip depth ends.',
     'The tape slips up at the back, or the feet are apart.',
     'The width of both pieces and the crotch extensions.',
   ],
@@ -31,7 +33,7 @@ const TAKING: Readonly<Record<MeasurementId, readonly [how: string, mistake: str
     'The level of the hem and of the knee.',
   ],
   hipDepth: [
-    'At the side, from the waist line to the level of the hip measure.',
+    'At the side, from the string at the waist to the string at the hip.',
     'Measured to the hip bone and not to where the hip girth was taken.',
     'Puts the hip line, where the side curve and the seat are widest.',
   ],
@@ -41,13 +43,13 @@ const TAKING: Readonly<Record<MeasurementId, readonly [how: string, mistake: str
     'Proves the crotch depth, or stands in for the inseam.',
   ],
   kneeDepth: [
-    'At the side, from the waist line to the middle of the knee.',
+    'At the side, from the waist line over the hip to the middle of the kneecap.',
     'Taken to the top of the kneecap.',
     'Puts the knee line where the leg bends.',
   ],
   thigh: [
-    'Girth at the top of one leg, level with the crotch, the weight on both feet.',
-    'Taken a hand lower, where the leg is already thinner.',
+    'Girth at the top of one leg, level with the crotch, the weight on both feet; taken lower, say below by how much.',
+    'Taken a hand lower, where the leg is already thinner, and not said.',
     'Lets the fit at the crotch line be judged: the class and the extensions.',
   ],
   midThigh: [
@@ -57,6 +59,11 @@ const TAKING: Readonly<Record<MeasurementId, readonly [how: string, mistake: str
   ],
   knee: ['Girth round the middle of the knee, leg straight.', 'Taken on a bent knee.', 'Lets a slim knee be judged.'],
   calf: ['Girth at the fullest part of the calf.', 'Taken too low.', 'Lets a slim leg be judged below the knee.'],
+  thighTakenAt: [
+    'How far below the crotch the thigh was taken; left empty where it was taken at the crotch.',
+    'Guessed from memory: hold the tape’s end at the crotch and read it at the other tape.',
+    'Judges the thigh where it was taken, and carries it up to the crotch line.',
+  ],
   ankle: ['Girth over the ankle bones.', 'Taken above the bones.', 'Sets the least hem of a slim or knit leg.'],
   heel: [
     'Girth round heel and instep, the foot pointed: what a hem must pass over.',
@@ -98,6 +105,21 @@ const TAKING: Readonly<Record<MeasurementId, readonly [how: string, mistake: str
     'Measured on one side only.',
     'Puts the darts where the body is fullest.',
   ],
+  frontWaist: [
+    'At the waist, across the front only, from side seam to side seam of the body; strings hung from the waist mark the sides.',
+    'The sides are set by eye, and lie too far forward.',
+    'Parts the waist between front and back as the body is.',
+  ],
+  frontHip: [
+    'At the level of the hip, across the front only, from side to side; strings hung from the waist mark the sides.',
+    'Taken over the belly and not at the level of the hip.',
+    'Parts the hip between front and back as the body is, for a full stomach or a full seat.',
+  ],
+  seatHeight: [
+    'Seated upright on a hard flat seat: at centre back, from the waist line down to the seat surface.',
+    'Taken with a round back, which draws the waist up.',
+    'Lets the height of the seat behind be checked.',
+  ],
   pairFrontThigh: [
     'Finished pair laid flat: across the front piece of one leg at the crotch, seam to seam.',
     'Taken to the pressed edge and not to the seam.',
@@ -115,8 +137,20 @@ const TAKING: Readonly<Record<MeasurementId, readonly [how: string, mistake: str
   ],
 };
 
+/** What is said before a tape, a ruler or a foil goes between the legs (docs/trade/measuring.md). */
+export const CARE =
+  'Ask first. The person holds the end of the tape themselves, over close clothing; a child is measured with their adult present.';
+
+const BETWEEN_THE_LEGS: ReadonlySet<MeasurementId> = new Set([
+  'inseam',
+  'thigh',
+  'crotchLength',
+  'frontRise',
+  'backRise',
+]);
+
 /** How a measurement is taken (docs/trade/measuring.md). */
 export function howTaken(id: MeasurementId): Taking {
   const [how, mistake, sharpens] = TAKING[id];
-  return { how, mistake, sharpens };
+  return { how, mistake, sharpens, ...(BETWEEN_THE_LEGS.has(id) ? { care: CARE } : {}) };
 }

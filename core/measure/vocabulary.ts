@@ -20,6 +20,10 @@ export const MEASUREMENT_IDS = [
   'backRise',
   'backWaistHeight',
   'apexSpan',
+  'frontWaist',
+  'frontHip',
+  'seatHeight',
+  'thighTakenAt',
   'pairFrontThigh',
   'pairThigh',
   'pairBand',
@@ -68,6 +72,10 @@ const ENTRIES: Readonly<Record<MeasurementId, readonly [label: string, least: nu
   backRise: ['Back rise', 150, 800],
   backWaistHeight: ['Back waist height', -80, 80],
   apexSpan: ['Apex span', 60, 500],
+  frontWaist: ['Front waist', 150, 1150],
+  frontHip: ['Front hip', 180, 1250],
+  seatHeight: ['Seat height', 110, 550],
+  thighTakenAt: ['Thigh taken below', 0, 200],
   pairFrontThigh: ['Front thigh of the pair', 90, 600],
   pairThigh: ['Thigh of the pair', 200, 1300],
   pairBand: ['Band of the pair', 0, 150],
@@ -102,6 +110,9 @@ export const AVERAGE_BUILD: Build = { seat: 'average', stomach: 'average', thigh
 
 /** Measured figures in mm; what is missing is estimated where a rule allows. */
 export type Measured = Readonly<Partial<Record<MeasurementId, number>>>;
+
+/** Where the inseam of a set was taken to. */
+export type InseamTo = 'floor' | 'ankle';
 
 /** Where the waist of a set was taken: natural, low or high. */
 export type WaistSits = 'natural' | 'low' | 'high';

@@ -85,6 +85,8 @@ const FIGURES = {
   frontRise: (_, { front }) => front.rise,
   backRise: (_, { back }) => back.rise,
   wholeRise: (_, { front, back }) => front.rise + back.rise,
+  /** How high centre back stands above the crotch line. */
+  seatHeight: ({ back, levels }) => levels.crotchLevel - back.points.centreWaist.y,
   hem: (_, { front, back }) => front.hem + back.hem,
   /** The waist with twice the length of an opening down to the hip line. */
   opening: (block, lengths) => waistOf(lengths) + 2 * openingLength(block.front),

@@ -1,4 +1,4 @@
-import type { Build, Figure } from '../measure/index.js';
+import type { Build, Figure, MeasurementId } from '../measure/index.js';
 import common from './common.json' with { type: 'json' };
 import type { Choice, Setting } from './setting.js';
 
@@ -11,6 +11,8 @@ export interface Term {
   /** Why it is there, in a word or two: `Full seat`. */
   readonly label: string;
   readonly when: When;
+  /** The measurement without which it is not added; a sheet that takes the front's width from no girth leaves it out too. */
+  readonly measured?: MeasurementId;
   readonly formula: string;
   readonly reason: string;
 }

@@ -25,6 +25,32 @@ const BODIES: readonly Body[] = [
   { waist: 1040, hip: 1240, crotchDepth: 300, inseam: 770, hipDepth: 220, thigh: 730, knee: 430, ankle: 255 },
 ];
 
+describe('a measured front', () => {
+  const body = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780, frontHip: 520, frontWaist: 410 };
+
+  it('parts hip and waist in every sheet that quarters them, and is told as a term', () => {
+    for (const id of ['quarter-and-half', 'close', 'sixteenths', 'skirt-leg', 'front-first', 'twentieth-and-tenth']) {
+      const { front, back, ledger } = work(id, body);
+      const [hipEase, waistEase] = ['hipEase', 'waistEase'].map((n) => Number(ledger.get(n)?.value));
+      expect([id, front.hipWidth]).toEqual([id, 260 + (hipEase ?? NaN) / 4]);
+      expect([id, back.hipWidth]).toEqual([id, 240 + (hipEase ?? NaN) / 4]);
+      expect([id, front.waistWidth]).toEqual([id, 205 + (waistEase ?? NaN) / 4]);
+      expect([id, back.waistWidth]).toEqual([id, 185 + (waistEase ?? NaN) / 4]);
+      expect(ledger.get('front.hipWidth')?.terms.at(-1)?.label).toBe('Measured front');
+    }
+  });
+
+  it('goes before the build, and leaves what a maker gives as a width alone', () => {
+    const full = work('quarter-and-half', body, { stomach: 'full' });
+    expect(full.front.waistWidth).toBe(205 + Number(full.ledger.get('waistEase')?.value) / 4);
+    const plain = (b: Measured) => {
+      const { front, back } = work('crease-centred', b, { variant: 'given-widths' }, { settings: { thighWidth: 320 } });
+      return [front.hipWidth, back.hipWidth, front.waistWidth, back.waistWidth];
+    };
+    expect(plain(body)).toEqual(plain({ waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 }));
+  });
+});
+
 function work(
   method: string,
   measured: Measured,

@@ -105,6 +105,16 @@ export function isOptionalLine(name: string): boolean {
   return line !== undefined && OPTIONAL_PARAMETERS.has(line.parameter);
 }
 
+/** The girth that front and back part between them, by the line of either: hip for `front.hipWidth`. */
+export function partedGirth(name: string): MeasurementId | undefined {
+  const parameter = panelLine(name)?.parameter;
+  return parameter === 'hipWidth' ? 'hip' : parameter === 'waistWidth' ? 'waist' : undefined;
+}
+
+/** The front's line of the parameter that a line is about. */
+export const frontLine = (sheet: Sheet, name: string): Sheet['lines'][number] | undefined =>
+  sheet.lines.find((l) => l.name === `front.${panelLine(name)?.parameter ?? ''}`);
+
 /** Every line a complete sheet must have. */
 export const REQUIRED_LINES: readonly string[] = [
   ...LEVELS.map(([name]) => name),
@@ -139,6 +149,15 @@ function variantsOf(
     found.push(...inner);
   }
   return found;
+}
+
+/** True where a sheet makes the front's line from the girth that is parted, in at least one of its ways. */
+function partsGirth(sheet: Sheet, name: string): boolean {
+  const girth = partedGirth(name);
+  const variants = variantsOf(sheet, name, frontLine(sheet, name)?.formula, []);
+  return (
+    girth !== undefined && Array.isArray(variants) && variants.some((v) => namesOf(v.formula ?? '').includes(girth))
+  );
 }
 
 function checkText(
@@ -231,6 +250,7 @@ export function checkSheet(sheet: Sheet): SheetFault[] {
       ...checkText(sheet, line.name, line.formula, kinds, kind === 'length' || kind === 'place' ? 'length' : 'number'),
     );
     for (const term of termsFor(line.name)) {
+      if (term.measured && !partsGirth(sheet, line.name)) continue;
       for (const wanted of namesOf(term.formula)) {
         if (wanted === 'value' || kinds.has(wanted)) continue;
         const sentence = `“${line.name}” must stand below “${wanted}”, which “${term.label.toLowerCase()}” needs.`;

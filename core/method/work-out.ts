@@ -1,7 +1,7 @@
 import { good, refusal, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import { parseFormula, type Node } from './formula.js';
 import { choicesOf, COMMON, holds, termsFor } from './common.js';
-import { evaluate, hasLength } from './formula-value.js';
+import { evaluate, hasLength, namesIn } from './formula-value.js';
 import { classEase, fitClassById, knitReduction } from './fit.js';
 import { refuseHand } from './hand-value.js';
 import { knitWarnings, rangeWarnings } from './warning.js';
@@ -17,7 +17,16 @@ import {
   type ParameterKind,
 } from './panel-parameters.js';
 import type { Setting } from './setting.js';
-import { formulaFor, isOptionalLine, lineKind, REDUCTION, settingsOf, type Sheet } from './sheet.js';
+import {
+  formulaFor,
+  frontLine,
+  partedGirth,
+  isOptionalLine,
+  lineKind,
+  REDUCTION,
+  settingsOf,
+  type Sheet,
+} from './sheet.js';
 import { fitClassOf, lineLabel, type AddedTerm, type LedgerLine, type MethodInput, type Worked } from './ledger.js';
 
 const parsedFormulas = new Map<string, ReturnType<typeof parseFormula>>();
@@ -117,11 +126,21 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   const scaleNode = child ? nodeOf(COMMON.scale.formula) : undefined;
   const scale = scaleNode ? evaluate(scaleNode, (n) => numbers.get(n)) : 1;
 
+  /** True where the sheet makes the front's line of the same name from the girth that a measured front is a part of. */
+  const splitsGirth = (name: string): boolean => {
+    const girth = partedGirth(name);
+    const front = girth && frontLine(sheet, name);
+    const text = front && formulaFor(front.formula, choices);
+    const node = text === undefined ? undefined : nodeOf(text);
+    return girth !== undefined && node !== undefined && namesIn(node).includes(girth);
+  };
+
   const addTerms = (name: string, first: number): { terms: AddedTerm[]; value: number } => {
     const terms: AddedTerm[] = [];
     let value = first;
-    for (const { when, label, formula, reason } of termsFor(name)) {
+    for (const { when, label, measured, formula, reason } of termsFor(name)) {
       if (!holds(when, choices) || (sheet.forChildren && 'age' in when)) continue;
+      if (measured && !(numbers.has(measured) && splitsGirth(name))) continue;
       numbers.set('value', value);
       const node = nodeOf(formula);
       const next = node ? evaluate(node, look) : NaN;

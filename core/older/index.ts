@@ -81,8 +81,11 @@ export function draftFrom5(draft: Json): Json {
 export const draftFrom6 = (draft: Json): Json =>
   draft['allowances'] === undefined ? draft : { ...draft, allowances: { profile: draft['allowances'], given: [] } };
 
+/** The ninth version only adds measurements, and what may be said of a set. */
+const from8 = (book: Json): Json => ({ ...book, version: 9 });
+
 /** The eighth version only adds kinds of alterations, and what a kind may have. */
-const from7 = (book: Json): Json => ({ ...book, version: 8 });
+const from7 = (book: Json): Json => from8({ ...book, version: 8 });
 
 const from6 = (book: Json): Json => from7({ ...book, version: 7, drafts: each(book['drafts'], draftFrom6) });
 
@@ -126,5 +129,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 4) return from4(book);
   if (book['version'] === 5) return from5(book);
   if (book['version'] === 6) return from6(book);
-  return book['version'] === 7 ? from7(book) : book;
+  if (book['version'] === 7) return from7(book);
+  return book['version'] === 8 ? from8(book) : book;
 }

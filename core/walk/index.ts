@@ -3,9 +3,11 @@ export {
   closedWaistAtSide,
   poseAt,
   posed,
+  walkFrom,
   walkPaths,
   walkSeam,
   type Pose,
   type SeamWalk,
   type WalkMark,
+  type WalkStop,
 } from './walk-seams.js';

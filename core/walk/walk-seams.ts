@@ -18,12 +18,16 @@ import {
   type Point,
 } from '../geometry/index.js';
 
-/** A place at which two seams are compared: how far along each it lies, in mm, and by how much the first is longer. */
-export interface WalkMark {
+/** A place on both seams by its name and how far along each it lies from where sewing starts, in mm. */
+export interface WalkStop {
   readonly label: string;
   readonly first: number;
   readonly second: number;
-  /** First less second, since the mark before: what has to be eased or stretched on this stretch. */
+}
+
+/** A stop at which two seams are compared. */
+export interface WalkMark extends WalkStop {
+  /** First less second, since the stop before it on the way from where the walk began: what is eased or stretched there. */
   readonly difference: number;
 }
 
@@ -33,6 +37,11 @@ export interface SeamWalk {
   readonly id: string;
   readonly first: Path;
   readonly second: Path;
+  /** Every place at which the walk may be begun, in the order of the seam: both ends and the notches. */
+  readonly stops: readonly WalkStop[];
+  /** Where both seams lie together. */
+  readonly from: WalkStop;
+  /** Every other stop, with the difference since the stop before it on the way from there. */
   readonly marks: readonly WalkMark[];
 }
 
@@ -50,18 +59,21 @@ export interface Pose {
 export const posed = ({ a, b, c, d, e, f }: Pose, p: Point): Point =>
   point(a * p.x + c * p.y + e, b * p.x + d * p.y + f);
 
-/** A mark on both seams by its length along each. */
-interface Joint {
-  readonly label: string;
-  readonly first: number;
-  readonly second: number;
+/** The stops but the one from which is walked, each with the difference since its neighbour on the way from there. */
+function marksOf(stops: readonly WalkStop[], from: WalkStop): WalkMark[] {
+  const at = stops.indexOf(from);
+  return stops.flatMap((stop, i): WalkMark[] => {
+    const before = stops[i < at ? i + 1 : i - 1];
+    if (i === at || !before) return [];
+    const difference = Math.abs(stop.first - before.first) - Math.abs(stop.second - before.second);
+    return [{ ...stop, difference }];
+  });
 }
 
-function marksOf(joints: readonly Joint[]): WalkMark[] {
-  return joints.map((joint, i) => {
-    const before = joints[i - 1] ?? { first: 0, second: 0 };
-    return { ...joint, difference: joint.first - before.first - (joint.second - before.second) };
-  });
+/** The same seams walked from another of their stops, both ways (docs/trade/truing.md); from the first where none is so named. */
+export function walkFrom(walk: SeamWalk, label: string | undefined): SeamWalk {
+  const from = walk.stops.find((s) => s.label === label) ?? walk.stops[0];
+  return !from || from === walk.from ? walk : { ...walk, from, marks: marksOf(walk.stops, from) };
 }
 
 /**
@@ -69,35 +81,34 @@ function marksOf(joints: readonly Joint[]): WalkMark[] {
  * at its end.
  */
 export function walkSeam(garment: Garment, id: string): SeamWalk {
-  const { first, second, matches, end } = seamOf(garment, id);
+  const { first, second, matches, start, end } = seamOf(garment, id);
   const joints = matches.map((m) => ({
     label: m.label,
     first: lengthAlong(garment, first, m.first),
     second: lengthAlong(garment, second, m.second),
   }));
-  return walkPaths(id, stretchPath(garment, first), stretchPath(garment, second), joints, end);
+  return walkPaths(id, stretchPath(garment, first), stretchPath(garment, second), joints, [start, end]);
 }
 
-/** Two paths walked along one another, with marks at the given lengths of each and at their `end`. */
-export const walkPaths = (
+/** Two paths walked along one another from their start, with stops at the given lengths of each and at their ends. */
+export function walkPaths(
   id: string,
   first: Path,
   second: Path,
-  joints: readonly Joint[] = [],
-  end = 'end',
-): SeamWalk => ({
-  id,
-  first,
-  second,
-  marks: marksOf([...joints, { label: end, first: pathLength(first), second: pathLength(second) }]),
-});
+  joints: readonly WalkStop[] = [],
+  [start, end]: readonly [string, string] = ['start', 'end'],
+): SeamWalk {
+  const from = { label: start, first: 0, second: 0 };
+  const stops = [from, ...joints, { label: end, first: pathLength(first), second: pathLength(second) }];
+  return { id, first, second, stops, from, marks: marksOf(stops, from) };
+}
 
 /**
- * How the second piece lies when it has been walked `length` mm along the first: turned over, its seam on the first's,
- * both places together and both seams running the same way.
+ * How the second piece lies when the walk has come to the place `length` mm along the first: turned over, its seam on the
+ * first's, both places together and both seams running the same way. Both lie as far from where the walk began.
  */
-export function poseAt({ first, second }: Pick<SeamWalk, 'first' | 'second'>, length: number): Pose {
-  const [p, q] = [placeAtLength(first, length), placeAtLength(second, length)];
+export function poseAt({ first, second, from }: Pick<SeamWalk, 'first' | 'second' | 'from'>, length: number): Pose {
+  const [p, q] = [placeAtLength(first, length), placeAtLength(second, length - from.first + from.second)];
   const [u, v] = [directionAtPlace(first, p), directionAtPlace(second, q)];
   // Turned over in a line along u, after v has been laid onto u: a reflection that carries v to u.
   const a = u.x * v.x - u.y * v.y;

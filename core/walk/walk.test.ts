@@ -4,7 +4,7 @@ import { computeDraft, EMPTY_INPUT, type DraftInput } from '../chain/index.js';
 import type { Block } from '../draft/index.js';
 import { distance, endOf, flatten, placeAtLength, pathLength, startOf } from '../geometry/index.js';
 import { garmentOf } from '../garment/index.js';
-import { closedWaistAtSide, crotchJoin, poseAt, posed, waistJoin, walkPaths, walkSeam } from './index.js';
+import { closedWaistAtSide, crotchJoin, poseAt, posed, waistJoin, walkFrom, walkPaths, walkSeam } from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 function block(more: Partial<DraftInput> = {}): Block {
@@ -49,6 +49,45 @@ describe('walking the seams', () => {
       ['knee', 0],
       ['hem', 8],
     ]);
+  });
+
+  it('begins where the maker says, and compares both ways from there', () => {
+    const alterations = [
+      {
+        id: 'a',
+        on: true,
+        note: '',
+        work: { kind: 'across', panel: 'front', level: { line: 'kneeLevel', by: 40 }, by: 8 },
+      } as const,
+    ];
+    const { front, back } = block({ alterations });
+    const side = walkSeam(garmentOf({ ...block({ alterations }) }), 'side');
+    expect(side.stops.map((s) => s.label)).toEqual(['waist', 'hip', 'crotch level', 'knee', 'hem']);
+    const rounded = (from: string): [string, number][] =>
+      walkFrom(side, from).marks.map((m) => [m.label, Math.round(m.difference) || 0]);
+    // The front is longer between knee and hem, whichever way one comes by there.
+    expect(rounded('waist').filter(([, by]) => by !== 0)).toEqual([['hem', 8]]);
+    expect(rounded('knee')).toEqual([
+      ['waist', 0],
+      ['hip', 0],
+      ['crotch level', 0],
+      ['hem', 8],
+    ]);
+    expect(rounded('hem')).toEqual([
+      ['waist', 0],
+      ['hip', 0],
+      ['crotch level', 0],
+      ['knee', 8],
+    ]);
+    expect(walkFrom(side, 'nowhere')).toBe(side);
+    // Begun at the hem both hems lie together, and at the front's knee the back's lies 8 mm further on along the seam.
+    const walk = walkFrom(side, 'hem');
+    const [knee, hem] = ['knee', 'hem'].map((l) => walk.stops.find((s) => s.label === l));
+    if (!knee || !hem) throw new Error('both are stops');
+    expect(distance(posed(poseAt(walk, hem.first), back.points.sideHem), front.points.sideHem)).toBeLessThan(1e-6);
+    const backHere = placeAtLength(back.edges.side, knee.first - hem.first + hem.second).at;
+    expect(distance(posed(poseAt(walk, knee.first), backHere), front.points.sideKnee)).toBeLessThan(1e-6);
+    expect(Math.abs(distance(backHere, back.points.sideKnee) - 8)).toBeLessThan(0.1);
   });
 
   it('tells how rises and waists run on where the seams join', () => {

@@ -6,7 +6,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 8;
+export const WORKBOOK_VERSION = 9;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -45,6 +45,11 @@ export const measurementSetSchema = z
     waistSits: z.enum(['natural', 'low', 'high']),
     waistBelow: mm.meta({ description: 'How far below the natural waist a low waist sits.' }),
     inseamTo: z.enum(['floor', 'ankle']),
+    byOneself: z.boolean().optional().meta({ description: 'The person took the figures themselves.' }),
+    risesAsked: z
+      .boolean()
+      .optional()
+      .meta({ description: 'Whether the rises hold though the girths have changed was asked and answered.' }),
     values,
     adopted: z
       .partialRecord(measurement, id)

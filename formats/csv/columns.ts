@@ -40,6 +40,9 @@ const SYNONYMS: Readonly<Record<string, MeasurementId>> = {
   'ankle girth': 'ankle',
   foot: 'footLength',
   'whole rise': 'crotchLength',
+  'across front hip': 'frontHip',
+  'across front waist': 'frontWaist',
+  'seat depth': 'seatHeight',
 };
 
 const plain = (text: string): string =>

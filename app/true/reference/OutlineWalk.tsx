@@ -40,11 +40,11 @@ export function useOutlineWalk(reference: Reference | undefined, block: Block | 
     seam: 'inseam',
     along: 'sewn',
   });
-  const walk = useMemo(
+  const sewn = useMemo(
     () => (reference && block ? walkReference(reference, block, seam, along) : undefined),
     [reference, block, seam, along],
   );
-  const walking = useWalking(walk);
+  const walking = useWalking(sewn);
   const pieces = useMemo(() => {
     if (!reference || !block) return undefined;
     const ofOutline = (panel: PanelName): WalkedPiece => {
@@ -65,12 +65,12 @@ export function useOutlineWalk(reference: Reference | undefined, block: Block | 
   return {
     seam,
     along,
-    walk,
+    walk: walking.walk,
     walking,
     pieces,
     choose: (change) => {
       setChosen({ seam, along, ...change });
-      walking.goTo(0);
+      walking.begin('');
     },
   };
 }
@@ -118,7 +118,6 @@ export function OutlineWalk({ chosen, tape }: { chosen: OutlineWalking; tape: Ta
       </div>
       {walk ? (
         <WalkControls
-          walk={walk}
           walking={walking}
           tape={tape}
           names={along === 'sewn' ? ['Front', 'Back'] : ['Draft', 'Outline']}
