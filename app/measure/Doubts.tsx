@@ -19,7 +19,7 @@ function RisesAsked() {
     <div className="doubt" role="note" data-rises-ask="">
       {measurementLabel(girth)} {moved} since {since}
       {rises.length > 0 && ', and the rises are still those of then'}. Keep {shape}, and check its length again?{' '}
-      <span className="acts">
+      <div className="acts">
         <Button
           size="small"
           variant="outlined"
@@ -39,7 +39,7 @@ function RisesAsked() {
         >
           The length holds too
         </Button>
-      </span>
+      </div>
     </div>
   );
 }

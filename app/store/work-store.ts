@@ -17,6 +17,7 @@ import {
   type Work,
 } from '../../core/kept/index.js';
 import { inputNow, originalOf } from './sheets.js';
+import { LONGEST_MS, within } from '../shared/within.js';
 
 /** Lines set by hand while a handle is held: shown at once, kept only when it is let go. */
 export type HandValues = Readonly<Record<string, number | DartPlace>>;
@@ -47,15 +48,6 @@ export interface OpenWork {
   /** Changes made within are undone together with the one before them. */
   readonly withLast: (change: () => void) => void;
   readonly history: StoreApi<{ readonly past: number; readonly future: number }>;
-}
-
-/** What takes longer than this, in ms, is stopped: the room must never stand still. */
-const LONGEST_MS = 2000;
-
-/** Says from now on whether so many milliseconds are over. */
-function within(ms: number): () => boolean {
-  const end = performance.now() + ms;
-  return () => performance.now() > end;
 }
 
 function compute({ work, preview, trial }: WorkState, last: Computed): Computed {

@@ -9,6 +9,7 @@ import { withFractions } from '../shared/fractions.js';
 import { addAlterations, newAlteration, tryAlterations } from '../store/alteration-work.js';
 import { inputNow } from '../store/sheets.js';
 import { useChange, useComputed, useOpenWork, useTape, useUnit, useWork } from '../store/work-context.js';
+import { LONGEST_MS, within } from '../shared/within.js';
 import { useTrue } from './true-store.js';
 
 const Sign = ({ verdict }: { verdict: Verdict }) => (
@@ -83,28 +84,40 @@ export function Offers({ check }: { check: Check }) {
   const open = useOpenWork();
   const unit = useUnit();
   const work = useWork((s) => s.work);
-  const offers = useMemo(() => {
+  const { offers, stopped } = useMemo(() => {
     // Worked out from what is kept, not from a trial on the board.
     const draft = open.computed.getState().before ?? open.computed.getState().draft;
-    return draft ? offersFor(inputNow(work), draft, check.id, unit) : [];
+    const over = within(LONGEST_MS);
+    const found = draft ? offersFor(inputNow(work), draft, check.id, unit, over) : [];
+    return { offers: found, stopped: over() };
   }, [open, work, check.id, unit]);
+  const cut = stopped && (
+    <p className="quiet">
+      The list of alterations is long: not every correction could be tried in two seconds. Switch some off to see more.
+    </p>
+  );
   if (offers.length === 0) {
     return (
-      <p className="quiet">
-        {check.verdict === 'unknown' && check.wants
-          ? `Measure the ${wantsOf(check) ?? ''} to know.`
-          : check.verdict === 'in'
-            ? 'In its band: nothing to correct.'
-            : 'No correction on the piece is offered for this check.'}
-      </p>
+      cut || (
+        <p className="quiet">
+          {check.verdict === 'unknown' && check.wants
+            ? `Measure the ${wantsOf(check) ?? ''} to know.`
+            : check.verdict === 'in'
+              ? 'In its band: nothing to correct.'
+              : 'No correction on the piece is offered for this check.'}
+        </p>
+      )
     );
   }
   return (
-    <ul className="offers">
-      {offers.map((offer) => (
-        <OfferLine key={offer.id} offer={offer} check={check} />
-      ))}
-    </ul>
+    <>
+      <ul className="offers">
+        {offers.map((offer) => (
+          <OfferLine key={offer.id} offer={offer} check={check} />
+        ))}
+      </ul>
+      {cut}
+    </>
   );
 }
 

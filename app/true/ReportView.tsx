@@ -1,11 +1,12 @@
 import Button from '@mui/material/Button';
 import { sayAlteration } from '../../core/alter/index.js';
 import type { Check } from '../../core/check/index.js';
-import { offersFor, sayEffect } from '../../core/correct/index.js';
+import { offersFor, sayEffect, type Offer } from '../../core/correct/index.js';
 import { setOf } from '../../core/kept/index.js';
 import { useMemo } from 'react';
 import { bandOf, comparesOf, labelOf, restsOn, said, VERDICTS } from '../board/check-words.js';
 import { withFractions } from '../shared/fractions.js';
+import { LONGEST_MS, within } from '../shared/within.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { inputNow, methodName } from '../store/sheets.js';
 import { useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
@@ -16,15 +17,26 @@ const GROUPS: readonly (readonly [Check['against'], string])[] = [
   ['itself', 'Against itself'],
 ];
 
-/** What would bring a check in, in one line: the first correction that does. */
-function Way({ check }: { check: Check }) {
+/** What would bring each check in, the first correction that does; and whether there was not the time to try them all. */
+function useWays(): { readonly ways: ReadonlyMap<string, Offer>; readonly stopped: boolean } {
   const work = useWork((s) => s.work);
   const draft = useComputed((c) => c.draft);
   const unit = useUnit();
-  const offer = useMemo(() => {
-    if (!draft || (check.verdict !== 'out' && check.verdict !== 'near')) return undefined;
-    return offersFor(inputNow(work), draft, check.id, unit).find((o) => o.brings === 'in');
-  }, [work, draft, check, unit]);
+  return useMemo(() => {
+    const over = within(LONGEST_MS);
+    const ways = new Map<string, Offer>();
+    for (const check of draft?.checks ?? []) {
+      if (!draft || (check.verdict !== 'out' && check.verdict !== 'near')) continue;
+      const offer = offersFor(inputNow(work), draft, check.id, unit, over).find((o) => o.brings === 'in');
+      if (offer) ways.set(check.id, offer);
+    }
+    return { ways, stopped: over() };
+  }, [work, draft, unit]);
+}
+
+/** What would bring a check in, in one line. */
+function Way({ check, offer }: { check: Check; offer: Offer | undefined }) {
+  const unit = useUnit();
   if (!offer) return null;
   const rest = offer.effects.filter((e) => e.id !== check.id).map((e) => sayEffect(e, unit));
   return (
@@ -44,6 +56,7 @@ export function ReportView() {
   const work = useWork((s) => s.work);
   const tape = useTape();
   const unit = useUnit();
+  const { ways, stopped } = useWays();
   if (!draft) return <p className="quiet">Enter the four measurements first.</p>;
   const { alterations } = work.draft;
   const counts = (['in', 'near', 'out', 'unknown'] as const)
@@ -67,6 +80,9 @@ export function ReportView() {
         </Button>
       </p>
       <table className="figures report-table">
+        {stopped && (
+          <p className="quiet">The list of alterations is long: not every correction could be tried in two seconds.</p>
+        )}
         {GROUPS.map(([against, title]) => (
           <tbody key={against}>
             <tr>
@@ -90,7 +106,7 @@ export function ReportView() {
                   <td>{restsOn(check)}</td>
                   <td>
                     {comparesOf(check, tape)}
-                    <Way check={check} />
+                    <Way check={check} offer={ways.get(check.id)} />
                   </td>
                 </tr>
               ))}

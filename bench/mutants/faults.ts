@@ -186,8 +186,8 @@ export const FAULTS: readonly Fault[] = [
   fault(
     'walk forgets what was before',
     'core/walk/walk-seams.ts',
-    'joint.first - before.first - (joint.second - before.second)',
-    'joint.first - joint.second',
+    'Math.abs(stop.first - before.first) - Math.abs(stop.second - before.second)',
+    'stop.first - stop.second',
     'core/walk',
   ),
   fault(

@@ -14,7 +14,7 @@ function withWaist(paper: Paper): Paper {
   return waist ? { ...paper, runs: { ...paper.runs, waist: waist.edge } } : paper;
 }
 
-/** A piece cut from a seam to a seam, opened (+) or overlapped (-) by so much at either end; what the hip loses is owed. */
+/** A piece cut from a seam to a seam, opened (+) or overlapped (-) by so much at either end. */
 export function cutBetween(
   lying: Paper,
   from: SeamPlace,
@@ -28,5 +28,12 @@ export function cutBetween(
   if (!p || !q) return 'noPlace';
   const cut = openCut(paper, { from: p, to: q, byFrom, byTo }, alteration);
   if (typeof cut === 'string') return cut;
-  return { ...cut, owed: paper.owed + hipOf(paper) - hipOf(cut) };
+  return cut;
+}
+
+/** The same, and what the hip loses or gains by it is owed at the side: cut open or closed, a seat keeps its girth. */
+export function cutKeepingHip(...cut: Parameters<typeof cutBetween>): Paper | AlterationFault {
+  const [before] = cut;
+  const after = cutBetween(...cut);
+  return typeof after === 'string' ? after : { ...after, owed: before.owed + hipOf(before) - hipOf(after) };
 }

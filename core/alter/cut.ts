@@ -2,14 +2,18 @@ import {
   along,
   cross,
   crossLine,
+  cubicLength,
   distance,
   dot,
+  endOf,
   line,
   mapCubic,
+  pathLength,
   reverse,
   scale,
   splitAt,
   startDirection,
+  startOf,
   subtract,
   turn,
   unit,
@@ -44,9 +48,23 @@ export interface Cut {
   readonly movesDown?: boolean;
 }
 
+/** The line at which cloth is folded away. */
+interface Fold {
+  readonly on: Point;
+  readonly d: Point;
+}
+
+/** An arc of which an end was folded away, and how much of its length, in mm. */
+interface Trimmed {
+  readonly bits: readonly Bit[];
+  readonly away: number;
+}
+
 const NOTHING = 1e-9;
 /** A point this near to a cut, in mm, lies on it. */
 const ON_CUT = 1e-6;
+/** Where so many times as much of one part's edge would fall away as of the other's, the first is a sliver at the fold. */
+const SLIVER = 3;
 /** A cut shorter than this, in mm, is none. */
 const SHORTEST = 15;
 
@@ -101,15 +119,47 @@ function motion(
   return { go: (x) => turn(x, hand * 2 * half, centre), back: (x) => turn(x, -hand * 2 * half, centre) };
 }
 
-/** Cuts the head of an arc off at its first crossing with a line; nothing where it does not cross. */
-function trimHead(arc: readonly Bit[], on: Point, d: Point): Bit[] | undefined {
+/** A fold runs out at an edge it meets at so sharp an angle at the least: what falls away there is so many times its depth. */
+const MOST_FOLDED_AWAY = 12;
+
+/** Cuts the head of an arc off at its first crossing with a fold that is `by` deep there; nothing where it does not cross nearby. */
+function trimHead(arc: readonly Bit[], { on, d }: Fold, by: number): Trimmed | undefined {
   const path = arc.map((bit) => bit.c);
   const [hit] = crossLine(path, on, d);
   if (!hit) return undefined;
   const bit = arc[hit.index];
   if (!bit) return undefined;
+  const away = pathLength(path.slice(0, hit.index)) + cubicLength(bit.c, 0, hit.t);
+  if (away > MOST_FOLDED_AWAY * Math.abs(by)) return undefined;
   const tail = hit.t <= NOTHING ? bit.c : hit.t >= 1 - NOTHING ? undefined : splitAt(bit.c, hit.t)[1];
-  return [...(tail ? [{ run: bit.run, c: tail }] : []), ...arc.slice(hit.index + 1)];
+  return { bits: [...(tail ? [{ run: bit.run, c: tail }] : []), ...arc.slice(hit.index + 1)], away };
+}
+
+/** Both arcs where the fold's end lies between them: the one is trimmed at its head, or the other, and the rest is whole. */
+interface FoldedEnd {
+  readonly moving: readonly Bit[];
+  readonly staying: readonly Bit[];
+  readonly fromStaying: boolean;
+  /** The stretch of the part that moves that ends at the fold: the gap is bridged as a part of it. */
+  readonly along: RunName | undefined;
+}
+
+/**
+ * Folds `by` away at one end of a cut, where both arcs have their heads: from the part that moves, or, where that is but a
+ * sliver there or nothing at all, from the part that stays. Nothing where neither has the cloth.
+ */
+function foldEnd(
+  moving: readonly Bit[],
+  staying: readonly Bit[],
+  by: number,
+  lineTo: (carried: 'moving' | 'staying') => Fold,
+): FoldedEnd | undefined {
+  if (by > -NOTHING) return { moving, staying, fromStaying: false, along: undefined };
+  const ofMoving = trimHead(moving, lineTo('moving'), by);
+  const ofStaying = trimHead(staying, lineTo('staying'), by);
+  if (ofStaying && ofStaying.away < (ofMoving?.away ?? Infinity) / SLIVER)
+    return { moving, staying: ofStaying.bits, fromStaying: true, along: moving[0]?.run };
+  return ofMoving && { moving: ofMoving.bits, staying, fromStaying: false, along: moving[0]?.run };
 }
 
 const reversed = (arc: readonly Bit[]): Bit[] => arc.map(({ run, c }) => ({ run, c: reverse(c) })).reverse();
@@ -132,6 +182,10 @@ function jogOf([bit]: readonly Bit[], following: Cubic | undefined): number {
   const { p0, p3 } = bit.c;
   return distance(p0, p3) * (1 - dot(unit(subtract(p3, p0)), startDirection([following])));
 }
+
+/** True where a line no longer begins or ends where it did. */
+const endsMoved = (before: readonly Cubic[], after: readonly Cubic[]): boolean =>
+  distance(startOf(before), startOf(after)) > ON_CUT || distance(endOf(before), endOf(after)) > ON_CUT;
 
 /** Groups the outline's curves by stretch again, begun at the waist. */
 function grouped(bits: readonly Bit[]): Record<RunName, Cubic[]> {
@@ -166,31 +220,33 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Alt
   const n = forwardMoves ? left : scale(left, -1);
   const { go, back: goBack } = motion(p, q, n, a, b);
 
-  let moving: Bit[] = forwardMoves ? forward : round;
-  const staying = forwardMoves ? round : forward;
-  // The moving arc runs from `start` to `end`.
+  const [movingWhole, stayingWhole] = forwardMoves ? [forward, round] : [round, forward];
+  // The moving arc runs from `start` to `end`, the staying one from there back to `start`.
   const [startBy, endBy] = forwardMoves ? [a, b] : [b, a];
-  const fold = { on: goBack(p), d: unit(subtract(goBack(q), goBack(p))) };
-  if (startBy < -NOTHING) {
-    const trimmed = trimHead(moving, fold.on, fold.d);
-    if (!trimmed) return 'foldBeyond';
-    moving = trimmed;
-  }
-  if (endBy < -NOTHING) {
-    const trimmed = trimHead(reversed(moving), fold.on, fold.d);
-    if (!trimmed) return 'foldBeyond';
-    moving = reversed(trimmed);
-  }
-  if (moving.length === 0) return 'foldBeyond';
+  const lineTo = (carried: 'moving' | 'staying'): Fold => {
+    const carryTo = carried === 'moving' ? goBack : go;
+    return { on: carryTo(p), d: unit(subtract(carryTo(q), carryTo(p))) };
+  };
+  const atStartEnd = foldEnd(movingWhole, reversed(stayingWhole), startBy, lineTo);
+  const atEndEnd = atStartEnd && foldEnd(reversed(atStartEnd.moving), reversed(atStartEnd.staying), endBy, lineTo);
+  if (!atEndEnd) return 'foldBeyond';
+  const moving = reversed(atEndEnd.moving);
+  const { staying } = atEndEnd;
+  const fromStaying = atStartEnd.fromStaying || atEndEnd.fromStaying;
+  if (staying.length === 0 || moving.length === 0) return 'foldBeyond';
 
   // What lies on the cut goes down with the lower part where it is spread, and stays where it is overlapped.
   const edge = cut.movesDown && a > 0 ? -ON_CUT : ON_CUT;
   const isMoved = (x: Point): boolean => dot(subtract(x, p), n) > edge;
-  const inFold = (x: Point): boolean => isMoved(x) && dot(subtract(go(x), p), n) < -ON_CUT;
+  const inFold = (x: Point): boolean =>
+    fromStaying
+      ? !isMoved(x) && dot(subtract(goBack(x), p), n) > ON_CUT
+      : isMoved(x) && dot(subtract(go(x), p), n) < -ON_CUT;
   if (paper.darts.some((d) => [d.apex, d.centreLeg, d.sideLeg].some(inFold))) return 'meetsDart';
 
   const moved = moving.map(({ run, c }) => ({ run, c: mapCubic(c, go) }));
-  const [startRun, endRun] = forwardMoves ? [from.run, to.run] : [to.run, from.run];
+  const [cutStart, cutEnd] = forwardMoves ? [from.run, to.run] : [to.run, from.run];
+  const [startRun, endRun] = [atStartEnd.along ?? cutStart, atEndEnd.along ?? cutEnd];
   const lastStaying = staying[staying.length - 1]?.c.p3 ?? p;
   const firstStaying = staying[0]?.c.p0 ?? q;
   const firstMoved = moved[0]?.c.p0 ?? p;
@@ -226,7 +282,7 @@ export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | Alt
     tiltPoint: carry(paper.tiltPoint),
     scooped: paper.scooped.map((s) => ({ ...s, at: carry(s.at) })),
     centreHip: hipMoves ? go(paper.centreHip) : paper.centreHip,
-    newWaist: paper.newWaist || moving.some((bit) => bit.run === 'waist') || from.run === 'waist' || to.run === 'waist',
+    newWaist: paper.newWaist || moving.some((bit) => bit.run === 'waist') || endsMoved(paper.runs.waist, runs.waist),
     jogs,
     marks: [...carried, cutMark, wedge, ...hinge],
   };

@@ -202,4 +202,18 @@ describe('a rise that turns back', () => {
       }
     }
   });
+
+  it('stop where they are told that it takes too long, and keep what was found', () => {
+    const input = { ...EMPTY_INPUT, measured: { ...measured, backRise: 420 } };
+    const before = draft(input);
+    const all = offersFor(input, before, 'backRise', 'cm');
+    expect(all.length).toBeGreaterThan(3);
+    expect(offersFor(input, before, 'backRise', 'cm', () => true)).toEqual([]);
+    // Stopped between two ways: the first stands as it is found without a clock, and none comes after it.
+    let asked = 0;
+    const some = offersFor(input, before, 'backRise', 'cm', () => (asked += 1) > 12);
+    expect(some.length).toBeGreaterThan(0);
+    expect(some.length).toBeLessThan(all.length);
+    expect(some).toEqual(all.slice(0, some.length));
+  });
 });

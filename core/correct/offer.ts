@@ -56,19 +56,22 @@ const withWorks = (input: DraftInput, works: readonly AlterationWork[], id: stri
 
 const checkIn = (draft: Draft, id: CheckId): Check | undefined => draft.checks.find((c) => c.id === id);
 
+/** Asked on the way: true where it has taken too long. */
+type Stop = (() => boolean) | undefined;
+
 /** True where all works that were added at the end of the list could be done. */
 const allDone = ({ altered: { told } }: Drafted, works: readonly AlterationWork[]): boolean =>
   told.slice(told.length - works.length).every(({ done }) => done);
 
 /** The figure of a check with works added; nothing where they cannot be done, or the check has no single figure. */
-function figureWith(input: DraftInput, works: readonly AlterationWork[], id: CheckId): number | undefined {
+function figureWith(input: DraftInput, works: readonly AlterationWork[], id: CheckId, stop: Stop): number | undefined {
   const tried = withWorks(input, works, 'try');
-  const drawn = drawDraft(tried);
+  const drawn = drawDraft(tried, stop);
   if (!drawn.ok || !allDone(drawn.value, works)) return undefined;
   const { worked, block } = drawn.value;
   const figure = checkedFigure(id, worked, block);
   if (figure !== undefined) return figure;
-  const whole = computeDraft(tried);
+  const whole = computeDraft(tried, stop);
   const value = whole.ok ? checkIn(whole.value, id)?.value : undefined;
   return typeof value === 'number' ? value : undefined;
 }
@@ -79,12 +82,12 @@ const NEAR_ENOUGH = 0.2;
 const rounded = (mm: number, unit: Unit): number => snapTo(mm, unit === 'in' ? toMm(1 / 16, 'in') : 0.5);
 
 /** The amount by which a way brings a check to its aim (secant method over the whole chain); nothing where it cannot. */
-function amountFor(input: DraftInput, check: Check, way: Way): number | undefined {
+function amountFor(input: DraftInput, check: Check, way: Way, stop: Stop): number | undefined {
   if (way.guess === 0) return 0;
   const aim = aimOf(check);
   const missing = aim - Number(check.value);
   const off = (mm: number): number | undefined => {
-    const value = figureWith(input, way.make(mm), check.id);
+    const value = figureWith(input, way.make(mm), check.id, stop);
     return value === undefined ? undefined : value - aim;
   };
   let [was, wasOff] = [0, -missing];
@@ -153,20 +156,22 @@ export function sayEffect({ label, was, is, verdictWas, verdictIs, kind }: Effec
 
 /**
  * The corrections offered for a check, each brought to the middle of its band where it can, with what it does to all
- * other checks (docs/trade/truing.md). Empty where the check is not about a length on the piece.
+ * other checks (docs/trade/truing.md). Empty where the check is not about a length on the piece. Where `stop` says that it
+ * takes too long, what was found by then.
  */
-export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Unit): Offer[] {
+export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Unit, stop?: () => boolean): Offer[] {
   const check = checkIn(draft, id);
   if (!check) return [];
   // In its band, a figure that is no tape's step off its aim asks for nothing, and a line that is fair nothing at all.
   const off = typeof check.value === 'number' ? Math.abs(aimOf(check) - check.value) : 0;
   if (check.verdict === 'in' && off < WORTH_OFFERING) return [];
   return waysFor(check, draft).flatMap((way): Offer[] => {
-    const amount = amountFor(input, check, way);
+    if (stop?.()) return [];
+    const amount = amountFor(input, check, way, stop);
     if (amount === undefined) return [];
     const works = way.make(rounded(amount, unit));
     if (way.guess !== 0 && rounded(amount, unit) === 0) return [];
-    const outcome = computeDraft(withWorks(input, works, 'offer'));
+    const outcome = computeDraft(withWorks(input, works, 'offer'), stop);
     if (!outcome.ok || !allDone(outcome.value, works)) return [];
     const brings = checkIn(outcome.value, id)?.verdict ?? 'unknown';
     const effects = effectsOf(draft, outcome.value, id, unit);

@@ -1,4 +1,4 @@
-import { cutBetween } from '../cut-between.js';
+import { cutKeepingHip } from '../cut-between.js';
 import { alterationKind, ANY_PANEL } from '../kind.js';
 import type { LevelPlace } from '../place.js';
 
@@ -21,5 +21,5 @@ export const wedge = alterationKind({
     return `${by < 0 ? 'close' : 'open'} ${mm(by)} at the ${place(from)}, hinge at ${at}`;
   },
   apply: (paper, { from, hinge, by }, alteration) =>
-    by === 0 ? paper : cutBetween(paper, from, hinge, by, 0, alteration),
+    by === 0 ? paper : cutKeepingHip(paper, from, hinge, by, 0, alteration),
 });
