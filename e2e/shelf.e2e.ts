@@ -6,6 +6,10 @@ import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { describe, expect, it } from 'vitest';
 import { resize } from './browser.js';
+import { computeDraft } from '../core/chain/index.js';
+import { inputOf, keptOutline, newDraft, newPerson } from '../core/kept/index.js';
+import { DEFAULT_SHEET } from '../core/method/index.js';
+import { writeWorkbook } from '../core/workbook/index.js';
 import { inRoom } from './harness.js';
 
 const room = inRoom();
@@ -61,6 +65,40 @@ describe('the shelf', () => {
     await room.until('not deleted', async () => (await names()).length === 7);
     await room.press('Reset demo');
     await room.until('not reset', async () => (await names()).length === 8);
+  });
+});
+
+describe('a draft that is drawn otherwise than when it was kept', () => {
+  it('says so once, by how much and where, with both drawings', async () => {
+    const person = newPerson(() => 'p-kept', 'Prop maker', 'in', new Date('2026-03-01'));
+    const [set] = person.sets;
+    if (!set) throw new Error('a new person has a set');
+    const values = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+    const measured = { ...person, sets: [{ ...set, values }] };
+    const draft = {
+      ...newDraft(() => 'd-kept', measured, 'Kept long ago', new Date('2026-03-01')),
+      name: 'Kept long ago',
+    };
+    const wider = { ...draft, set: { 'front.extension': 80 } };
+    const then = computeDraft(inputOf({ person: measured, draft: wider }, DEFAULT_SHEET));
+    if (!then.ok) throw new Error('it is drawn');
+    const kept = { ...draft, outline: keptOutline(then.value.block) };
+    const file = join(await mkdtemp(join(tmpdir(), 'upstride-')), 'kept.json');
+    await writeFile(file, writeWorkbook({ people: [measured], drafts: [kept], charts: [] }, new Date('2026-03-02')));
+    await room.visit('/own');
+    await (await room.find('input[type=file]')).sendKeys(file);
+    await room.until('it does not come in', async () => (await names()).includes('Kept long ago'));
+    await room.visit('/own/draft/d-kept/draft');
+    await room.find('[role=dialog] .overlay path');
+    const told = await room.text('[role=dialog]');
+    expect(told).toMatch(/by up to \d+.* in, on the front’s (rise|inseam), 1\d.* in below the waist line/);
+    expect(await room.driver.findElements({ css: '[role=dialog] .overlay path' })).toHaveLength(4);
+    await room.press('Understood');
+    await room.until('the dialog stays', async () => !(await room.has('[role=dialog]')));
+    await room.saved();
+    await room.driver.navigate().refresh();
+    await room.find('[data-edge="front.rise"]');
+    expect(await room.has('[role=dialog]')).toBe(false);
   });
 });
 

@@ -1,54 +1,23 @@
 import { refusalsSentence } from '../../core/refusal/index.js';
 import Button from '@mui/material/Button';
-import { useMemo } from 'react';
 import { computeDraft, type Draft } from '../../core/chain/index.js';
 import { compareDrafts } from '../../core/compare/index.js';
-import { outlineOf, type Panel } from '../../core/draft/index.js';
-import { mapPath, pathBox, type Path } from '../../core/geometry/index.js';
+import { outlineOf } from '../../core/draft/index.js';
 import { newerSet, setOf, valuesOf } from '../../core/kept/index.js';
 import { compareSets, measurementLabel } from '../../core/measure/index.js';
 import { formatFigure, readerIn, type Tape } from '../../core/units/index.js';
-import { pathData } from '../../formats/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { Overlay, type Outlines } from '../shared/Overlay.js';
 import { signedFigure } from '../shared/signed.js';
 import { inputNow } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { moveToSet } from '../store/work-store.js';
 import { useMeasuring } from './measuring-store.js';
 
-/** Half the room between the pieces, and the room about them, in mm. */
-const GAP = 40;
-const MARGIN = 20;
 const MOST_LINES = 14;
 
-/** Both drafts over one another, at the waist line and the side frame line: as it is, and as it would be. */
-function Overlay({ now, then }: { now: Draft; then: Draft }) {
-  const drawn = useMemo(() => {
-    const place = (panel: Panel): Path =>
-      mapPath(outlineOf(panel), (p) => ({ x: panel.name === 'front' ? -p.x - GAP : p.x + GAP, y: p.y }));
-    const paths = [now, then].map(({ block }) => ({ front: place(block.front), back: place(block.back) }));
-    const box = pathBox(paths.flatMap((p) => [...p.front, ...p.back]));
-    const view = `${box.minX - MARGIN} ${box.minY - MARGIN} ${box.maxX - box.minX + 2 * MARGIN} ${box.maxY - box.minY + 2 * MARGIN}`;
-    return { paths, view };
-  }, [now, then]);
-  return (
-    <svg className="overlay" viewBox={drawn.view} role="img" aria-label="The draft as it is, and dashed as it would be">
-      {drawn.paths.map((paths, i) =>
-        (['front', 'back'] as const).map((name) => (
-          <path
-            key={`${name} ${i}`}
-            d={`${pathData(paths[name])}Z`}
-            fill={i === 0 ? `var(--${name}-fill)` : 'none'}
-            stroke={i === 0 ? `var(--${name})` : 'var(--text)'}
-            strokeWidth={i === 0 ? 2 : 1.6}
-            strokeDasharray={i === 0 ? undefined : '7 4'}
-            vectorEffect="non-scaling-stroke"
-          />
-        )),
-      )}
-    </svg>
-  );
-}
+/** The outlines of a draft's pieces. */
+const outlinesOf = ({ block }: Draft): Outlines => ({ front: outlineOf(block.front), back: outlineOf(block.back) });
 
 interface ChangeRow {
   readonly name: string;
@@ -138,7 +107,13 @@ export function WhatWouldChange() {
           <ChangeTable caption="The draft, largest first" rows={lengths.slice(0, MOST_LINES)} tape={tape} />
         )}
       </div>
-      {now && then.ok && <Overlay now={now} then={then.value} />}
+      {now && then.ok && (
+        <Overlay
+          first={outlinesOf(now)}
+          dashed={outlinesOf(then.value)}
+          label="The draft as it is, and dashed as it would be"
+        />
+      )}
     </div>
   );
 }

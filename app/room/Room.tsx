@@ -11,7 +11,7 @@ import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import type { RoomId } from '../store/rooms.js';
 import { sheetOf } from '../store/sheets.js';
-import type { OpenWork } from '../store/work-store.js';
+import { redrawnUnderstood, type OpenWork } from '../store/work-store.js';
 import type { Findable } from './FindDialog.js';
 import { Head } from './Head.js';
 import { STATIONS, type StationId, type ViewId } from './stations.js';
@@ -38,6 +38,7 @@ const ReferenceView = lazy(() =>
 );
 const WalkView = lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView })));
 const ReportView = lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView })));
+const DrawnOtherwise = lazy(() => import('./DrawnOtherwise.js'));
 const FindDialog = lazy(() => import('./FindDialog.js').then((m) => ({ default: m.FindDialog })));
 const KeysDialog = lazy(() => import('./KeysDialog.js').then((m) => ({ default: m.KeysDialog })));
 
@@ -223,6 +224,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open, onR
     ];
   };
 
+  const since = useStore(open.redrawn, (s) => s.since);
   const Bench = station === 'cut' || station === 'measure' ? undefined : BENCHES[station];
   return (
     <div className="room">
@@ -237,6 +239,17 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open, onR
           setDialog('keys');
         }}
       />
+      {since && (
+        <Suspense>
+          <DrawnOtherwise
+            kept={since.kept}
+            block={since.block}
+            onUnderstood={() => {
+              redrawnUnderstood(open);
+            }}
+          />
+        </Suspense>
+      )}
       {view ? (
         <Suspense fallback={<p className="board quiet">Laying out the view …</p>}>
           <OpenedView view={view} />

@@ -47,6 +47,46 @@ describe('saving as one works', () => {
     expect(autosave.revisions().draft).toBe(shelf.drafts[0]?.revision);
   });
 
+  it('keeps how the pieces were drawn, and tells once where they are drawn otherwise', async () => {
+    const here = await openWindow();
+    const work = fresh();
+    const open = here.openWork(work);
+    const autosave = here.startAutosave('own', open, { person: 0, draft: 0 });
+    const kept = async () => (await here.readShelf('own')).drafts[0]?.value;
+    here.renameDraft('Before it can be drawn')(open);
+    await settled(autosave.state, 'saved');
+    expect((await kept())?.outline).toBeUndefined();
+    for (const [name, mm] of [
+      ['waist', 780],
+      ['hip', 1000],
+      ['crotchDepth', 272],
+      ['inseam', 780],
+    ] as const)
+      here.changeMeasurement(name, mm)(open);
+    await vi.waitFor(async () => {
+      expect((await kept())?.outline).toEqual(here.outlineNow(open));
+    });
+    const { person, draft } = { person: open.state.getState().work.person, draft: await kept() };
+    if (!draft?.outline) throw new Error('it was kept');
+    expect(here.openWork({ person, draft }).redrawn.getState().since).toBeUndefined();
+
+    // The same figures, kept when the front lay otherwise.
+    const older = { ...draft, outline: { ...draft.outline, front: draft.outline.back } };
+    const again = here.openWork({ person, draft: older });
+    expect(again.redrawn.getState().since).toEqual({
+      kept: older.outline,
+      block: again.computed.getState().draft?.block,
+    });
+    const saving = here.startAutosave('own', again, autosave.revisions());
+    here.redrawnUnderstood(again);
+    await vi.waitFor(async () => {
+      expect((await kept())?.outline).toEqual(draft.outline);
+    });
+    await settled(saving.state, 'saved');
+    expect(again.history.getState().past).toBe(0);
+    expect(here.openWork(again.state.getState().work).redrawn.getState().since).toBeUndefined();
+  });
+
   it('does not save a handle that is only held', async () => {
     const here = await openWindow();
     const open = here.openWork(fresh());

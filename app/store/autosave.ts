@@ -3,7 +3,7 @@ import type { Work } from '../../core/kept/index.js';
 import { saveWork, type Revisions } from './database.js';
 import { shelfChanged } from './queries.js';
 import type { RoomId } from './rooms.js';
-import type { OpenWork } from './work-store.js';
+import { outlineNow, type OpenWork } from './work-store.js';
 
 /** How saving stands. */
 export type SaveState = 'saved' | 'saving' | 'conflict' | 'failed';
@@ -37,7 +37,9 @@ export function startAutosave(room: RoomId, open: OpenWork, read: Revisions, kee
         const { work } = open.state.getState();
         if (work === saved) break;
         state.setState({ save: 'saving' });
-        const stamped: Work = { ...work, draft: { ...work.draft, changed: new Date().toISOString() } };
+        const outline = outlineNow(open);
+        const draft = { ...work.draft, ...(outline && { outline }), changed: new Date().toISOString() };
+        const stamped: Work = { ...work, draft };
         const outcome = await saveWork(room, stamped, known, keepsDraft);
         if (!outcome.ok) {
           state.setState({ save: 'conflict' });

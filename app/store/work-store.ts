@@ -2,16 +2,19 @@ import { temporal } from 'zundo';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Alteration } from '../../core/alter/index.js';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
+import type { Block } from '../../core/draft/index.js';
 import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
 import { COMMON, mendedBy, settingsOf, type DartPlace, type Sheet } from '../../core/method/index.js';
 import type { Refusal } from '../../core/refusal/index.js';
 import {
+  keptOutline,
   setOf,
   withFigure,
   withoutRises,
   withRule,
   withSet,
   type KeptDraft,
+  type KeptOutline,
   type MeasurementSet,
   type Person,
   type Work,
@@ -48,6 +51,39 @@ export interface OpenWork {
   /** Changes made within are undone together with the one before them. */
   readonly withLast: (change: () => void) => void;
   readonly history: StoreApi<{ readonly past: number; readonly future: number }>;
+  /** How the pieces were drawn when the draft was kept and when it was opened, where the two differ; until it was told. */
+  readonly redrawn: StoreApi<{ readonly since: Redrawn | undefined }>;
+}
+
+/** The outlines as they were kept, and the block as it was drawn from the same figures when the work was opened. */
+export interface Redrawn {
+  readonly kept: KeptOutline;
+  readonly block: Block;
+}
+
+/** The outlines of what is kept, as far as they can be drawn; else those that were kept before. */
+export function outlineNow({ state, computed }: Pick<OpenWork, 'state' | 'computed'>): KeptOutline | undefined {
+  const { draft, before, refusals, missing } = computed.getState();
+  const drawn = before ?? draft;
+  return drawn && refusals.length === 0 && missing.length === 0
+    ? keptOutline(drawn.block)
+    : state.getState().work.draft.outline;
+}
+
+/** Takes note that the maker was told how the pieces are drawn now; it is no step that can be undone. */
+export function redrawnUnderstood(open: OpenWork): void {
+  open.redrawn.setState({ since: undefined });
+  const outline = outlineNow(open);
+  if (outline) open.withLast(() => changeDraft((draft) => ({ ...draft, outline }))(open));
+}
+
+function redrawnSince(open: Pick<OpenWork, 'state' | 'computed'>): Redrawn | undefined {
+  const { outline } = open.state.getState().work.draft;
+  const block = open.computed.getState().draft?.block;
+  const now = outlineNow(open);
+  return outline && block && now && (now.front !== outline.front || now.back !== outline.back)
+    ? { kept: outline, block }
+    : undefined;
 }
 
 function compute({ work, preview, trial }: WorkState, last: Computed): Computed {
@@ -93,6 +129,7 @@ export function openWork(work: Work): OpenWork {
   state.temporal.subscribe(({ pastStates, futureStates }) => {
     history.setState({ past: pastStates.length, future: futureStates.length });
   });
+  const redrawn = createStore<{ since: Redrawn | undefined }>()(() => ({ since: redrawnSince({ state, computed }) }));
   const step = (move: () => void) => (): void => {
     state.setState({ preview: undefined, trial: undefined });
     move();
@@ -101,6 +138,7 @@ export function openWork(work: Work): OpenWork {
     state,
     computed,
     history,
+    redrawn,
     undo: step(() => {
       state.temporal.getState().undo();
     }),

@@ -16,6 +16,10 @@ const mm = z.number().min(-5000).max(5000);
 const share = z.number().min(0).max(1);
 const words = z.string().max(2000);
 const day = z.iso.date();
+const drawn = z
+  .string()
+  .max(20_000)
+  .regex(/^-?\d+(\.\d+)?( -?\d+(\.\d+)?)*$/);
 
 const measurement = z.enum(MEASUREMENT_IDS);
 const figure = z.enum(['woman', 'man', 'child', 'unknown']);
@@ -135,6 +139,12 @@ export const draftSchema = z
       .boolean()
       .optional()
       .meta({ description: 'Its lines are drawn otherwise than when it was kept, and that was not told yet.' }),
+    outline: z
+      .strictObject({ front: drawn, back: drawn })
+      .optional()
+      .meta({
+        description: 'How its pieces lay when it was kept: the start, then three points a curve, as x and y in mm.',
+      }),
     reference: referenceSchema.optional(),
     allowances: allowancesSchema,
     created: stamp,

@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT, type DraftInput } from '../chain/index.js';
+import { outlineOf, type Block } from '../draft/index.js';
+import { drawnOtherwise, keptOutline, readOutline } from './index.js';
+
+const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+function block(more: Partial<DraftInput> = {}): Block {
+  const outcome = computeDraft({ ...EMPTY_INPUT, measured, ...more });
+  if (!outcome.ok) throw new Error('refused');
+  return outcome.value.block;
+}
+
+describe('the outline that is kept with a draft', () => {
+  it('reads back as it was drawn, to a hundredth of a millimetre', () => {
+    const drawn = block();
+    for (const panel of ['front', 'back'] as const) {
+      const was = outlineOf(drawn[panel]);
+      const read = readOutline(keptOutline(drawn)[panel]) ?? [];
+      expect(read).toHaveLength(was.length);
+      for (const [i, c] of read.entries()) {
+        for (const p of ['p0', 'p1', 'p2', 'p3'] as const) {
+          expect(Math.abs(c[p].x - (was[i]?.[p].x ?? NaN))).toBeLessThan(0.0051);
+          expect(Math.abs(c[p].y - (was[i]?.[p].y ?? NaN))).toBeLessThan(0.0051);
+        }
+      }
+    }
+    for (const bad of ['', '1 2', '1 2 3', 'a b c d e f g h']) expect(readOutline(bad)).toBeUndefined();
+  });
+
+  it('tells nothing of a block that lies alike, and of another the largest difference and where it is', () => {
+    const drawn = block();
+    expect(drawnOtherwise(keptOutline(drawn), drawn)).toBeUndefined();
+    const hair = block({
+      set: { 'front.hemWidth': drawn.front.points.inseamHem.x - drawn.front.points.sideHem.x + 0.6 },
+    });
+    expect(drawnOtherwise(keptOutline(drawn), hair)).toBeUndefined();
+    // The front's crotch point 12 mm further out than when it was kept.
+    const out = drawn.front.points.crotchPoint.x - drawn.front.points.corner.x;
+    const moved = block({ set: { 'front.extension': out + 12 } });
+    const told = drawnOtherwise(keptOutline(drawn), moved);
+    expect(told?.panel).toBe('front');
+    expect(['rise', 'inseam']).toContain(told?.edge);
+    expect(Math.abs((told?.by ?? 0) - 12)).toBeLessThan(1.5);
+    expect(Math.abs((told?.below ?? 0) - moved.levels.crotchLevel)).toBeLessThan(6);
+    // The other way round it is the same difference.
+    expect(drawnOtherwise(keptOutline(moved), drawn)?.by).toBeCloseTo(told?.by ?? NaN, 1);
+  });
+});
