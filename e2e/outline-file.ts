@@ -34,3 +34,17 @@ export function draftAsDxf({ front, back }: Block): string {
     `0\nSECTION\n2\nENTITIES\n${seams}${row}${grain}${others}0\nENDSEC\n0\nEOF\n`
   );
 }
+
+/** Fronts and backs of several sizes, each nested over the others, as an SVG in millimetres. */
+export function nestAsSvg(sizes: readonly Block[]): string {
+  const path = (panel: Block['front'], dx: number): string => {
+    const [first, ...rest] = flatten(
+      EDGE_NAMES.flatMap((edge) => panel.edges[edge]),
+      0.01,
+    ).slice(0, -1);
+    const at = (p: Cubic['p0'] | undefined): string => `${((p?.x ?? 0) + dx).toFixed(3)} ${(p?.y ?? 0).toFixed(3)}`;
+    return `<path d="M${at(first)}${rest.map((p) => `L${at(p)}`).join('')}Z"/>`;
+  };
+  const paths = sizes.flatMap(({ front, back }) => [path(front, 100), path(back, 700)]);
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="1400mm" height="1200mm" viewBox="0 0 1400 1200">${paths.join('')}</svg>`;
+}

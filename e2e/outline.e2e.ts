@@ -7,7 +7,7 @@ import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
 import { edgeLengths, type Block } from '../core/draft/index.js';
 import { sheetById } from '../core/shipped/index.js';
 import { inRoom } from './harness.js';
-import { draftAsDxf } from './outline-file.js';
+import { draftAsDxf, nestAsSvg } from './outline-file.js';
 
 const room = inRoom();
 
@@ -48,6 +48,37 @@ const figure = async (id: string): Promise<number> => {
 
 const block = oldBlock();
 
+describe('a file with three sizes', () => {
+  it('has them in one table, with the nearest of each figure marked', async () => {
+    const nest = [-40, 0, 60].map((more): Block => {
+      const outcome = computeDraft({
+        ...EMPTY_INPUT,
+        measured: { waist: 780 + more, hip: 1000 + more, crotchDepth: 272 + more / 10, inseam: 780 },
+      });
+      if (!outcome.ok) throw new Error('refused');
+      return outcome.value.block;
+    });
+    await room.visit('/demo/draft/cellist-dress/true');
+    await room.press('Outline from a file');
+    await chooseFile('nest.svg', nestAsSvg(nest));
+    await room.find('[data-reference-outline="back"]');
+    await room.press('Figures');
+    await room.press('Compare its sizes');
+    await room.find('[data-size-figure="hip"]');
+    const rows: readonly string[][] = await room.driver.executeScript(
+      `return [...document.querySelectorAll('[data-size-figure]')].map((r) => [...r.children].map((c) => c.textContent))`,
+    );
+    expect(rows.map(([label]) => label)).toEqual(['Waist', 'Hip', 'Thigh', 'Front rise', 'Back rise', 'Hem']);
+    for (const row of rows) {
+      expect(row).toHaveLength(5);
+      expect(row.filter((cell) => cell.includes('✓'))).toHaveLength(1);
+    }
+    const hips = rows[1]?.slice(1, 4).map((cell) => parseFloat(cell)) ?? [];
+    expect((hips[1] ?? 0) - (hips[0] ?? 0)).toBeCloseTo(4, 0);
+    expect((hips[2] ?? 0) - (hips[1] ?? 0)).toBeCloseTo(6, 0);
+  });
+});
+
 describe('an outline from a DXF', () => {
   it('is laid under the draft: front and back found, scaled by the file, with what was left out', async () => {
     await room.visit('/demo/draft/cellist-dress/true');
@@ -79,6 +110,17 @@ describe('an outline from a DXF', () => {
     const sizes = differences.map((d) => Math.abs(parseFloat(d.replace('−', '-').replace('+', ''))) || 0);
     expect(sizes.length).toBeGreaterThan(2);
     expect(sizes).toEqual([...sizes].sort((a, b) => b - a));
+  });
+
+  it('has its rises held against the body, its character told, and its one size', async () => {
+    const rises = '[aria-label="Its rises and the body"]';
+    expect(await figure('body.frontRise')).toBeCloseTo(edgeLengths(block.front).rise / 10, 1);
+    expect(await room.text('[data-character]')).toMatch(/^Character: .*(front|behind).*; back .* cm longer\.$/);
+    expect(await room.text(rises)).toContain('Whole rise');
+    await room.press('Compare its sizes');
+    await room.until('not laid', async () =>
+      (await room.text('[aria-label="Sizes in this file"]')).includes('one size'),
+    );
   });
 
   it('is measured between two places, and scaled by a length that is known', async () => {

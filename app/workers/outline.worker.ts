@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import type { Block } from '../../core/draft/index.js';
-import { startReference, type Reference } from '../../core/reference/index.js';
+import { outlineSizes, startReference, type OutlineSize, type Reference } from '../../core/reference/index.js';
 import type { FileRefusal, Outcome } from '../../core/refusal/index.js';
 import { readOutline } from '../../formats/outline/index.js';
 
@@ -10,6 +10,8 @@ const outliner = {
     const file = readOutline(name, text);
     return file.ok ? startReference(file.value, block, date) : file;
   },
+  /** Tells the sizes apart that a file holds. */
+  sizes: (reference: Reference, block: Block): OutlineSize[] => outlineSizes(reference, block),
 };
 
 /** What the worker of outlines does. */

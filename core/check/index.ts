@@ -13,7 +13,7 @@ export type { Finding } from './finding.js';
 export { checkLabel, plainValue, sayCompares, sayFinding } from './words.js';
 export { checkedFigure } from './checked-figure.js';
 export { classByExtensions } from './fit-class.js';
-export { RISE_BAND, wantedRise } from './rises.js';
+export { characterOf, RISE_BAND, wantedRise } from './rises.js';
 export { checkAgainstBody } from './against-body.js';
 export { checkLines, type LineRules } from './lines.js';
 export { checkRiseShape } from './rise-shape.js';

@@ -3,6 +3,7 @@ import { isGiven, type MeasurementId } from '../measure/index.js';
 import type { Block } from '../draft/index.js';
 import type { FitClass, Worked } from '../method/index.js';
 import { judged, unjudged, type About, type Check } from './check.js';
+import type { Finding } from './finding.js';
 
 /** How far, in mm, a rise may lie from the body's to either side. */
 export const RISE_BAND = 6;
@@ -95,23 +96,27 @@ function riseCheck(worked: Worked, id: RiseId, figures: Figures): Check {
 export const riseChecks = (worked: Worked, figures: Figures): Check[] =>
   (['frontRise', 'backRise', 'wholeRise'] as const).map((id) => riseCheck(worked, id, figures));
 
+type CharacterFinding = Extract<Finding, { readonly of: 'character' }>;
+
 /** A curve whose hollow is under this share of its diagonal hugs the corner, over the other it slopes. */
 const HUGS = 0.47;
 const SLOPES = 0.6;
 
+/** What a rise is like by the shares of hollow in front and behind, and by how much its back is longer, in mm. */
+export const characterOf = (inFront: number, behind: number, backLonger: number): CharacterFinding => ({
+  of: 'character',
+  front: inFront < HUGS ? 'deep' : inFront > SLOPES ? 'flat' : 'even',
+  back: behind < HUGS ? 'L' : behind > SLOPES ? 'J' : 'between',
+  backLonger,
+});
+
 /** How the rise is spread: flat or deep in front, J or L behind, and how far the two differ (docs/trade/truing.md). */
 export function riseCharacter({ front, back }: Block, figures: Figures): Check {
-  const [inFront, behind] = [hollowShare(front), hollowShare(back)];
   return {
     id: 'riseCharacter',
     against: 'body',
     kind: 'word',
-    value: {
-      of: 'character',
-      front: inFront < HUGS ? 'deep' : inFront > SLOPES ? 'flat' : 'even',
-      back: behind < HUGS ? 'L' : behind > SLOPES ? 'J' : 'between',
-      backLonger: figures.backRise - figures.frontRise,
-    },
+    value: characterOf(hollowShare(front), hollowShare(back), figures.backRise - figures.frontRise),
     low: undefined,
     high: undefined,
     verdict: 'in',

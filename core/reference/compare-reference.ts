@@ -47,7 +47,7 @@ function levelsOf({ levels }: Panel): readonly (readonly [string, string, number
 }
 
 /** How wide a laid outline is at a level, `y` mm below the waist line; nothing where the level misses it. */
-function outlineWidth(outline: readonly LaidShape[], y: number): number | undefined {
+export function outlineWidth(outline: readonly LaidShape[], y: number): number | undefined {
   const hits = outline.flatMap(({ path }) => crossLine(path, point(0, y), point(1, 0)).map((hit) => hit.at.x));
   return hits.length < 2 ? undefined : Math.max(...hits) - Math.min(...hits);
 }

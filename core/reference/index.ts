@@ -16,6 +16,15 @@ export { laidLine } from './lay-line.js';
 export { layNearest, type Nearest } from './lay-nearest.js';
 export { namedEdges, type NamedEdge } from './named-edges.js';
 export { compareReference, largestFirst, type ReferenceFigure } from './compare-reference.js';
+export { outlineRises, type OutlineRise, type OutlineRises } from './outline-rises.js';
+export {
+  nearestSize,
+  outlineSizes,
+  SIZE_FIGURES,
+  wantedFigures,
+  type OutlineSize,
+  type SizeFigure,
+} from './outline-sizes.js';
 export {
   broughtTo,
   carried,

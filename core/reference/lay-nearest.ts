@@ -152,7 +152,12 @@ const FOLLOWED = 3;
  * Where an outline lies nearest to a panel's, turned and turned over as need be: the iterated closest point method of Besl
  * and McKay from eight starting places, the best of them followed to the end.
  */
-export function layRoughly({ drawn, turnedOver }: Layable, { coarse, along }: LayTarget): RoughlyLaid {
+export function layRoughly(outline: Layable, target: LayTarget): RoughlyLaid {
+  return followed(outline, target).reduce((a, b) => (b.apart < a.apart ? b : a));
+}
+
+/** The few ways in which an outline may lie on a panel's, followed to the end. */
+function followed({ drawn, turnedOver }: Layable, { coarse, along }: LayTarget): RoughlyLaid[] {
   const begun = [drawn, turnedOver].flatMap(({ coarse: own }) => {
     const turned = along - lengthwise(own.points);
     return [0, 0.5, 1, 1.5].map((quarter) => {
@@ -161,11 +166,10 @@ export function layRoughly({ drawn, turnedOver }: Layable, { coarse, along }: La
       return { own, ...settle(own, coarse, start, TRIAL_ROUNDS) };
     });
   });
-  const followed = begun
+  return begun
     .sort((a, b) => a.apart - b.apart)
     .slice(0, FOLLOWED)
     .map(({ own, motion }) => ({ mirrored: own === turnedOver.coarse, ...settle(own, coarse, motion, ROUNDS) }));
-  return followed.reduce((a, b) => (b.apart < a.apart ? b : a));
 }
 
 /** An outline laid exactly from where it roughly lies. */
@@ -196,4 +200,12 @@ function upright(own: NearLine, other: NearLine, free: Laid): Laid | undefined {
   const start = { angle: quarter, shift: subtract(moved(free.motion, middle), turn(middle, quarter)) };
   const held = settle(own, other, start, ROUNDS, quarter);
   return held.apart <= free.apart * (1 + WORSE.share) + WORSE.mm ? held : undefined;
+}
+
+/** The few ways in which an outline (file units) may lie on a panel's at the given scale, the nearest first. */
+export function waysToLie(outline: Path, panel: Panel, mmPerUnit: number): Nearest[] {
+  const [own, target] = [layable(outline, mmPerUnit), layTarget(panel)];
+  return followed(own, target)
+    .map((rough) => layExactly(own, target, rough))
+    .sort((a, b) => a.apart - b.apart);
 }

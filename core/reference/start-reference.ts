@@ -3,6 +3,7 @@ import { outlineOf } from '../draft/index.js';
 import { boxOf, enclosedArea, flatten, norm, point, type Box, type Path } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { good, fileRefusal, refused, type Outcome, type FileRefusal } from '../refusal/index.js';
+import { frontsAndBacks, SEVERAL_SIZES } from './fronts-and-backs.js';
 import {
   layable,
   layExactly,
@@ -110,24 +111,60 @@ interface Rough {
 /** Laid by few points, a pair that stands this much farther apart may still be the nearer one: a share, and mm. */
 const ROUGHLY = { share: 1.2, mm: 3 } as const;
 
+/** True of a line that is long enough to be a piece's outline, by the draft's front. */
+export const isPieceLike = (path: Path, mmPerUnit: number, block: Block): boolean =>
+  sizeOf(boxAbout(path)) * mmPerUnit > LEAST_SHARE * pieceSize(block, 'front');
+
+const areaOf = (path: Path): number => Math.abs(enclosedArea(path));
+
+/** As many fronts and backs of a file with several sizes as are tried, those nearest to the draft's in size first. */
+const MOST_OF_EITHER = 3;
+
+/** Which of the pieces of several sizes are fronts and which backs, by their number: of either those nearest to the draft's in size. */
+function sidesOf(
+  pieces: readonly { readonly path: Path; readonly index: number }[],
+  mmPerUnit: number,
+  block: Block,
+): ReadonlyMap<number, PanelName> {
+  const few = pieces.slice(0, MOST_SORTED);
+  const names = frontsAndBacks(
+    few.map(({ path }) => path),
+    block,
+  );
+  const off = (path: Path, panel: PanelName): number =>
+    Math.abs(Math.log((areaOf(path) * mmPerUnit ** 2) / areaOf(outlineOf(block[panel]))));
+  return new Map(
+    PANEL_NAMES.flatMap((panel) =>
+      few
+        .filter((_, i) => names[i] === panel)
+        .sort((a, b) => off(a.path, panel) - off(b.path, panel))
+        .slice(0, MOST_OF_EITHER)
+        .map(({ index }) => [index, panel] as const),
+    ),
+  );
+}
+
+/** As many pieces as are told apart into fronts and backs, the largest. */
+const MOST_SORTED = 24;
+
 /** Which shapes are front and back: the two that lie nearest to the draft's pieces. */
 function assign(
   shapes: readonly FileShape[],
   mmPerUnit: number,
   block: Block,
 ): ReadonlyMap<PanelName, Nearest & { readonly index: number }> {
-  const least = LEAST_SHARE * pieceSize(block, 'front');
   const candidates = shapes
     .map((shape, index) => ({ ...shape, index }))
-    .filter(({ path }) => sizeOf(boxAbout(path)) * mmPerUnit > least);
+    .filter(({ path }) => isPieceLike(path, mmPerUnit, block));
   const closed = candidates.filter((c) => c.closed);
-  const tried = (closed.length > 0 ? closed : candidates)
-    .sort((a, b) => Math.abs(enclosedArea(b.path)) - Math.abs(enclosedArea(a.path)))
-    .slice(0, MOST_TRIED);
+  const bySize = (closed.length > 0 ? closed : candidates).sort((a, b) => areaOf(b.path) - areaOf(a.path));
+  const sides = closed.length >= SEVERAL_SIZES ? sidesOf(bySize, mmPerUnit, block) : undefined;
+  const tried = sides ? bySize.filter(({ index }) => sides.has(index)) : bySize.slice(0, MOST_TRIED);
   const targets = { front: layTarget(block.front), back: layTarget(block.back) };
   const rough = tried.flatMap(({ path, index }) => {
     const own = layable(path, mmPerUnit);
-    return PANEL_NAMES.map((panel): Rough => ({ panel, index, own, laid: layRoughly(own, targets[panel]) }));
+    const panels = PANEL_NAMES.filter((panel) => !sides || sides.get(index) === panel);
+    return panels.map((panel): Rough => ({ panel, index, own, laid: layRoughly(own, targets[panel]) }));
   });
   const [fronts, backs] = PANEL_NAMES.map((panel) => rough.filter((r) => r.panel === panel)) as [Rough[], Rough[]];
   const pairs = fronts.flatMap((f) =>

@@ -10,7 +10,7 @@ import { FileButton } from '../../shared/FileButton.js';
 import { withFractions } from '../../shared/fractions.js';
 import { changeReference, layReference, removeReference } from '../../store/reference-work.js';
 import { useChange, useUnit } from '../../store/work-context.js';
-import { startOutline, type OutlineJob } from './outline-job.js';
+import { startOutline } from './outline-job.js';
 
 const ACCEPTED = '.svg,.dxf,image/svg+xml,image/vnd.dxf,application/dxf';
 /** Two scales are one unit when they differ by less than this share. */
@@ -20,7 +20,7 @@ const SAME = 1e-6;
 export function ChooseOutline({ block, words }: { block: Block; words: string }) {
   const unit = useUnit();
   const change = useChange();
-  const job = useRef<OutlineJob>(undefined);
+  const job = useRef<ReturnType<typeof startOutline>>(undefined);
   const [reading, setReading] = useState<string>();
   const [problem, setProblem] = useState<string>();
   useEffect(

@@ -14,7 +14,9 @@ import { LayOutline } from './LayOutline.js';
 import { ChooseOutline, OutlineFile } from './OutlineFile.js';
 import { FarthestMarks, OutlineFigures } from './OutlineFigures.js';
 import { OutlineHands, type ChosenStretch } from './OutlineHands.js';
+import { OutlineRises } from './OutlineRises.js';
 import { OutlineSeams } from './OutlineSeams.js';
+import { OutlineSizes } from './OutlineSizes.js';
 import { OutlineWalk, useOutlineWalk } from './OutlineWalk.js';
 import { measured, outlinesOf, type OnOutline, type OutlineTool } from './reference-hands.js';
 import '../true.css';
@@ -198,7 +200,13 @@ export function ReferenceView({ board }: ReferenceViewProps) {
                 onTool={setTool}
               />
             )}
-            {part === 'figures' && <OutlineFigures figures={figures} tape={tape} side={side} onSide={setSide} />}
+            {part === 'figures' && (
+              <>
+                <OutlineFigures figures={figures} tape={tape} side={side} onSide={setSide} />
+                <OutlineRises reference={reference} tape={tape} />
+                <OutlineSizes reference={reference} tape={tape} />
+              </>
+            )}
             {part === 'walk' && <OutlineWalk chosen={walk} tape={tape} />}
           </>
         )}
