@@ -115,7 +115,7 @@ describe('an outline from a DXF', () => {
   it('has its rises held against the body, its character told, and its one size', async () => {
     const rises = '[aria-label="Its rises and the body"]';
     expect(await figure('body.frontRise')).toBeCloseTo(edgeLengths(block.front).rise / 10, 1);
-    expect(await room.text('[data-character]')).toMatch(/^Character: .*(front|behind).*; back .* cm longer\.$/);
+    expect(await room.text('[data-character]')).toMatch(/^.* front, .* behind; back .* cm longer\.$/);
     expect(await room.text(rises)).toContain('Whole rise');
     await room.press('Compare its sizes');
     await room.until('not laid', async () =>

@@ -64,6 +64,11 @@ describe('a file with several sizes', () => {
     ).toHaveLength(1);
   });
 
+  it('is laid under the draft by one front and one back of one size, the nearest', () => {
+    const [front, back] = ['front', 'back'].map((piece) => reference.shapes.findIndex((s) => s.piece === piece));
+    expect([reference.shapes[front ?? -1]?.layer, reference.shapes[back ?? -1]?.layer]).toEqual(['40', '40']);
+  });
+
   it('has the girths and rises of each as they are on its own pieces', () => {
     for (const [i, of] of [nest[2], nest[1], nest[3], nest[0]].entries()) {
       const { front, back } = of?.block ?? {};

@@ -117,15 +117,21 @@ export const isPieceLike = (path: Path, mmPerUnit: number, block: Block): boolea
 
 const areaOf = (path: Path): number => Math.abs(enclosedArea(path));
 
-/** As many fronts and backs of a file with several sizes as are tried, those nearest to the draft's in size first. */
-const MOST_OF_EITHER = 3;
+/** As many sizes of a file with several as are tried, those nearest to the draft first. */
+const MOST_SIZES_TRIED = 3;
 
-/** Which of the pieces of several sizes are fronts and which backs, by their number: of either those nearest to the draft's in size. */
+/** What a piece of a file with several sizes is, and of which size, the smallest first. */
+interface SizedSide {
+  readonly panel: PanelName;
+  readonly size: number;
+}
+
+/** Which of the pieces of several sizes are fronts and which backs, by their number, for the sizes nearest to the draft's. */
 function sidesOf(
   pieces: readonly { readonly path: Path; readonly index: number }[],
   mmPerUnit: number,
   block: Block,
-): ReadonlyMap<number, PanelName> {
+): ReadonlyMap<number, SizedSide> {
   const few = pieces.slice(0, MOST_SORTED);
   const names = frontsAndBacks(
     few.map(({ path }) => path),
@@ -133,14 +139,18 @@ function sidesOf(
   );
   const off = (path: Path, panel: PanelName): number =>
     Math.abs(Math.log((areaOf(path) * mmPerUnit ** 2) / areaOf(outlineOf(block[panel]))));
+  const sides = PANEL_NAMES.flatMap((panel) =>
+    few
+      .filter((_, i) => names[i] === panel)
+      .sort((a, b) => areaOf(a.path) - areaOf(b.path))
+      .map(({ path, index }, size) => ({ index, panel, size, off: off(path, panel) })),
+  );
+  const offOf = (size: number): number =>
+    sides.filter((s) => s.size === size).reduce((sum, s) => sum + s.off, 0) /
+    sides.filter((s) => s.size === size).length;
+  const nearest = [...new Set(sides.map((s) => s.size))].sort((a, b) => offOf(a) - offOf(b)).slice(0, MOST_SIZES_TRIED);
   return new Map(
-    PANEL_NAMES.flatMap((panel) =>
-      few
-        .filter((_, i) => names[i] === panel)
-        .sort((a, b) => off(a.path, panel) - off(b.path, panel))
-        .slice(0, MOST_OF_EITHER)
-        .map(({ index }) => [index, panel] as const),
-    ),
+    sides.filter((s) => nearest.includes(s.size)).map(({ index, panel, size }) => [index, { panel, size }]),
   );
 }
 
@@ -163,12 +173,16 @@ function assign(
   const targets = { front: layTarget(block.front), back: layTarget(block.back) };
   const rough = tried.flatMap(({ path, index }) => {
     const own = layable(path, mmPerUnit);
-    const panels = PANEL_NAMES.filter((panel) => !sides || sides.get(index) === panel);
+    const panels = PANEL_NAMES.filter((panel) => !sides || sides.get(index)?.panel === panel);
     return panels.map((panel): Rough => ({ panel, index, own, laid: layRoughly(own, targets[panel]) }));
   });
   const [fronts, backs] = PANEL_NAMES.map((panel) => rough.filter((r) => r.panel === panel)) as [Rough[], Rough[]];
   const pairs = fronts.flatMap((f) =>
-    backs.flatMap((b) => (b.index === f.index ? [] : [{ of: [f, b], apart: f.laid.apart + b.laid.apart }])),
+    backs.flatMap((b) =>
+      b.index === f.index || sides?.get(b.index)?.size !== sides?.get(f.index)?.size
+        ? []
+        : [{ of: [f, b], apart: f.laid.apart + b.laid.apart }],
+    ),
   );
   const choices = pairs.length > 0 ? pairs : rough.map((one) => ({ of: [one], apart: one.laid.apart }));
   const nearest = Math.min(...choices.map(({ apart }) => apart));

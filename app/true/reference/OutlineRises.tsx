@@ -38,9 +38,7 @@ export function OutlineRises({ reference, tape }: { reference: Reference; tape: 
         </tbody>
       </table>
       {unknown && <p className="quiet">Measure front and back rise to hold them against the body.</p>}
-      {told.character && (
-        <p data-character="">Character: {withFractions(sayFinding(told.character, tape.unit).toLowerCase())}.</p>
-      )}
+      {told.character && <p data-character="">{withFractions(sayFinding(told.character, tape.unit))}.</p>}
     </section>
   );
 }
