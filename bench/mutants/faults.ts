@@ -1,11 +1,13 @@
 import { fault, type Fault } from './fault.js';
 import { MAKING_FAULTS } from './making-faults.js';
+import { MEASURING_FAULTS } from './measuring-faults.js';
 
 export type { Fault } from './fault.js';
 
 /** Faults of the kinds that are made: a sign, a swapped piece, a shifted origin, a dropped term, a wrong limit, an inch figure. */
 export const FAULTS: readonly Fault[] = [
   ...MAKING_FAULTS,
+  ...MEASURING_FAULTS,
   // What is kept.
   fault(
     'merge by name keeps mine',
