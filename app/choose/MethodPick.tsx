@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import NativeSelect from '@mui/material/NativeSelect';
 import { Link, useParams } from 'react-router';
-import { measurementLabel } from '../../core/measure/index.js';
+import { isMeasured, measurementLabel } from '../../core/measure/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
@@ -21,7 +21,7 @@ export function MethodPick() {
   const body = useComputed((c) => c.draft?.worked.body);
   const sheet = sheetOf(draft);
   const own = ownSheets(shelf.data?.drafts.map((d) => d.value) ?? [], draft);
-  const wanted = sheet.needs.filter((id) => body && body.get(id)?.source !== 'measured');
+  const wanted = sheet.needs.filter((id) => body && !isMeasured(body.get(id)));
   const words = wanted.map((id) => measurementLabel(id).toLowerCase()).join(' and the ');
   return (
     <>

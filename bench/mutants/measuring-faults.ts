@@ -5,8 +5,8 @@ export const MEASURING_FAULTS: readonly Fault[] = [
   fault(
     'a thigh taken lower is carried down',
     'core/measure/estimate.ts',
-    'return thigh + (Math.max(0, thigh - girth)',
-    'return thigh - (Math.max(0, thigh - girth)',
+    'return taken + (Math.max(0, taken - girth)',
+    'return taken - (Math.max(0, taken - girth)',
     'core/measure',
   ),
   fault(

@@ -1,7 +1,7 @@
 import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
 import { checkLabel, classByExtensions, type CheckId } from '../check/index.js';
 import { edgeLengths } from '../draft/index.js';
-import { measurementLabel, type MeasurementId } from '../measure/index.js';
+import { isMeasured, measurementLabel, type MeasurementId } from '../measure/index.js';
 import { fitClassById, warningSentence, type FitClassId, type Sheet } from '../method/index.js';
 import { refusalWords } from '../refusal/index.js';
 import { formatLength, readerIn, tapeFor, type Unit } from '../units/index.js';
@@ -140,7 +140,7 @@ function byDraft(draft: Draft, gives: Gives, wish: Wish, unit: Unit, reasons: Re
       reasons.add(-2, `The thigh comes out ${words} than ${wanted?.label.toLowerCase() ?? ''} on this body.`);
     }
   }
-  const missing = worked.sheet.needs.filter((id) => worked.body.get(id)?.source !== 'measured');
+  const missing = worked.sheet.needs.filter((id) => !isMeasured(worked.body.get(id)));
   if (missing.length > 0) {
     const words = missing.map((id) => measurementLabel(id).toLowerCase()).join(' and ');
     reasons.add(-1.5, `Rests on the ${words}, which ${missing.length === 1 ? 'is' : 'are'} estimated.`);

@@ -17,6 +17,7 @@ import {
   measurementLabel,
   completeBody,
   isGiven,
+  isMeasured,
   REQUIRED_IDS,
   refuseMeasurement,
   AVERAGE_BUILD,
@@ -113,9 +114,9 @@ function requiredBody(input: DraftInput): Outcome<Body> {
   const refusals: Refusal[] = missingIn(body).map((id) =>
     id === 'inseam' ? refusal(id, 'inseamMissing') : refusal(id, 'missing', { label: measurementLabel(id) }),
   );
-  for (const [id, { mm, source }] of body) {
-    if (source === 'estimate' && !(REQUIRED_IDS as readonly string[]).includes(id)) continue;
-    const fault = refuseMeasurement(id, mm);
+  for (const [id, known] of body) {
+    if (!isMeasured(known) && !(REQUIRED_IDS as readonly string[]).includes(id)) continue;
+    const fault = refuseMeasurement(id, input.measured[id] ?? known.mm);
     if (fault) refusals.push(fault);
   }
   return refusals.length > 0 ? refused(...refusals) : good(body);

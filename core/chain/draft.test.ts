@@ -131,6 +131,14 @@ describe('the draft of a middle body', () => {
     }
   });
 
+  it('refuses a thigh that nobody has, also where it was taken lower', () => {
+    for (const lower of [{}, { thighTakenAt: 76 }]) {
+      const given = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780, thigh: 5000, ...lower };
+      const outcome = computeDraft({ ...EMPTY_INPUT, measured: given });
+      expect(outcome.ok ? [] : outcome.refusals.map((r) => r.field)).toEqual(['thigh']);
+    }
+  });
+
   it('judges the rises once they are measured', () => {
     const { front, back } = { front: edgeLengths(block.front).rise, back: edgeLengths(block.back).rise };
     const judged = draft({ ...middle, frontRise: front + 2, backRise: back + 30, crotchLength: front + back }).checks;

@@ -129,38 +129,39 @@ export const ESTIMATES: readonly EstimateRule[] = [
 /** The rules for one measurement, the house's own first. */
 export const rulesFor = (id: MeasurementId): EstimateRule[] => ESTIMATES.filter((rule) => rule.id === id);
 
+/** What else must be known to carry a thigh up. */
+const CARRIED_BY = ['crotchDepth', 'kneeDepth', 'knee'] as const;
+
 /**
- * The thigh at the crotch line where it was taken lower: carried up by as much as the leg narrows from there to the
- * mid-thigh, where that was measured further down, else to the knee (docs/trade/measuring.md).
+ * The thigh at the crotch line where it was taken lower, `taken` mm round and `at` mm below: carried up by as much as the leg
+ * narrows from there to the mid-thigh, where that was measured further down, else to the knee (docs/trade/measuring.md).
  */
-const CARRIED_UP: EstimateRule = {
+const carriedUp = (taken: number, at: number): EstimateRule => ({
   id: 'thigh',
   ruleId: 'carried-up',
   rule: 'the thigh that was taken lower, carried up to the crotch line as the leg widens',
-  needs: ['thigh', 'thighTakenAt', 'crotchDepth', 'kneeDepth', 'knee'],
+  needs: CARRIED_BY,
   house: true,
   sum: (known, show) => {
-    const { thigh = NaN, thighTakenAt = NaN } = known;
-    const { girth, below } = nextBelow(known);
-    return `${show(thigh)} + (${show(thigh)} − ${show(girth)}) × ${show(thighTakenAt)} ÷ ${show(below - thighTakenAt)}`;
+    const { girth, below } = nextBelow(known, at);
+    return `${show(taken)} + (${show(taken)} − ${show(girth)}) × ${show(at)} ÷ ${show(below - at)}`;
   },
   from: (known) => {
-    const { thigh = NaN, thighTakenAt = NaN } = known;
-    const { girth, below } = nextBelow(known);
-    return thigh + (Math.max(0, thigh - girth) * thighTakenAt) / (below - thighTakenAt);
+    const { girth, below } = nextBelow(known, at);
+    return taken + (Math.max(0, taken - girth) * at) / (below - at);
   },
-};
+});
 
 /** Less than this below the taken thigh, in mm, a girth says nothing of how the leg narrows. */
 const TOO_NEAR = 30;
 
 /** The girth next below where the thigh was taken, and how far below the crotch it lies, in mm. */
-function nextBelow({ crotchDepth = NaN, kneeDepth = NaN, knee = NaN, midThigh, thighTakenAt = NaN }: Measured): {
-  readonly girth: number;
-  readonly below: number;
-} {
+function nextBelow(
+  { crotchDepth = NaN, kneeDepth = NaN, knee = NaN, midThigh }: Measured,
+  at: number,
+): { readonly girth: number; readonly below: number } {
   const toKnee = kneeDepth - crotchDepth;
-  return midThigh !== undefined && toKnee / 2 > thighTakenAt + TOO_NEAR
+  return midThigh !== undefined && toKnee / 2 > at + TOO_NEAR
     ? { girth: midThigh, below: toKnee / 2 }
     : { girth: knee, below: toKnee };
 }
@@ -186,6 +187,10 @@ export type Body = ReadonlyMap<MeasurementId, Known>;
 /** True of a figure that was measured, or that measured figures settle between them. */
 export const isGiven = (known: Known | undefined): known is Known =>
   known !== undefined && (known.source === 'measured' || known.rule.exact === true);
+
+/** True of a figure that was measured, be it at another place than the draft wants it. */
+export const isMeasured = (known: Known | undefined): boolean =>
+  known !== undefined && (known.source === 'measured' || known.taken !== undefined);
 
 /** The order in which missing figures are made: what others rest on comes first. */
 const FILLED: readonly MeasurementId[] = [
@@ -219,11 +224,12 @@ export function completeBody(measured: Measured, figure: Figure, adopted: Adopte
     body.set(id, { source: 'estimate', mm, rule, adopted: chosen !== undefined });
   }
   const { thigh, thighTakenAt: below = 0 } = measured;
-  if (thigh !== undefined && below > 0 && CARRIED_UP.needs.every((id) => known[id] !== undefined)) {
+  if (thigh !== undefined && below > 0 && CARRIED_BY.every((id) => known[id] !== undefined)) {
     // A knee that lies hardly lower than where the thigh was taken says nothing: the thigh stands as it was taken.
-    if (nextBelow(known).below > below + TOO_NEAR) {
-      const mm = CARRIED_UP.from(known, figure);
-      body.set('thigh', { source: 'estimate', mm, rule: CARRIED_UP, adopted: false, taken: { mm: thigh, below } });
+    if (nextBelow(known, below).below > below + TOO_NEAR) {
+      const rule = carriedUp(thigh, below);
+      const mm = rule.from(known, figure);
+      body.set('thigh', { source: 'estimate', mm, rule, adopted: false, taken: { mm: thigh, below } });
     }
   }
   return body;
