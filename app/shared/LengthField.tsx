@@ -1,6 +1,6 @@
 import { memo, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { exactFigure, formatFigure, handStep, readLength, snapTo, tapeFor, type Unit } from '../../core/units/index.js';
-import { withFractions } from './fractions.js';
+import { fieldFigure, withFractions } from './fractions.js';
 
 /** Where a shown value comes from. */
 export type FieldSource = 'sheet' | 'hand' | 'estimate' | 'measured';
@@ -29,7 +29,7 @@ function shown(mm: number | undefined, unit: Unit, source: FieldSource | undefin
   if (mm === undefined) return '';
   const exact = exactFigure(mm, unit);
   const typed = unit === 'in' ? !exact.includes('.') : !/\.\d{3}/.test(exact);
-  return withFractions(source === 'sheet' || source === 'estimate' || !typed ? formatFigure(mm, tapeFor(unit)) : exact);
+  return fieldFigure(source === 'sheet' || source === 'estimate' || !typed ? formatFigure(mm, tapeFor(unit)) : exact);
 }
 
 /** True where a text reads as exactly this length. */

@@ -3,10 +3,8 @@ import { MEASUREMENT_IDS, PAIR_IDS, REQUIRED_IDS, type MeasurementId } from './v
 /** The order in which a maker goes round the body: girths downward, then the lengths, then the seat. */
 export const ROUND_THE_BODY: readonly MeasurementId[] = [
   'waist',
-  'frontWaist',
   'highHip',
   'hip',
-  'frontHip',
   'hipDepth',
   'kneeDepth',
   'outseam',
@@ -24,6 +22,8 @@ export const ROUND_THE_BODY: readonly MeasurementId[] = [
   'crotchLength',
   'backWaistHeight',
   'apexSpan',
+  'frontWaist',
+  'frontHip',
   'crotchDepth',
   'seatHeight',
 ];
