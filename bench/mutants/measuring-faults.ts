@@ -93,7 +93,6 @@ export const MEASURING_FAULTS: readonly Fault[] = [
     'outline: front.length',
     'core/reference',
   ),
-  fault('corrections know no time', 'core/correct/offer.ts', 'if (stop?.()) return [];', '', 'core/correct'),
   fault(
     'what was told is told again',
     'app/store/work-store.ts',
