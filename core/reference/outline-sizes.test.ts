@@ -69,6 +69,17 @@ describe('a file with several sizes', () => {
     expect([reference.shapes[front ?? -1]?.layer, reference.shapes[back ?? -1]?.layer]).toEqual(['40', '40']);
   });
 
+  it('is laid by one size also where the draft’s front is nearest to one and its back to another', () => {
+    const uneven = draft({
+      measured: { ...measured, waist: 820, hip: 1040 },
+      set: { 'back.hipWidth': 300, 'back.waistWidth': 235 },
+    });
+    const { shapes } = laid(nest, (i) => ['42', '38', '36', '40'][i] ?? '', uneven);
+    const [front, back] = ['front', 'back'].map((piece) => shapes.find((s) => s.piece === piece)?.layer);
+    expect(front).toBeDefined();
+    expect(back).toBe(front);
+  });
+
   it('has the girths and rises of each as they are on its own pieces', () => {
     for (const [i, of] of [nest[2], nest[1], nest[3], nest[0]].entries()) {
       const { front, back } = of?.block ?? {};
