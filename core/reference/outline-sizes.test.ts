@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
 import { sayFinding } from '../check/index.js';
 import { outlineOf } from '../draft/index.js';
-import { add, flatten, mapPath, pathLength, point, turn, type Path, type Point } from '../geometry/index.js';
+import { add, flatten, line, mapPath, pathLength, point, turn, type Path, type Point } from '../geometry/index.js';
 import {
   nearestSize,
   outlineRises,
@@ -69,6 +69,29 @@ describe('a file with several sizes', () => {
     expect([reference.shapes[front ?? -1]?.layer, reference.shapes[back ?? -1]?.layer]).toEqual(['40', '40']);
   });
 
+  it('is no file with a band, a yoke and a bag beside its one front and back', () => {
+    const { front, back } = own.block;
+    const box = (wide: number, high: number): Path => {
+      const corners = [point(0, 0), point(wide, 0), point(wide, high), point(0, high)];
+      return corners.map((p, i) => line(p, corners[(i + 1) % 4] ?? p));
+    };
+    const shapes = [
+      shape('', box(900, 90), 0, 0),
+      shape('', outlineOf(back), -0.2, 900),
+      shape('', box(480, 160), 0.1, 500),
+      shape('', outlineOf(front), 0.3, 100),
+      shape('', box(420, 200), 0, 1500),
+    ];
+    const started = startReference({ name: 'one.svg', mmPerUnit: 1, shapes, leftOut: [] }, own.block, '2026-11-28');
+    if (!started.ok) throw new Error('refused');
+    const pieces = started.value.shapes.filter((s) => s.piece !== 'none');
+    expect(pieces.map((s) => s.piece).sort()).toEqual(['back', 'front']);
+    const rises = outlineRises(started.value, own).rises.map((r) => r.outline);
+    expect(Math.abs((rises[0] ?? 0) - pathLength(front.edges.rise))).toBeLessThan(1);
+    expect(Math.abs((rises[1] ?? 0) - pathLength(back.edges.rise))).toBeLessThan(1);
+    expect(outlineSizes(started.value, own.block)).toHaveLength(1);
+  });
+
   it('is laid by one size also where the draft’s front is nearest to one and its back to another', () => {
     const uneven = draft({
       measured: { ...measured, waist: 820, hip: 1040 },
@@ -108,12 +131,19 @@ describe('a file with several sizes', () => {
   });
 
   it('says which comes nearest to what is wanted of each figure', () => {
-    const wanted = wantedFigures(own);
+    const wanted = wantedFigures(own, sizes);
+    // No dart is drawn in the file: its waists are held against the draft's over open darts.
+    const { front, back } = own.block;
+    expect(wanted.waist).toBeCloseTo(2 * (pathLength(front.edges.waist) + pathLength(back.edges.waist)), 9);
+    expect(nearestSize(sizes, 'waist', wanted.waist)?.name).toBe('40');
+    expect(wantedFigures(own, [{ name: 'drawn', figures: {}, dartsDrawn: true }]).waist).toBeLessThan(
+      wanted.waist - 20,
+    );
     expect(nearestSize(sizes, 'hip', wanted.hip)?.name).toBe('40');
     expect(nearestSize(sizes, 'hip', 1)?.name).toBe('36');
     expect(nearestSize([], 'hip', 1000)).toBeUndefined();
     const tall = draft({ measured: { ...measured, frontRise: 310, backRise: 400 } });
-    expect(wantedFigures(tall)).toMatchObject({ frontRise: 310, backRise: 400 });
+    expect(wantedFigures(tall, sizes)).toMatchObject({ frontRise: 310, backRise: 400 });
   });
 });
 

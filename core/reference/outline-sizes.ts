@@ -6,6 +6,7 @@ import {
   crossLine,
   enclosedArea,
   endOf,
+  pathLength,
   point,
   startOf,
   subtract,
@@ -13,15 +14,15 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import { figuresOf, type Figures } from '../measured/index.js';
+import { figuresOf } from '../measured/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { outlineWidth } from './compare-reference.js';
-import { frontsAndBacks } from './fronts-and-backs.js';
+import { frontsAndBacks, isOfASize } from './fronts-and-backs.js';
 import { waysToLie } from './lay-nearest.js';
 import { namedEdges, type NamedEdge } from './named-edges.js';
 import { dartMouths } from './outline-darts.js';
 import { laidShape, pathOfShape, type LaidShape, type Reference } from './reference.js';
-import { asOutline, isPieceLike } from './start-reference.js';
+import { asOutline } from './start-reference.js';
 
 /** The figures by which sizes are compared. */
 export const SIZE_FIGURES = ['waist', 'hip', 'thigh', 'frontRise', 'backRise', 'hem'] as const;
@@ -33,6 +34,8 @@ export type SizeFigure = (typeof SIZE_FIGURES)[number];
 export interface OutlineSize {
   readonly name: string;
   readonly figures: Readonly<Partial<Record<SizeFigure, number>>>;
+  /** True where the file draws its darts: the waist is then the closed one. */
+  readonly dartsDrawn: boolean;
 }
 
 /** As many pieces of a file as are looked at. */
@@ -42,6 +45,7 @@ interface SizedPiece {
   readonly panel: PanelName;
   readonly area: number;
   readonly layer: string;
+  readonly mouths: number;
   readonly figures: Readonly<Partial<Record<'waist' | 'hip' | 'thigh' | 'rise' | 'hem', number>>>;
 }
 
@@ -94,8 +98,9 @@ function sizedPiece(reference: Reference, index: number, path: Path, panel: Pane
   const crotch = rise?.path ? startOf(rise.path).y : panel.points.crotchPoint.y;
   const down = crotch - panel.points.crotchPoint.y;
   const width = (y: number): number | undefined => outlineWidth(outline, y + down);
+  const mouths = waist ? dartMouths(named, panel.name, outline, waist) : 0;
   const figures = {
-    waist: waist && waist.length - dartMouths(named, panel.name, outline, waist),
+    waist: waist && waist.length - mouths,
     hip:
       acrossSquare(edges.get('side')?.path, rise?.path, panel.levels.hipLevel + down) ?? width(panel.levels.hipLevel),
     // Just below the crotch point: on its own level the outline is met in its corner.
@@ -105,7 +110,7 @@ function sizedPiece(reference: Reference, index: number, path: Path, panel: Pane
   };
   const known = Object.fromEntries(Object.entries(figures).filter(([, mm]) => mm !== undefined));
   const { layer } = reference.shapes[index] ?? { layer: '' };
-  return { panel: panel.name, area, layer, figures: known };
+  return { panel: panel.name, area, layer, mouths, figures: known };
 }
 
 /** The width at the crotch is read so far below the crotch point, in mm. */
@@ -115,7 +120,7 @@ const JUST_BELOW = 1;
 function piecesOf(reference: Reference, block: Block): SizedPiece[] {
   const pieces = reference.shapes
     .map((shape, index) => ({ shape, index, path: pathOfShape(shape) }))
-    .filter(({ shape, path }) => shape.closed && isPieceLike(path, reference.mmPerUnit, block))
+    .filter(({ shape, path }) => shape.closed && isOfASize(path, reference.mmPerUnit, block))
     .slice(0, MOST_PIECES);
   const names = frontsAndBacks(
     pieces.map(({ path }) => path),
@@ -156,15 +161,22 @@ export function outlineSizes(reference: Reference, block: Block): OutlineSize[] 
     };
     const told = Object.fromEntries(Object.entries(figures).filter(([, mm]) => mm !== undefined));
     const name = layers.size === fronts.length && front.layer !== '' ? front.layer : `Size ${i + 1}`;
-    return [{ name, figures: told }];
+    return [{ name, figures: told, dartsDrawn: front.mouths + back.mouths > 0 }];
   });
 }
 
-/** What this draft wants of each figure, in mm: the body's rises where they were measured, else the draft's own figure. */
-export function wantedFigures({ block, worked }: Draft): Readonly<Record<SizeFigure, number>> {
-  const figures: Figures = figuresOf(block);
+/**
+ * What this draft wants of each figure, in mm: the body's rises where they were measured, else the draft's own figure. Its waist
+ * is read as the sizes' is: over open darts where the file draws none, since what they take in is not known there.
+ */
+export function wantedFigures(
+  { block, worked }: Draft,
+  sizes: readonly OutlineSize[],
+): Readonly<Record<SizeFigure, number>> {
+  const figures = figuresOf(block);
+  const open = 2 * (pathLength(block.front.edges.waist) + pathLength(block.back.edges.waist));
   return {
-    waist: figures.waist,
+    waist: sizes.every((s) => s.dartsDrawn) ? figures.waist : open,
     hip: figures.hip,
     thigh: figures.thigh,
     frontRise: wantedRise(worked, 'frontRise') ?? figures.frontRise,

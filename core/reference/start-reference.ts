@@ -1,9 +1,9 @@
 import type { Block } from '../draft/index.js';
 import { outlineOf } from '../draft/index.js';
-import { boxOf, enclosedArea, flatten, norm, point, type Box, type Path } from '../geometry/index.js';
+import { boxOf, flatten, norm, point, type Box, type Path } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { good, fileRefusal, refused, type Outcome, type FileRefusal } from '../refusal/index.js';
-import { frontsAndBacks, SEVERAL_SIZES } from './fronts-and-backs.js';
+import { areaOf, frontsAndBacks, isOfASize, SEVERAL_SIZES } from './fronts-and-backs.js';
 import {
   layable,
   layExactly,
@@ -112,10 +112,8 @@ interface Rough {
 const ROUGHLY = { share: 1.2, mm: 3 } as const;
 
 /** True of a line that is long enough to be a piece's outline, by the draft's front. */
-export const isPieceLike = (path: Path, mmPerUnit: number, block: Block): boolean =>
+const isPieceLike = (path: Path, mmPerUnit: number, block: Block): boolean =>
   sizeOf(boxAbout(path)) * mmPerUnit > LEAST_SHARE * pieceSize(block, 'front');
-
-const areaOf = (path: Path): number => Math.abs(enclosedArea(path));
 
 /** As many sizes of a file with several as are tried, those nearest to the draft first. */
 const MOST_SIZES_TRIED = 3;
@@ -168,7 +166,8 @@ function assign(
     .filter(({ path }) => isPieceLike(path, mmPerUnit, block));
   const closed = candidates.filter((c) => c.closed);
   const bySize = (closed.length > 0 ? closed : candidates).sort((a, b) => areaOf(b.path) - areaOf(a.path));
-  const sides = closed.length >= SEVERAL_SIZES ? sidesOf(bySize, mmPerUnit, block) : undefined;
+  const ofSizes = bySize.filter(({ closed: round, path }) => round && isOfASize(path, mmPerUnit, block));
+  const sides = ofSizes.length >= SEVERAL_SIZES ? sidesOf(ofSizes, mmPerUnit, block) : undefined;
   const tried = sides ? bySize.filter(({ index }) => sides.has(index)) : bySize.slice(0, MOST_TRIED);
   const targets = { front: layTarget(block.front), back: layTarget(block.back) };
   const rough = tried.flatMap(({ path, index }) => {

@@ -18,7 +18,7 @@ type Job = OutlineJob<readonly OutlineSize[]>;
 
 /** The table of a file's sizes, with what this draft wants and the nearest size of each figure marked. */
 function SizesTable({ sizes, draft, tape }: { sizes: readonly OutlineSize[]; draft: Draft; tape: Tape }) {
-  const wanted = wantedFigures(draft);
+  const wanted = wantedFigures(draft, sizes);
   const show = (mm: number | undefined): string => (mm === undefined ? '–' : withFractions(formatFigure(mm, tape)));
   return (
     <div className="sizes-table">
@@ -109,8 +109,8 @@ export function OutlineSizes({ reference, tape }: { reference: Reference; tape: 
         <>
           <SizesTable sizes={sizes} draft={draft} tape={tape} />
           <p className="quiet">
-            Finished girths, darts open; ✓ is nearest to what is wanted: the body’s rises where they were measured, else
-            this draft’s figure.
+            Finished girths{sizes.every((s) => s.dartsDrawn) ? '' : ', the waist over open darts'}; ✓ is nearest to what
+            is wanted: the body’s rises where they were measured, else this draft’s figure.
           </p>
         </>
       )}
