@@ -82,7 +82,7 @@ describe('a draft that is drawn otherwise than when it was kept', () => {
     const wider = { ...draft, set: { 'front.extension': 80 } };
     const then = computeDraft(inputOf({ person: measured, draft: wider }, DEFAULT_SHEET));
     if (!then.ok) throw new Error('it is drawn');
-    const kept = { ...draft, outline: keptOutline(then.value.block) };
+    const kept = { ...draft, outline: keptOutline(then.value.block, { person: measured, draft }) };
     const file = join(await mkdtemp(join(tmpdir(), 'upstride-')), 'kept.json');
     await writeFile(file, writeWorkbook({ people: [measured], drafts: [kept], charts: [] }, new Date('2026-03-02')));
     await room.visit('/own');

@@ -70,6 +70,12 @@ describe('saving as one works', () => {
     if (!draft?.outline) throw new Error('it was kept');
     expect(here.openWork({ person, draft }).redrawn.getState().since).toBeUndefined();
 
+    // A figure that was changed from another draft of the person is no change of the program's.
+    const [set] = person.sets;
+    if (!set) throw new Error('a person has a set');
+    const changed = { ...person, sets: [{ ...set, values: { ...set.values, hip: 1040 } }] };
+    expect(here.openWork({ person: changed, draft }).redrawn.getState().since).toBeUndefined();
+
     // The same figures, kept when the front lay otherwise.
     const older = { ...draft, outline: { ...draft.outline, front: draft.outline.back } };
     const again = here.openWork({ person, draft: older });

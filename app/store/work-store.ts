@@ -66,7 +66,7 @@ export function outlineNow({ state, computed }: Pick<OpenWork, 'state' | 'comput
   const { draft, before, refusals, missing } = computed.getState();
   const drawn = before ?? draft;
   return drawn && refusals.length === 0 && missing.length === 0
-    ? keptOutline(drawn.block)
+    ? keptOutline(drawn.block, state.getState().work)
     : state.getState().work.draft.outline;
 }
 
@@ -81,6 +81,8 @@ function redrawnSince(open: Pick<OpenWork, 'state' | 'computed'>): Redrawn | und
   const { outline } = open.state.getState().work.draft;
   const block = open.computed.getState().draft?.block;
   const now = outlineNow(open);
+  // A set that was changed from elsewhere is drawn otherwise for that: nothing of the program's is to be told.
+  if (now?.from !== outline?.from) return undefined;
   return outline && block && now && (now.front !== outline.front || now.back !== outline.back)
     ? { kept: outline, block }
     : undefined;

@@ -47,6 +47,17 @@ export function useWalking(seam: SeamWalk | undefined): Walking {
     };
   }, [asked, most, back, start]);
 
+  const play = (): void => {
+    const [atTop, atEnd] = [length <= 0, length >= most];
+    if (!playing && (atTop || atEnd)) {
+      // From an end the walk goes on at the beginning: the other way, where the seam runs both ways from there.
+      const turnsBack = start >= most || (atEnd && start > 0);
+      if (Math.abs(length - start) > 0.5) setGone(start);
+      setBack(turnsBack);
+    }
+    setAsked(!playing);
+  };
+
   useEffect(() => {
     const stops = walk?.stops.map((s) => s.first) ?? [];
     const key = (event: KeyboardEvent): void => {
@@ -61,7 +72,7 @@ export function useWalking(seam: SeamWalk | undefined): Walking {
       if (go !== undefined) {
         setGone(go);
         setAsked(false);
-      } else if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) setAsked(!playing);
+      } else if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) play();
       else return;
       event.preventDefault();
     };
@@ -69,7 +80,7 @@ export function useWalking(seam: SeamWalk | undefined): Walking {
     return () => {
       window.removeEventListener('keydown', key);
     };
-  }, [walk, length, most, playing]);
+  });
 
   return {
     length,
@@ -80,16 +91,7 @@ export function useWalking(seam: SeamWalk | undefined): Walking {
       setGone(to);
       setAsked(false);
     },
-    play: () => {
-      const [atTop, atEnd] = [length <= 0, length >= most];
-      if (!playing && (atTop || atEnd)) {
-        // From an end the walk goes on at the beginning: the other way, where the seam runs both ways from there.
-        const turnsBack = start >= most || (atEnd && start > 0);
-        if (Math.abs(length - start) > 0.5) setGone(start);
-        setBack(turnsBack);
-      }
-      setAsked(!playing);
-    },
+    play,
     begin: (label) => {
       const stop = seam?.stops.find((s) => s.label === label);
       setBegun(label);

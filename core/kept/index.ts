@@ -1,5 +1,12 @@
 export { inputByMethod, inputOf, newDraft, newestTrace, setOf, type Work } from './kept.js';
-export { drawnOtherwise, keptOutline, readOutline, type DrawnOtherwise, type KeptOutline } from './kept-outline.js';
+export {
+  drawnFrom,
+  drawnOtherwise,
+  keptOutline,
+  readOutline,
+  type DrawnOtherwise,
+  type KeptOutline,
+} from './kept-outline.js';
 export { doubtsOf } from './doubts-of.js';
 export { risesAsk, withoutRises, type RisesAsk } from './rises-ask.js';
 export {

@@ -1,12 +1,30 @@
 import { EDGE_NAMES, outlineOf, type Block, type EdgeName, type Panel } from '../draft/index.js';
 import { cubic, flatten, nearestPlace, point, type Cubic, type Path, type Point } from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
+import { setOf, type Work } from './kept.js';
+import { valuesOf } from './person.js';
 
-/** The outlines of both pieces as they were last kept: `x y` of the start, then three points a curve, in mm to a hundredth. */
-export type KeptOutline = Readonly<Record<PanelName, string>>;
+/**
+ * The outlines of both pieces as they were last kept: `x y` of the start, then three points a curve, in mm to a hundredth; and
+ * what of the person they were drawn from, since a set may be changed from elsewhere than this draft.
+ */
+export interface KeptOutline extends Readonly<Record<PanelName, string>> {
+  readonly from: string;
+}
 
-const figure = (mm: number): string => String(Math.round(mm * 100) / 100);
-const written = (points: readonly Point[]): string => points.map(({ x, y }) => `${figure(x)} ${figure(y)}`).join(' ');
+const inOrder = (record: object): [string, unknown][] =>
+  Object.entries(record).sort(([a], [b]) => (a < b ? -1 : Number(a > b)));
+
+/** What of a person the lines of a draft are drawn from: figure, build, the figures of its set and the rules adopted. */
+export function drawnFrom(work: Work): string {
+  const set = setOf(work);
+  const { figure, build } = work.person;
+  return JSON.stringify([figure, inOrder(build), inOrder(valuesOf(set)), inOrder(set.adopted)]);
+}
+
+const hundredths = (mm: number): string => String(Math.round(mm * 100) / 100);
+const written = (points: readonly Point[]): string =>
+  points.map(({ x, y }) => `${hundredths(x)} ${hundredths(y)}`).join(' ');
 
 function outlineText(panel: Panel): string {
   const path = outlineOf(panel);
@@ -15,9 +33,10 @@ function outlineText(panel: Panel): string {
 }
 
 /** How the pieces of a block lie, for a draft that is kept: so that a later program can show what it draws otherwise. */
-export const keptOutline = ({ front, back }: Block): KeptOutline => ({
+export const keptOutline = ({ front, back }: Block, work: Work): KeptOutline => ({
   front: outlineText(front),
   back: outlineText(back),
+  from: drawnFrom(work),
 });
 
 /** An outline that was kept, as curves in panel coordinates, mm; nothing where the text is none. */
@@ -53,8 +72,6 @@ const SAMPLED = 0.02;
 
 /** How a block lies otherwise than its kept outline; nothing where it lies alike within half a millimetre. */
 export function drawnOtherwise(kept: KeptOutline, block: Block): DrawnOtherwise | undefined {
-  const now = keptOutline(block);
-  if (now.front === kept.front && now.back === kept.back) return undefined;
   const [front, back] = [readOutline(kept.front), readOutline(kept.back)];
   if (!front || !back) return undefined;
   const then = { front, back };

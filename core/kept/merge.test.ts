@@ -42,6 +42,15 @@ describe('merging a workbook', () => {
     expect(mergeWorkbooks(DEMO_WORKBOOK, again, new Map(), newId)).toEqual(empty);
   });
 
+  it('asks nothing where a draft was only drawn and kept anew', () => {
+    const [draft] = DEMO_WORKBOOK.drafts;
+    if (!draft) throw new Error('the demo has drafts');
+    const outline = { front: '0 0 1 1 2 2 3 3', back: '0 0 1 1 2 2 3 3', from: '' };
+    const theirs = only({ drafts: [{ ...draft, outline, changed: '2026-11-28T10:00:00.000Z' }] });
+    expect(planMerge(only({ drafts: [draft] }), theirs).conflicts).toEqual([]);
+    expect(planMerge(only({ drafts: [{ ...draft, name: 'Another' }] }), theirs).conflicts).toHaveLength(1);
+  });
+
   it('joins the sets of one person without asking', () => {
     const theirs = only({ people: [{ ...cellist, sets: [{ ...set, id: 'later', date: '2026-11-01' }] }] });
     expect(planMerge(here, theirs)).toMatchObject({ conflicts: [], fresh: { people: 0, sets: 1 } });

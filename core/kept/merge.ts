@@ -44,8 +44,11 @@ const differing = (mine: object, theirs: object, keys: readonly string[]): strin
     return !same(a, b);
   });
 
+/** What follows from the rest, and is no difference that a maker made. */
+const FOLLOWS: ReadonlySet<string> = new Set(['changed', 'outline']);
+
 const allKeys = (a: object, b: object): string[] =>
-  [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((k) => k !== 'changed');
+  [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((k) => !FOLLOWS.has(k));
 
 /** Finds the person here that one in a file is: by id, or by an equal name that nobody in the file has by id. */
 function partnersIn(mine: WorkbookContent, theirs: WorkbookContent): (person: Person) => Person | undefined {

@@ -24,12 +24,12 @@ const now = new Date('2026-11-23T10:00:00Z');
 let n = 0;
 const id = (): string => `id-${++n}`;
 const byId = (name: string): Person => DEMO_WORKBOOK.people.find((p) => p.id === name) as Person;
-const only = (person: Person): Person['sets'][number] => person.sets[0] as Person['sets'][number];
+const firstSet = (person: Person): Person['sets'][number] => person.sets[0] as Person['sets'][number];
 
 describe('a set of measurements', () => {
   it('keeps what a figure was before it was corrected, once for a correction made in one go', () => {
     const minute = (m: number): Date => new Date(now.getTime() + m * 60_000);
-    let set = withFigure(only(newPerson(id, 'A', 'cm', now)), 'waist', 870, now);
+    let set = withFigure(firstSet(newPerson(id, 'A', 'cm', now)), 'waist', 870, now);
     expect(set.corrected).toEqual([]);
     set = withFigure(set, 'waist', 78, minute(60));
     set = withFigure(set, 'waist', 780, minute(61));
@@ -44,8 +44,8 @@ describe('a set of measurements', () => {
   it('asks whether the rises hold where the girths have changed and the rises are those of then', () => {
     const start = newPerson(id, 'A', 'cm', now);
     const was = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780, frontRise: 290, backRise: 380 };
-    const first = { ...only(start), date: '2026-03-01', values: was };
-    const [again] = [{ ...first, id: 'again', date: '2026-11-23' }];
+    const first = { ...firstSet(start), date: '2026-03-01', values: was };
+    const again = { ...first, id: 'again', date: '2026-11-23' };
     const ask = (values: object, more: object = {}, traces: Person['traces'] = []) => {
       const set = { ...again, values: { ...was, ...values }, ...more };
       return risesAsk({ ...start, traces, sets: [first, set] }, set);
@@ -105,7 +105,7 @@ describe('a draft from a set', () => {
   const draft = newDraft(id, person, 'Trousers', now);
 
   it('needs the inseam or the outseam, and takes an adopted crotch depth', () => {
-    const set = only(person);
+    const set = firstSet(person);
     const without = withFigure(withFigure(set, 'inseam', undefined, now), 'crotchDepth', undefined, now);
     const input = (s: typeof set): ReturnType<typeof inputOf> =>
       inputOf({ person: withSet(person, s), draft }, DEFAULT_SHEET);

@@ -140,10 +140,11 @@ export const draftSchema = z
       .optional()
       .meta({ description: 'Its lines are drawn otherwise than when it was kept, and that was not told yet.' }),
     outline: z
-      .strictObject({ front: drawn, back: drawn })
+      .strictObject({ front: drawn, back: drawn, from: z.string().max(5000) })
       .optional()
       .meta({
-        description: 'How its pieces lay when it was kept: the start, then three points a curve, as x and y in mm.',
+        description:
+          'How its pieces lay when it was kept: the start, then three points a curve, as x and y in mm; and what of the person they were drawn from.',
       }),
     reference: referenceSchema.optional(),
     allowances: allowancesSchema,
