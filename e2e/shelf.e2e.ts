@@ -90,6 +90,7 @@ describe('a draft that is drawn otherwise than when it was kept', () => {
     await room.until('it does not come in', async () => (await names()).includes('Kept long ago'));
     await room.visit('/own/draft/d-kept/draft');
     await room.find('[role=dialog] .overlay path');
+    await room.until('the dialog stays empty', async () => (await room.text('[role=dialog]')).includes('Understood'));
     const told = await room.text('[role=dialog]');
     expect(told).toMatch(/by up to \d+.* in, on the front’s (rise|inseam), 1\d.* in below the waist line/);
     expect(await room.driver.findElements({ css: '[role=dialog] .overlay path' })).toHaveLength(4);

@@ -206,14 +206,6 @@ describe('walking the seams', () => {
     const end = await length();
     await room.press('Walk');
     await room.until('it does not walk up from the hem', async () => (await length()) < end - 60);
-    await room.press('Stop');
-    await (await room.find('.board, svg')).click().catch(() => undefined);
-    await room.keys(Key.HOME);
-    await room.until('Home leads nowhere', async () => (await length()) === 0);
-    await room.driver.executeScript('document.activeElement.blur()');
-    await room.keys(' ');
-    await room.until('Space does not begin anew', async () => (await length()) > 60 && (await length()) < end);
-    await room.keys(' ');
     await room.press('Rises');
     expect(await room.text('aside')).toContain('They run on to 0.');
   });
