@@ -23,7 +23,10 @@ export const TEN_ALTERATIONS: readonly Alteration[] = WORKS.map((work, i) => ({
   work,
 }));
 
-/** The longest list that a workbook may hold: the seat opened and closed, the curve deepened and filled, a hundred times. */
+/**
+ * The longest list that a workbook may hold: the seat opened and closed, the curve deepened and filled, a hundred
+ * times.
+ */
 export const TWO_HUNDRED_ALTERATIONS: readonly Alteration[] = Array.from({ length: 100 }, (_, i): AlterationWork[] => {
   const way = i % 2 === 0 ? 1 : -1;
   return [

@@ -13,7 +13,10 @@ export interface AlteredLines {
   /** Those that left a line worse than they found it, and which lines, by how often. */
   readonly spoilt: number;
   readonly lines: Readonly<Partial<Record<CheckId, number>>>;
-  /** Those in which the judge of this bench, with arithmetic of its own, sees a rise, side or inseam newly missed that no check names. */
+  /**
+   * Those in which the judge of this bench, with arithmetic of its own, sees a rise, side or inseam newly missed that
+   * no check names.
+   */
   readonly unseen: number;
 }
 
@@ -52,7 +55,9 @@ function everyday(kind: (typeof EVERYDAY)[number], { block }: Draft, random: () 
   }
 }
 
-/** True where a rise, side or inseam misses a measure that it met before; a pull-on’s leg need not hang plumb any more. */
+/**
+ * True where a rise, side or inseam misses a measure that it met before; a pull-on’s leg need not hang plumb any more.
+ */
 function newlyMissed(before: Draft, after: Draft): boolean {
   const [was, is] = [judgeDraft(before), judgeDraft(after)];
   return (['front', 'back'] as const).some((name) =>
@@ -62,7 +67,9 @@ function newlyMissed(before: Draft, after: Draft): boolean {
   );
 }
 
-/** Alters so many drafts of random bodies by random methods, each once by one kind, and sees what it left of the lines. */
+/**
+ * Alters so many drafts of random bodies by random methods, each once by one kind, and sees what it left of the lines.
+ */
 export function alteredLines(kind: (typeof EVERYDAY)[number], count: number, seed: number): AlteredLines {
   const random = seeded(seed);
   const lines: Partial<Record<CheckId, number>> = {};

@@ -6,9 +6,9 @@ import { anyAlterations } from './random-alterations.js';
 import { inputFor, isMeantFor, seeded, waysOf, wideBody } from './random-body.js';
 
 /**
- * Random drafts by every sheet with random ways, settings, further measurements and alterations: none may throw, no check
- * may rest on no number, and no outline that turns otherwise than once round may be called sound.
- * `npm run bench:hunt -- [COUNT] [SEED]`
+ * Random drafts by every sheet with random ways, settings, further measurements and alterations: none may throw, no
+ * check may rest on no number, and no outline that turns otherwise than once round may be called sound. `npm run
+ * bench:hunt -- [COUNT] [SEED]`
  */
 
 const [count = 200_000, seed = 1] = process.argv.slice(2).map(Number);

@@ -1,6 +1,6 @@
 /**
- * Holds the lines of a draft against the measures of docs/trade/curves.md, by arithmetic of its own: it knows cubic spans,
- * named points and darts, as the command's answer gives them, and nothing of how they were drawn.
+ * Holds the lines of a draft against the measures of docs/trade/curves.md, by arithmetic of its own: it knows cubic
+ * spans, named points and darts, as the command's answer gives them, and nothing of how they were drawn.
  */
 
 /** A cubic span: x0, y0, x1, y1, x2, y2, x3, y3 in mm. */
@@ -263,7 +263,8 @@ function judgeWaist(book: Book, panel: JudgedPanel, as: JudgedAs): void {
   const arc = (1.25 * long * squareTurn) / 8;
   book.most('waist.offChord', Math.max(...waist.map(off)), Math.max(as.name === 'back' ? 8 : 6, arc));
   const whole = waist[waist.length - 1]?.s ?? 0;
-  // Turned against one way and against the other: the middle says which way it bends; one that is straight says nothing.
+  // Turned against one way and against the other: the middle says which way it bends; one that is straight says
+  // nothing.
   const against = [1, -1].map((way) => {
     let [middle, first, last] = [0, 0, 0];
     for (const [i, p] of waist.entries()) {
@@ -300,7 +301,9 @@ export function judgePanel(panel: JudgedPanel, as: JudgedAs): Missed[] {
   return book.missed;
 }
 
-/** What front and back miss as a pair: tapers, the lie of one side on the other, and the run of the waist over the side. */
+/**
+ * What front and back miss as a pair: tapers, the lie of one side on the other, and the run of the waist over the side.
+ */
 export function judgePair(front: JudgedPanel, back: JudgedPanel, straight: boolean): Missed[] {
   const book = new Book('pair');
   book.most('waist', Math.abs(offSquareAtSide(front) + offSquareAtSide(back)), 2);

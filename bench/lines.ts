@@ -4,7 +4,9 @@ import { BODIES } from './body-table.js';
 import { judgeDraft } from './judged.js';
 import { inputFor, waysOf } from './random-body.js';
 
-/** Every method and way on the table of bodies: how many panels miss a measure of their lines, which, and what gave way. */
+/**
+ * Every method and way on the table of bodies: how many panels miss a measure of their lines, which, and what gave way.
+ */
 export function reportLines(): void {
   const told = { panels: 0, missed: 0, refused: 0, hollowMoved: 0, extensionMoved: 0 };
   const measures = new Map<string, number>();

@@ -36,7 +36,9 @@ const within = (m: Matrix, n: Matrix): Matrix => [
   m[1] * n[4] + m[3] * n[5] + m[5],
 ];
 
-/** Reads a page of a PDF back with a package that had no part in writing it: every named line and all words, in place. */
+/**
+ * Reads a page of a PDF back with a package that had no part in writing it: every named line and all words, in place.
+ */
 export async function readPage(bytes: Uint8Array, pageNumber: number): Promise<ReadPage> {
   const document = await getDocument({ data: bytes.slice(), useSystemFonts: true, verbosity: 0 }).promise;
   const page = await document.getPage(pageNumber);

@@ -54,6 +54,15 @@ describe('an alteration in an order', () => {
     }
   });
 
+  it('is for both legs unless it names one, and for no third', () => {
+    const work = startingWork('scoop', 'back');
+    const ordered = asOrdered({ id: 'x', on: true, note: '', work, leg: 'right' }, 'cm');
+    expect([ordered['leg'], read([ordered], 'cm')[0]?.leg]).toEqual(['right', 'right']);
+    expect(asOrdered({ id: 'x', on: true, note: '', work }, 'cm')).not.toHaveProperty('leg');
+    const outcome = readAlterations([{ ...ordered, leg: 'middle' }], 'cm');
+    expect(outcome.ok ? [] : outcome.refusals.map((r) => r.field)).toEqual(['alterations.0.leg']);
+  });
+
   it('leaves shares and counts as they are, and turns lengths into the unit', () => {
     const inches = asOrdered({ id: 'x', on: true, note: '', work: startingWork('scoop', 'back') }, 'in');
     expect(inches).toMatchObject({ at: 0.45, by: 0.1575 });

@@ -52,7 +52,7 @@ const measureAnswer = ({ id, panel, value, low, high, unit }: Measure): object =
 
 /** The answer to an order: plain data for JSON, all lengths in mm; open ends of bands are null. */
 export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<string, unknown> {
-  const { worked, block, checks, altered, drafted } = draft;
+  const { worked, block, legs, checks, altered, drafted } = draft;
   const both = <T>(of: (panel: Panel) => T): { front: T; back: T } => ({
     front: of(block.front),
     back: of(block.back),
@@ -100,6 +100,13 @@ export function answerTo(draft: Draft, measured: Measured, unit: Unit): Record<s
       ...(refusal && { refusal: refusalAnswer(refusal, reader) }),
     })),
     outline: { front: outline(block.front), back: outline(block.back) },
+    // Where an alteration is for one leg alone, all else that is told of the pieces is the left leg's.
+    ...(legs && {
+      rightLeg: {
+        edges: { front: edgeLengths(legs.right.front), back: edgeLengths(legs.right.back) },
+        outline: { front: outline(legs.right.front), back: outline(legs.right.back) },
+      },
+    }),
     checks: checks.map((c) => ({
       id: c.id,
       value: plainValue(c, unit) ?? null,

@@ -4,7 +4,7 @@ import { computeDraft, type Draft } from '../core/chain/index.js';
 import { COMMON, settingsOf, type Sheet } from '../core/method/index.js';
 import { SHEETS } from '../core/shipped/index.js';
 import { pieceSheet } from '../core/drawing/index.js';
-import { garmentOf } from '../core/garment/index.js';
+import { garmentOfBoth } from '../core/garment/index.js';
 import { houseAllowances, piecesOf } from '../core/piece/index.js';
 import { orderRefusalsSentence, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
 import { formatLength, readerIn, tapeFor, type Unit } from '../core/units/index.js';
@@ -53,7 +53,7 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
     method: draft.worked.sheet.name,
     date: date.toISOString().slice(0, 10),
   };
-  const pieces = piecesOf(garmentOf(draft.block), houseAllowances(order.unit));
+  const pieces = piecesOf(garmentOfBoth(draft), houseAllowances(order.unit));
   if (format === 'svg') return toSvg(pieceSheet(pieces, labels), title);
   const tape = tapeFor(order.unit);
   const { waist, hip, crotchDepth, inseam } = order.input.measured;

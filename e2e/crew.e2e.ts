@@ -2,6 +2,7 @@ import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
+import type * as chrome from 'selenium-webdriver/chrome.js';
 import { describe, expect, it } from 'vitest';
 import { inRoom } from './harness.js';
 
@@ -115,6 +116,20 @@ describe('a table without plain headings', () => {
     expect(await room.text('.forms')).toMatch(/Lamp operator[\s\S]*29 15\/16/);
     await (await room.at('//label[contains(., "Filled")]')).click();
     await room.until('not blank', async () => (await room.text('.forms')).includes('Name or role ____'));
+    // Every sheet of the tape's round goes on one page, of either paper.
+    for (const [paperWidth, paperHeight] of [
+      [8.27, 11.69],
+      [8.5, 11],
+    ]) {
+      const printed = (await (room.driver as chrome.Driver).sendAndGetDevToolsCommand('Page.printToPDF', {
+        paperWidth,
+        paperHeight,
+      })) as unknown as { readonly data: string };
+      const pages = Buffer.from(printed.data, 'base64')
+        .toString('latin1')
+        .match(/\/Type\s*\/Page\b/g);
+      expect(pages).toHaveLength(1);
+    }
     expect((await room.driver.findElements({ css: '.form-sheet' })).length).toBe(1);
   });
 });

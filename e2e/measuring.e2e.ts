@@ -139,6 +139,50 @@ describe('sets of measurements', () => {
   });
 });
 
+describe('a person who is measured again', () => {
+  it('is asked whether the rises hold where the weight has changed, and told what was taken elsewhere or alone', async () => {
+    await room.visit('/demo/draft/puppeteer-black/measure');
+    await room.press('Add a set');
+    await room.pick('From the body, starting from these figures');
+    await room.enter('Hip', '102');
+    await room.find('[data-rises-ask]');
+    expect(await room.text('[data-rises-ask]')).toMatch(
+      /^Hip \+4 % since 2026-10-05, and the rises are still those of then/,
+    );
+    await room.press('Keep it, measure again');
+    await room.until('the cursor is not at the front rise', async () => (await focused()) === 'measure-frontRise');
+    expect(await room.valueOf('Front rise')).toBe('');
+    expect(await room.has('[data-rises-ask]')).toBe(false);
+    await room.press('Undo');
+    expect(await room.valueOf('Front rise')).toBe('28.5');
+    await room.press('The length holds too');
+    expect(await room.has('[data-rises-ask]')).toBe(false);
+    await room.enter('Thigh taken below', '90');
+    expect(await room.text('[data-line="thighTakenAt"] .problem')).toContain('Enter 0.0 cm to 20.0 cm');
+    await room.enter('Thigh taken below', '7.5');
+    expect(await room.sourceOf('thigh')).toBe('measured');
+    expect(await room.text('[data-line="thigh"] .sum')).toMatch(
+      /^At the crotch line 63\.2 cm: .* = 57\.5 cm \+ \(57\.5 cm − /,
+    );
+    await room.enter('Front hip', '52');
+    await (await room.at('//summary[.="About this set"]')).click();
+    await room.choose('By oneself', 'yes');
+    expect(await room.text('[data-doubt="crotchDepth"]')).toContain('taken by oneself, and so in doubt');
+    await room.saved();
+    await room.driver.navigate().refresh();
+    await room.find('[data-doubt="crotchDepth"]');
+    expect(await room.valueOf('Front hip')).toBe('52');
+    expect(await room.has('[data-rises-ask]')).toBe(false);
+    await room.goTo('draft');
+    await room.press('Front');
+    await (await room.at('//summary[.="All other lines of the front"]')).click();
+    expect(await room.text('[data-line="front.hipWidth"]')).toMatch(/measured front: front hip 52(\.0)? ÷ 2/);
+    await room.visit('/demo');
+    await room.press('Reset demo');
+    await room.until('not reset', async () => (await room.text('.page')).includes('Black stage trousers'));
+  });
+});
+
 describe('aids at Measure', () => {
   it('show where a top edge would sit and how tight', async () => {
     await room.visit('/demo/draft/cellist-dress/measure');

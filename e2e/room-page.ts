@@ -145,7 +145,10 @@ export class RoomPage {
     return (await (await this.find(`[data-edge="${name}"]`)).getAttribute('d')) ?? '';
   }
 
-  /** Where on the screen a share of an edge, such as `back.rise`, lies; the edge as the outline runs, waist to hem and up again. */
+  /**
+   * Where on the screen a share of an edge, such as `back.rise`, lies; the edge as the outline runs, waist to hem and
+   * up again.
+   */
   spot(edge: string, share: number): Promise<{ x: number; y: number }> {
     return this.driver.executeScript(
       `const path = document.querySelector('[data-edge="${edge}"]');

@@ -206,6 +206,13 @@ describe('walking the seams', () => {
     const end = await length();
     await room.press('Walk');
     await room.until('it does not walk up from the hem', async () => (await length()) < end - 60);
+    await room.press('Stop');
+    await room.driver.executeScript('document.activeElement.blur()');
+    await room.keys(Key.HOME);
+    await room.until('Home leads nowhere', async () => (await length()) === 0);
+    await room.keys(' ');
+    await room.until('Space does not begin anew at the hem', async () => (await length()) > end / 2);
+    await room.keys(' ');
     await room.press('Rises');
     expect(await room.text('aside')).toContain('They run on to 0.');
   });
@@ -344,6 +351,30 @@ describe('a trace over a photo', () => {
     await room.until('the trace stays', async () => !(await room.has('.curve-drawing')));
     await room.press('Undo');
     await room.find('.curve-drawing');
+  });
+});
+
+describe('an alteration of one leg', () => {
+  it('draws the legs apart, each looked at in turn, and is one step to take back', async () => {
+    await room.visit('/demo/draft/lamp-plain/true');
+    expect(await room.has('.leg-switch')).toBe(false);
+    const rise = await room.edge('back.rise');
+    await room.choose('Add', 'scoop');
+    expect(await room.edge('back.rise')).not.toBe(rise);
+    await (await room.find('[data-alteration="scoop"] [aria-label^="Change:"]')).click();
+    await room.choose('Done to', 'right');
+    await room.find('.leg-switch');
+    expect(await room.text('[data-alteration="scoop"]')).toContain('Back, right leg: scoop');
+    expect(await room.edge('back.rise')).not.toBe(rise);
+    await room.press('Left leg');
+    await room.until('the left leg is scooped', async () => (await room.edge('back.rise')) === rise);
+    await room.goTo('cut');
+    expect(await room.text('main')).toMatch(/Front\s*Left back\s*Right back/);
+    await room.goTo('true');
+    await room.press('Undo');
+    await room.until('the legs stay apart', async () => !(await room.has('.leg-switch')));
+    await room.press('Undo');
+    await room.until('the scoop stays', async () => (await room.edge('back.rise')) === rise);
   });
 });
 

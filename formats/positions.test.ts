@@ -50,8 +50,8 @@ function svgLines(svg: string): PageLine[] {
 const apart = (a: Path, b: Path): number => Math.max(...flatten(a, 0.5).map((p) => nearestPlace(b, p).distance));
 
 /**
- * Holds all lines of a piece against the core: laid by the beginning of its side seam, turned over in front, every other
- * line must lie where the core has it. Gives where the piece lies.
+ * Holds all lines of a piece against the core: laid by the beginning of its side seam, turned over in front, every
+ * other line must lie where the core has it. Gives where the piece lies.
  */
 function expectPiece(lines: readonly PageLine[], piece: Piece): (p: Point) => Point {
   const { part } = piece;

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useCallback, useMemo, useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import type { Draft } from '../../core/chain/index.js';
-import type { EdgeName } from '../../core/draft/index.js';
+import type { EdgeName, Leg } from '../../core/draft/index.js';
 import { edgeLengths } from '../../core/draft/index.js';
 import { EDGE_WORDS, LEG_SEAMS, sewnTo } from '../../core/garment/index.js';
 import type { Point } from '../../core/geometry/index.js';
@@ -23,10 +23,18 @@ import { useNavigation } from './use-navigation.js';
 import { useSize } from './use-size.js';
 import { fitView, fromScreen, toScreen, useView, type ScreenSize, type View } from './view.js';
 
+/** What a piece is called on the board; where the legs differ, of which leg it is. */
+function pieceName(panel: PanelName, leg: Leg | undefined): string {
+  const of = { left: 'Left ', right: 'Right ' };
+  const name = leg ? `${of[leg]}${panel}` : panel;
+  return name.charAt(0).toUpperCase() + name.slice(1);
+}
+
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
 const HandleLayer = lazy(() => import('./HandleLayer.js').then((m) => ({ default: m.HandleLayer })));
 const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
 const ReferenceLayer = lazy(() => import('./ReferenceLayer.js').then((m) => ({ default: m.ReferenceLayer })));
+const LegSwitch = lazy(() => import('./LegSwitch.js').then((m) => ({ default: m.LegSwitch })));
 const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));
 
 /** Below this scale, in pixels a millimetre, a piece has no room for its name. */
@@ -53,7 +61,9 @@ export interface BoardProps {
   readonly above?: ((drawn: Drawn) => ReactNode) | undefined;
 }
 
-/** The board: both pieces on the frame, at every station the same. `handles`: whether parameters may be gripped here. */
+/**
+ * The board: both pieces on the frame, at every station the same. `handles`: whether parameters may be gripped here.
+ */
 export function Board({ handles, cutShown, over, above }: BoardProps) {
   const svg = useRef<SVGSVGElement>(null);
   const size = useSize(svg);
@@ -68,6 +78,7 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
   const { inHand, lit, tool, taken, legend, levelShown, referenceTrial, set } = useBoard();
   const kept = useWork(({ work }) => work.draft.reference);
   const reference = referenceTrial ?? kept;
+  const leg = useWork((s) => s.leg);
   const looked = useView((s) => s.view);
   const block = draft?.block;
   const worked = draft?.worked;
@@ -221,7 +232,7 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
                   style={{ fill: `var(--${name})`, fontSize: 17 }}
                   pointerEvents="none"
                 >
-                  {name === 'front' ? 'Front' : 'Back'}
+                  {pieceName(name, draft.legs ? leg : undefined)}
                 </text>
               );
             })}
@@ -284,6 +295,11 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
         </div>
       )}
       {draft && <BoardTools view={view} size={size} />}
+      {draft?.legs && (
+        <Suspense fallback={undefined}>
+          <LegSwitch />
+        </Suspense>
+      )}
       {worked && sliders.length > 0 && (
         <Suspense fallback={undefined}>
           <BoardSliders worked={worked} settings={sliders} />

@@ -114,7 +114,9 @@ const GaugeButton = memo(function GaugeButton({ check, tape, lit, onOpen }: Gaug
   );
 }, sameGauge);
 
-/** The tape at the foot of the room: every check as a gauge, worst first; it opens upward to the full page of checks. */
+/**
+ * The tape at the foot of the room: every check as a gauge, worst first; it opens upward to the full page of checks.
+ */
 export function CheckTape() {
   const checks = useComputed((c) => c.draft?.checks);
   const tape = useTape();

@@ -23,7 +23,9 @@ const sameFrame = (a: FrameLinesProps, b: FrameLinesProps): boolean =>
   a.tape === b.tape &&
   a.estimated === b.estimated;
 
-/** The frame's levels as hairlines across the board, named and figured at its left edge. Names give way to one another. */
+/**
+ * The frame's levels as hairlines across the board, named and figured at its left edge. Names give way to one another.
+ */
 export const FrameLines = memo(function FrameLines({ levels, view, size, tape, estimated }: FrameLinesProps) {
   let last = -Infinity;
   const lines = [['waistLevel', 'Waist line'] as const, ...LEVELS].map(([name, label]) => {

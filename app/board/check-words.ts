@@ -29,7 +29,10 @@ export function said(check: Check, tape: Tape): string {
   if (check.value === undefined) return '';
   if (typeof check.value === 'object') return sayFinding(check.value, tape.unit);
   return check.kind === 'angle'
-    ? `${check.value.toFixed(1).replace(/^-(0\.0)$/, '$1').replace('-', '−')}°`
+    ? `${check.value
+        .toFixed(1)
+        .replace(/^-(0\.0)$/, '$1')
+        .replace('-', '−')}°`
     : withFractions(formatLength(check.value, tape));
 }
 

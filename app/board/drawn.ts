@@ -3,7 +3,9 @@ import { drawnOtherwise, type DrawnOtherwise } from '../../core/measured/index.j
 
 const known = new WeakMap<Draft, ReadonlyMap<string, DrawnOtherwise>>();
 
-/** What lies otherwise on the pieces of a draft than its sheet says, by the line's name. Measured once for each draft. */
+/**
+ * What lies otherwise on the pieces of a draft than its sheet says, by the line's name. Measured once for each draft.
+ */
 export function drawnOf(draft: Draft): ReadonlyMap<string, DrawnOtherwise> {
   let found = known.get(draft);
   if (!found) {

@@ -29,8 +29,8 @@ export interface Handle {
   /** The lines of the other panel that go along, unless the modifier is held. */
   readonly along: readonly string[];
   /**
-   * How far it goes for one step of its figure, as a share: a width that moves on both sides of the crease at once goes half
-   * as far at either.
+   * How far it goes for one step of its figure, as a share: a width that moves on both sides of the crease at once goes
+   * half as far at either.
    */
   readonly ofStep: 0.5 | 1;
   /** The lines set by hand that bring the handle to `to`. */

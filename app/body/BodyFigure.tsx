@@ -117,7 +117,9 @@ interface BodyFigureProps {
   readonly inHand: MeasurementId;
 }
 
-/** The drawn body, front, side and back: its levels and widths follow the figures, and the tape lies where it is taken. */
+/**
+ * The drawn body, front, side and back: its levels and widths follow the figures, and the tape lies where it is taken.
+ */
 export function BodyFigure({ values, adopted, figure, inHand }: BodyFigureProps) {
   const shape = useMemo(() => bodyShape(drawnFigures(values, figure, adopted)), [values, figure, adopted]);
   const tapes = tapePlaces(shape, inHand);

@@ -59,7 +59,10 @@ export function drawnFigures(values: Measured, figure: Figure, adopted: Adopted)
 
 const clamp = (x: number, low: number, high: number): number => Math.min(high, Math.max(low, x));
 
-/** The drawn body of a set of figures: its levels and widths follow the numbers (docs/trade/measuring.md). Lengths in mm. */
+/**
+ * The drawn body of a set of figures: its levels and widths follow the numbers (docs/trade/measuring.md). Lengths in
+ * mm.
+ */
 export function bodyShape(m: Measured): BodyShape {
   const of = (id: MeasurementId): number => m[id] ?? NaN;
   const crotch = of('crotchDepth');
@@ -143,7 +146,9 @@ export function bodyShape(m: Measured): BodyShape {
   return { level, half, legMiddle, profile, frontOutline: [...right, ...mirrored.slice(1)], sideOutline };
 }
 
-/** A smooth line through places as SVG path data: uniform Catmull-Rom, each piece a cubic. Corners stay where `sharp`. */
+/**
+ * A smooth line through places as SVG path data: uniform Catmull-Rom, each piece a cubic. Corners stay where `sharp`.
+ */
 export function smoothLine(places: readonly Place[], sharp: (i: number) => boolean = () => false): string {
   const at = (i: number): Place => places[clamp(i, 0, places.length - 1)] ?? [0, 0];
   const [x0, y0] = at(0);

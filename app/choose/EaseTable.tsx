@@ -26,7 +26,10 @@ const NAMES: Readonly<Record<string, readonly [ease: string, finished: string]>>
 /** What the pieces measure beyond the ease is told from here, in mm. */
 const OVER_TOLD = 1;
 
-/** What the pieces measure beyond body and ease, in sentences: what the sheet lays on, and what comes of the lines drawn. */
+/**
+ * What the pieces measure beyond body and ease, in sentences: what the sheet lays on, and what comes of the lines
+ * drawn.
+ */
 function overTold({ id, setting }: EaseRow, show: (mm: number) => string): string {
   if (setting?.holds !== 'ease') return '';
   const { over, laidOn } = setting;
@@ -132,7 +135,9 @@ function EaseLine({ row }: { row: EaseRow }) {
 
 const percent = (share: number): number => Math.round(share * 1000) / 10;
 
-/** How close it fits and of what cloth: the class, and every finished girth as body + ease, which both pieces follow. */
+/**
+ * How close it fits and of what cloth: the class, and every finished girth as body + ease, which both pieces follow.
+ */
 export function EaseTable({ leg }: { leg: ReactNode }) {
   const unit = useUnit();
   const classId = useId();

@@ -2,8 +2,8 @@ import type { KeptDraft } from '../../core/kept/index.js';
 import type { Sheet } from '../../core/method/index.js';
 
 /**
- * The makers' own sheets that drafts of a room carry, each once: as the draft in hand has it, else as the draft that was
- * changed last.
+ * The makers' own sheets that drafts of a room carry, each once: as the draft in hand has it, else as the draft that
+ * was changed last.
  */
 export function ownSheets(drafts: readonly KeptDraft[], inHand: KeptDraft): Sheet[] {
   const found = new Map<string, Sheet>();

@@ -51,7 +51,9 @@ const GAP = 110;
 
 const width = (box: Box): number => box.maxX - box.minX;
 
-/** Every piece at its place on one sheet, mm: fronts over fronts and backs over backs, or each draft beside the last. */
+/**
+ * Every piece at its place on one sheet, mm: fronts over fronts and backs over backs, or each draft beside the last.
+ */
 function layOut(
   compared: readonly Compared[],
   hidden: ReadonlySet<string>,

@@ -2,7 +2,7 @@ import { proxy, wrap } from 'comlink';
 import type { Draft } from '../../core/chain/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
 import { pieceSheet, type Drawing, type SheetChoice } from '../../core/drawing/index.js';
-import { garmentOf } from '../../core/garment/index.js';
+import { garmentOfBoth } from '../../core/garment/index.js';
 import { grownGarment, piecesOf, type Allowances } from '../../core/piece/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { setOf, type Work } from '../../core/kept/index.js';
@@ -33,7 +33,7 @@ export function printDrawing(
     date: work.draft.changed.slice(0, 10),
   };
   const { shrinkLength: length, shrinkWidth: width } = work.draft.fit;
-  const garment = grownGarment(garmentOf(draft.block), { length, width });
+  const garment = grownGarment(garmentOfBoth(draft), { length, width });
   return pieceSheet(piecesOf(garment, allowances), labels, choice, widest, widest !== undefined);
 }
 

@@ -15,7 +15,9 @@ import { RulesList } from './RulesList.js';
 import { TakingWords } from './TakingWords.js';
 
 /** What stands in for a figure that was not measured, with its sum; nothing where it was, or where no rule serves. */
-export function useEstimate(id: MeasurementId): { readonly known: Known; readonly sum: string } | undefined {
+export function useEstimate(
+  id: MeasurementId,
+): { readonly known: Extract<Known, { source: 'estimate' }>; readonly sum: string } | undefined {
   const work = useWork((s) => s.work);
   const tape = useTape();
   const body = bodyOf(inputNow(work));
@@ -23,7 +25,12 @@ export function useEstimate(id: MeasurementId): { readonly known: Known; readonl
   if (known?.source !== 'estimate') return undefined;
   const sum = known.rule.sum(figuresOf(body), (mm) => formatLength(mm, tape));
   const told = sum === known.rule.rule ? sum : `${known.rule.rule} = ${sum}`;
-  return { known, sum: `${known.adopted ? 'Adopted' : 'Estimated'}: ${told}` };
+  const what = known.taken
+    ? `At the crotch line ${formatLength(known.mm, tape)}`
+    : known.adopted
+      ? 'Adopted'
+      : 'Estimated';
+  return { known, sum: `${what}: ${told}` };
 }
 
 /** The field of one measurement: its figure or its estimate, and what is wrong with it. */
@@ -42,7 +49,7 @@ export function MeasurementField({ id, onNext }: { id: MeasurementId; onNext: ()
       mm={valuesOf(set)[id]}
       unit={unit}
       allowEmpty
-      source={estimate ? 'estimate' : 'measured'}
+      source={estimate && !estimate.known.taken ? 'estimate' : 'measured'}
       placeholder={estimate ? withFractions(`≈ ${formatFigure(estimate.known.mm, tape)}`) : ''}
       problem={refusal && refusalSentence(refusal, readerIn(unit))}
       describedBy={`measure-${id}-how`}
@@ -59,7 +66,9 @@ export function MeasurementLine({ id, onNext }: { id: MeasurementId; onNext: () 
   const info = MEASUREMENTS.get(id);
   const measuring = useMeasuring();
   const estimate = useEstimate(id);
-  const [open, setOpen] = useState(false);
+  const [taken, setTaken] = useState(false);
+  // It stays open until another is in hand: a line that closed as a button is pressed would move the button away.
+  const open = taken && measuring.inHand === id;
   if (!info) return null;
   const taking = howTaken(id);
   return (
@@ -67,16 +76,13 @@ export function MeasurementLine({ id, onNext }: { id: MeasurementId; onNext: () 
       className="line"
       data-line={id}
       onFocus={() => {
-        setOpen(true);
+        setTaken(true);
         measuring.set({ inHand: id });
-      }}
-      onBlur={(event) => {
-        if (!event.currentTarget.contains(event.relatedTarget)) setOpen(false);
       }}
     >
       <label htmlFor={`measure-${id}`}>{info.label}</label>
       <MeasurementField id={id} onNext={onNext} />
-      <SourceMark source={estimate ? 'estimate' : 'measured'} label={info.label} />
+      <SourceMark source={estimate && !estimate.known.taken ? 'estimate' : 'measured'} label={info.label} />
       <div className="sum" id={`measure-${id}-how`}>
         {open ? taking.how : estimate && withFractions(estimate.sum)}
       </div>

@@ -42,7 +42,8 @@ function Form({ person, set, unit }: FormProps) {
           ) : (
             <>
               {!person && <>Name or role ____________________ </>}
-              Date ____________ Taken by ____________ Waist: natural ☐ low ☐ high ☐ Inseam to: floor ☐ ankle ☐
+              Date ____________ Taken by ____________ by oneself ☐ Waist: natural ☐ low ☐ high ☐ Inseam to: floor ☐
+              ankle ☐
             </>
           )}
         </div>

@@ -25,7 +25,10 @@ interface Reading {
   readonly reader: Remote<TableReader>;
 }
 
-/** Brings people and sets in from a table: choose or paste it, say what its columns hold, see what is wrong, take the rest. */
+/**
+ * Brings people and sets in from a table: choose or paste it, say what its columns hold, see what is wrong, take the
+ * rest.
+ */
 export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: ImportPeopleProps) {
   const job = useRef<Reading>(undefined);
   const [preview, setPreview] = useState<TablePreview>();

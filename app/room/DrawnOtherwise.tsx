@@ -12,7 +12,10 @@ import { withFractions } from '../shared/fractions.js';
 import { Overlay } from '../shared/Overlay.js';
 import { useTape } from '../store/work-context.js';
 
-/** Says once of a draft that the program draws it otherwise than when it was kept: by how much, where, and both drawings. */
+/**
+ * Says once of a draft that the program draws it otherwise than when it was kept: by how much, where, and both
+ * drawings.
+ */
 export default function DrawnOtherwise({
   kept,
   block,

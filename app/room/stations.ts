@@ -37,7 +37,10 @@ export const STATE_WORDS: Record<StationState, { readonly sign: string; readonly
   'needs-you': { sign: '!', word: 'needs you' },
 };
 
-/** How each station stands for the open work; `doubtful` where a measurement looks wrong, nothing while that is not known yet. */
+/**
+ * How each station stands for the open work; `doubtful` where a measurement looks wrong, nothing while that is not
+ * known yet.
+ */
 export function stationStates(
   work: Work,
   computed: Computed,

@@ -8,7 +8,9 @@ const RUNS = 150;
 /** What one run may take at first, in ms: it is begun only where so much idle time is left. */
 const ROOM_FOR_ONE = 8;
 
-/** Runs the chain in idle time once a draft is open, so that the first drag meets code that the browser has made fast. */
+/**
+ * Runs the chain in idle time once a draft is open, so that the first drag meets code that the browser has made fast.
+ */
 export function useReadied(open: OpenWork): void {
   useEffect(() => {
     // Not every browser tells its idle time; without it the first drag is as it is.

@@ -19,7 +19,9 @@ interface ColumnMappingProps {
   readonly onChange: (columns: Column[]) => void;
 }
 
-/** What each column of a table holds, with its first rows under it: guessed from the header, to be put right by hand. */
+/**
+ * What each column of a table holds, with its first rows under it: guessed from the header, to be put right by hand.
+ */
 export function ColumnMapping({ header, first, columns, onChange }: ColumnMappingProps) {
   return (
     <div className="mapping">

@@ -3,7 +3,9 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 /** How many rows are drawn at first, and how many more whenever the end comes into sight. */
 const ROWS = 12;
 
-/** A list that draws its first rows and the others as one scrolls to them, so that a thousand cost no more than a dozen. */
+/**
+ * A list that draws its first rows and the others as one scrolls to them, so that a thousand cost no more than a dozen.
+ */
 export function GrowingList<T>({
   items,
   className,

@@ -9,7 +9,10 @@ export type Outlines = Readonly<Record<'front' | 'back', Path>>;
 const GAP = 40;
 const MARGIN = 20;
 
-/** Two drawings of both pieces over one another, at the waist line and the side frame line: the first filled, the other dashed. */
+/**
+ * Two drawings of both pieces over one another, at the waist line and the side frame line: the first filled, the other
+ * dashed.
+ */
 export function Overlay({ first, dashed, label }: { first: Outlines; dashed: Outlines; label: string }) {
   const drawn = useMemo(() => {
     const placed = ({ front, back }: Outlines): Outlines => ({

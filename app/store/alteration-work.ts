@@ -1,4 +1,5 @@
 import type { Alteration, AlterationWork } from '../../core/alter/index.js';
+import type { Leg } from '../../core/draft/index.js';
 import { changeDraft, type Change } from './work-store.js';
 
 /** A new alteration as the list keeps it. */
@@ -16,6 +17,11 @@ export const addAlterations = (added: readonly Alteration[]): Change =>
 /** Changes one alteration. */
 export const changeAlteration = (id: string, make: (alteration: Alteration) => Alteration): Change =>
   changeDraft((draft) => ({ ...draft, alterations: draft.alterations.map((a) => (a.id === id ? make(a) : a)) }));
+
+/** An alteration done to one leg alone, or to both. */
+export function doneTo({ id, on, note, work }: Alteration, leg: Leg | undefined): Alteration {
+  return { id, on, note, work, ...(leg && { leg }) };
+}
 
 /** Takes an alteration out of the list. */
 export const removeAlteration = (id: string): Change =>

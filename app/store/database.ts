@@ -108,7 +108,9 @@ function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
 
 let latest = 0;
 
-/** A mark later than `before` and than any that was deleted, within the same millisecond too: the clock, held to grow. */
+/**
+ * A mark later than `before` and than any that was deleted, within the same millisecond too: the clock, held to grow.
+ */
 function nextRevision(before: number): number {
   latest = Math.max(before + 1, latest + 1, Date.now());
   return latest;

@@ -3,7 +3,9 @@ import { changeShelf, clearShelf, readShelf, resetDemo, type Shelf, type ShelfCh
 import type { RoomId } from './rooms.js';
 import { onChanged, tellChanged } from './windows.js';
 
-/** The one query client; everything is on this machine, so nothing waits for a network and nothing goes stale by time. */
+/**
+ * The one query client; everything is on this machine, so nothing waits for a network and nothing goes stale by time.
+ */
 export const queryClient = new QueryClient({
   defaultOptions: {
     queries: { networkMode: 'always', staleTime: Infinity, retry: false },

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { DraftInput } from '../../core/chain/index.js';
+import type { Leg } from '../../core/draft/index.js';
 import { inputOf, type KeptDraft, type Work } from '../../core/kept/index.js';
 import { DEFAULT_SHEET, loadSheet, SHEET_LIST, type Sheet } from '../../core/method/index.js';
 
@@ -24,8 +25,8 @@ export function sheetOf(draft: Method): Sheet {
   return sheet;
 }
 
-/** The input of the chain for work whose sheet is at hand. */
-export const inputNow = (work: Work): DraftInput => inputOf(work, sheetOf(work.draft));
+/** The input of the chain for work whose sheet is at hand, as the leg looked at has it. */
+export const inputNow = (work: Work, leg?: Leg): DraftInput => inputOf(work, sheetOf(work.draft), leg);
 
 /** The shipped sheet by which a draft is made, or from which its own was copied. */
 const shippedId = ({ method, sheet }: Method): string => sheet?.basedOn ?? method;
@@ -33,7 +34,9 @@ const shippedId = ({ method, sheet }: Method): string => sheet?.basedOn ?? metho
 /** The sheet from which a draft's own was copied, where it was fetched. */
 export const originalOf = (draft: Method): Sheet | undefined => fetched.get(shippedId(draft));
 
-/** Fetches the sheet of a draft, with the one that its own was copied from; nothing where this version lacks its method. */
+/**
+ * Fetches the sheet of a draft, with the one that its own was copied from; nothing where this version lacks its method.
+ */
 async function fetchSheet(draft: Method): Promise<Sheet | null> {
   const shipped = await loadSheet(shippedId(draft));
   if (shipped) putSheets([shipped]);

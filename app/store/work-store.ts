@@ -2,7 +2,7 @@ import { temporal } from 'zundo';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Alteration } from '../../core/alter/index.js';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
-import type { Block } from '../../core/draft/index.js';
+import type { Block, Leg } from '../../core/draft/index.js';
 import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
 import { COMMON, mendedBy, settingsOf, type DartPlace, type Sheet } from '../../core/method/index.js';
 import type { Refusal } from '../../core/refusal/index.js';
@@ -31,6 +31,8 @@ export interface WorkState {
   readonly preview: HandValues | undefined;
   /** Alterations shown in the place of the draft's, not yet kept. */
   readonly trial: readonly Alteration[] | undefined;
+  /** The leg that is looked at, where an alteration makes the two differ. */
+  readonly leg: Leg;
 }
 
 /** What the work computes to. The last good draft stays when the newest input is refused. */
@@ -51,7 +53,9 @@ export interface OpenWork {
   /** Changes made within are undone together with the one before them. */
   readonly withLast: (change: () => void) => void;
   readonly history: StoreApi<{ readonly past: number; readonly future: number }>;
-  /** How the pieces were drawn when the draft was kept and when it was opened, where the two differ; until it was told. */
+  /**
+   * How the pieces were drawn when the draft was kept and when it was opened, where the two differ; until it was told.
+   */
   readonly redrawn: StoreApi<{ readonly since: Redrawn | undefined }>;
 }
 
@@ -66,7 +70,7 @@ export function outlineNow({ state, computed }: Pick<OpenWork, 'state' | 'comput
   const { draft, before, refusals, missing } = computed.getState();
   const drawn = before ?? draft;
   return drawn && refusals.length === 0 && missing.length === 0
-    ? keptOutline(drawn.block, state.getState().work)
+    ? keptOutline(drawn.legs?.left ?? drawn.block, state.getState().work)
     : state.getState().work.draft.outline;
 }
 
@@ -79,7 +83,8 @@ export function redrawnUnderstood(open: OpenWork): void {
 
 function redrawnSince(open: Pick<OpenWork, 'state' | 'computed'>): Redrawn | undefined {
   const { outline } = open.state.getState().work.draft;
-  const block = open.computed.getState().draft?.block;
+  const drawn = open.computed.getState().draft;
+  const block = drawn?.legs?.left ?? drawn?.block;
   const now = outlineNow(open);
   // A set that was changed from elsewhere is drawn otherwise for that: nothing of the program's is to be told.
   if (now?.from !== outline?.from) return undefined;
@@ -88,8 +93,8 @@ function redrawnSince(open: Pick<OpenWork, 'state' | 'computed'>): Redrawn | und
     : undefined;
 }
 
-function compute({ work, preview, trial }: WorkState, last: Computed): Computed {
-  const input = inputNow(work);
+function compute({ work, preview, trial, leg }: WorkState, last: Computed): Computed {
+  const input = inputNow(work, leg);
   const missing = missingFigures(input);
   const tried = {
     ...input,
@@ -117,7 +122,7 @@ function compute({ work, preview, trial }: WorkState, last: Computed): Computed 
 /** Opens a piece of work: every change is computed at once and can be undone. */
 export function openWork(work: Work): OpenWork {
   const state = createStore<WorkState>()(
-    temporal((): WorkState => ({ work, preview: undefined, trial: undefined }), {
+    temporal((): WorkState => ({ work, preview: undefined, trial: undefined, leg: 'left' }), {
       partialize: ({ work: kept }) => ({ work: kept }),
       equality: (a, b) => a.work === b.work,
     }),
@@ -305,6 +310,13 @@ export const changeSettings = (settings: Readonly<Record<string, number>>): Chan
 
 /** Makes the draft from another set of the person. */
 export const moveToSet = (setId: string): Change => changeDraft((draft) => ({ ...draft, setId }));
+
+/** Looks at one leg, where an alteration makes the two differ. */
+export const lookAtLeg =
+  (leg: Leg): Change =>
+  ({ state }) => {
+    state.setState({ leg });
+  };
 
 /** Shows what lines set by hand would give, without keeping them. */
 export const previewByHand =

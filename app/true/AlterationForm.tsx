@@ -1,6 +1,14 @@
 import NativeSelect from '@mui/material/NativeSelect';
 import { useId, type ReactNode } from 'react';
-import { kindOf, type AlterationWork, type Field, type LevelPlace, type SeamPlace } from '../../core/alter/index.js';
+import {
+  kindOf,
+  type Alteration,
+  type AlterationWork,
+  type Field,
+  type LevelPlace,
+  type SeamPlace,
+} from '../../core/alter/index.js';
+import { LEGS, type Leg } from '../../core/draft/index.js';
 import { LEVELS } from '../../core/method/index.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
@@ -203,8 +211,22 @@ const PIECES = [
   ['both', 'Front and back'],
 ] as const;
 
+const ON_LEGS = [
+  ['both', 'Both legs'],
+  ['left', 'The left leg alone'],
+  ['right', 'The right leg alone'],
+] as const;
+
 /** The figures of one alteration, for exact work. */
-export function AlterationForm({ work, onChange }: { work: AlterationWork; onChange: (work: AlterationWork) => void }) {
+export function AlterationForm({
+  alteration: { work, leg },
+  onChange,
+  onLeg,
+}: {
+  alteration: Pick<Alteration, 'work' | 'leg'>;
+  onChange: (work: AlterationWork) => void;
+  onLeg: (leg: Leg | undefined) => void;
+}) {
   const { fields, panels } = kindOf(work.kind);
   const values = work as unknown as Readonly<Record<string, unknown>>;
   const change = (key: string, value: unknown): void => {
@@ -222,6 +244,14 @@ export function AlterationForm({ work, onChange }: { work: AlterationWork; onCha
           }}
         />
       )}
+      <Pick
+        label="Done to"
+        value={leg ?? 'both'}
+        options={ON_LEGS}
+        onChange={(picked) => {
+          onLeg(LEGS.find((one) => one === picked));
+        }}
+      />
       {Object.entries(fields).map(([key, field]) => {
         if (field.as === 'points' || ('unless' in field && field.unless?.(values))) return undefined;
         return (

@@ -1,5 +1,6 @@
-import { spoiltLines } from '../../core/chain/index.js';
+import { spoiltLines, type Draft } from '../../core/chain/index.js';
 import type { Check } from '../../core/check/index.js';
+import { otherLeg, type Leg } from '../../core/draft/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import IconButton from '@mui/material/IconButton';
 import NativeSelect from '@mui/material/NativeSelect';
@@ -9,6 +10,7 @@ import Edit from '@mui/icons-material/EditOutlined';
 import Delete from '@mui/icons-material/DeleteOutlined';
 import { useDeferredValue, useId, useMemo, useState } from 'react';
 import {
+  alterationsOf,
   alteredInTurn,
   fallsShort,
   kindOf,
@@ -28,10 +30,12 @@ import { signedFigure } from '../shared/signed.js';
 import {
   addAlterations,
   changeAlteration,
+  doneTo,
   moveAlteration,
   newAlteration,
   removeAlteration,
 } from '../store/alteration-work.js';
+import { lookAtLeg } from '../store/work-store.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { AlterationForm } from './AlterationForm.js';
 import { CopyAlterations } from './CopyAlterations.js';
@@ -73,14 +77,14 @@ interface RowProps {
 }
 
 function Row({ alteration, first, last, step, spoilt }: RowProps) {
-  const { id, on, work, note } = alteration;
+  const { id, on, work, note, leg } = alteration;
   const unit = useUnit();
   const tape = useTape();
   const change = useChange();
   const { chosen, set } = useTrue();
   const [editing, setEditing] = useState(false);
   const refusal = useComputed((c) => c.draft?.altered.told.find((t) => t.id === id)?.refusal);
-  const said = sayAlteration(work, unit);
+  const said = sayAlteration(work, unit, leg);
   const short = step && fallsShort(step);
   return (
     <li data-alteration={work.kind} data-chosen={chosen === id} data-on={on}>
@@ -100,6 +104,7 @@ function Row({ alteration, first, last, step, spoilt }: RowProps) {
           title="Show on the piece how it is done on paper"
           onClick={() => {
             set({ chosen: chosen === id ? undefined : id });
+            if (leg) change(lookAtLeg(leg));
           }}
         >
           {withFractions(said)}
@@ -165,14 +170,25 @@ function Row({ alteration, first, last, step, spoilt }: RowProps) {
       </div>
       {editing && (
         <AlterationForm
-          work={work}
+          alteration={alteration}
           onChange={(next) => {
             change(changeAlteration(id, (a) => ({ ...a, work: next })));
+          }}
+          onLeg={(next) => {
+            change(changeAlteration(id, (a) => doneTo(a, next)));
+            if (next) change(lookAtLeg(next));
           }}
         />
       )}
     </li>
   );
+}
+
+/** What each alteration did: on the leg looked at, and those of the other leg alone on theirs. */
+function stepsOf({ drafted, legs, altered: { told } }: Draft, list: readonly Alteration[], leg: Leg): AlteredStep[] {
+  const on = (one: Leg): AlteredStep[] => alteredInTurn(drafted, alterationsOf(list, one), told);
+  if (!legs) return on(leg);
+  return [...on(leg), ...on(otherLeg(leg)).filter(({ alteration }) => alteration.leg === otherLeg(leg))];
 }
 
 /** The alterations of the draft, done one after the other on top of the block. */
@@ -181,10 +197,11 @@ export function AlterationList() {
   const list = useWork(({ work }) => work.draft.alterations);
   const draft = useDeferredValue(useComputed((c) => c.draft));
   const rules = useWork(({ work }) => work.draft.rules);
+  const leg = useWork((s) => s.leg);
   const inHand = useBoard((s) => s.inHand);
   const change = useChange();
   const set = useTrue((s) => s.set);
-  const steps = useMemo(() => (draft ? alteredInTurn(draft.drafted, list, draft.altered.told) : []), [draft, list]);
+  const steps = useMemo(() => (draft ? stepsOf(draft, list, leg) : []), [draft, list, leg]);
   const spoilt = useMemo(
     () => (draft ? spoiltLines(draft, rules, steps) : new Map<string, Check[]>()),
     [draft, rules, steps],

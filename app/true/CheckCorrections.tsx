@@ -84,13 +84,14 @@ export function Offers({ check }: { check: Check }) {
   const open = useOpenWork();
   const unit = useUnit();
   const work = useWork((s) => s.work);
+  const leg = useWork((s) => s.leg);
   const { offers, stopped } = useMemo(() => {
     // Worked out from what is kept, not from a trial on the board.
     const draft = open.computed.getState().before ?? open.computed.getState().draft;
     const over = within(LONGEST_MS);
-    const found = draft ? offersFor(inputNow(work), draft, check.id, unit, over) : [];
+    const found = draft ? offersFor(inputNow(work, leg), draft, check.id, unit, over) : [];
     return { offers: found, stopped: over() };
-  }, [open, work, check.id, unit]);
+  }, [open, work, leg, check.id, unit]);
   const cut = stopped && (
     <p className="quiet">
       The list of alterations is long: not every correction could be tried in two seconds. Switch some off to see more.

@@ -25,7 +25,10 @@ const TAKES: readonly (readonly [string, readonly PanelName[]])[] = [
   ['back', ['back']],
 ];
 
-/** The body's crotch curve laid on the joined rises: how far the seams stand off it, in figures and words, and its shape to take. */
+/**
+ * The body's crotch curve laid on the joined rises: how far the seams stand off it, in figures and words, and its shape
+ * to take.
+ */
 export function CurveView() {
   const [pickId, inseamId] = [useId(), useId()];
   const block = useComputed((c) => c.draft?.block);

@@ -29,7 +29,10 @@ const WHICH = [
 /** What the outline that lies under the draft is called among the drafts. */
 const OUTLINE = 'outline';
 
-/** Takes the rise of another draft, or of the outline laid under this one: laid at the crotch point, blended to the waist. */
+/**
+ * Takes the rise of another draft, or of the outline laid under this one: laid at the crotch point, blended to the
+ * waist.
+ */
 export function LendRise() {
   const id = useId();
   const shelf = useShelf(roomOf(useParams().room));

@@ -17,9 +17,12 @@ const GROUPS: readonly (readonly [Check['against'], string])[] = [
   ['itself', 'Against itself'],
 ];
 
-/** What would bring each check in, the first correction that does; and whether there was not the time to try them all. */
+/**
+ * What would bring each check in, the first correction that does; and whether there was not the time to try them all.
+ */
 function useWays(): { readonly ways: ReadonlyMap<string, Offer>; readonly stopped: boolean } {
   const work = useWork((s) => s.work);
+  const leg = useWork((s) => s.leg);
   const draft = useComputed((c) => c.draft);
   const unit = useUnit();
   return useMemo(() => {
@@ -27,11 +30,11 @@ function useWays(): { readonly ways: ReadonlyMap<string, Offer>; readonly stoppe
     const ways = new Map<string, Offer>();
     for (const check of draft?.checks ?? []) {
       if (!draft || (check.verdict !== 'out' && check.verdict !== 'near')) continue;
-      const offer = offersFor(inputNow(work), draft, check.id, unit, over).find((o) => o.brings === 'in');
+      const offer = offersFor(inputNow(work, leg), draft, check.id, unit, over).find((o) => o.brings === 'in');
       if (offer) ways.set(check.id, offer);
     }
     return { ways, stopped: over() };
-  }, [work, draft, unit]);
+  }, [work, leg, draft, unit]);
 }
 
 /** What would bring a check in, in one line. */
@@ -117,7 +120,7 @@ export function ReportView() {
       <ol>
         {alterations.map((a) => (
           <li key={a.id}>
-            {withFractions(sayAlteration(a.work, unit))}
+            {withFractions(sayAlteration(a.work, unit, a.leg))}
             {a.on ? '' : ' (switched off)'}
           </li>
         ))}

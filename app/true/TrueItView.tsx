@@ -118,7 +118,8 @@ export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }
     setProblem(undefined);
     setWorking(true);
     const wish: TrueItWish = { importance, limits, costs };
-    const started = startTrueIt(inputNow(open.state.getState().work), unit, wish);
+    const { work, leg } = open.state.getState();
+    const started = startTrueIt(inputNow(work, leg), unit, wish);
     job.current = started;
     started.answer
       .then((answer) => {

@@ -75,8 +75,8 @@ export function cutBetween(from: Hold, to: Hold): AlterationWork | undefined {
 }
 
 /**
- * The opening of a wedge that was `by` mm and is pulled by `gone` mm, in whole steps. It never comes to nothing: a wedge of
- * nothing has no cut to take hold of.
+ * The opening of a wedge that was `by` mm and is pulled by `gone` mm, in whole steps. It never comes to nothing: a
+ * wedge of nothing has no cut to take hold of.
  */
 export function pulledTo(by: number, gone: number, step: number): number {
   const to = snapTo(by + gone, step);
@@ -177,8 +177,8 @@ function dartBy(panel: Panel, hold: Hold, from: Point, by: Point, step: number):
 }
 
 /**
- * The alteration that a drag with a tool makes: `by` is how far the hand has gone, in panel coordinates, mm; amounts snap
- * to `step` mm. Nothing where the tool does nothing to the seam that was taken hold of, or not yet anything.
+ * The alteration that a drag with a tool makes: `by` is how far the hand has gone, in panel coordinates, mm; amounts
+ * snap to `step` mm. Nothing where the tool does nothing to the seam that was taken hold of, or not yet anything.
  */
 export function workOfDrag(
   tool: Exclude<TrueTool, 'cut'>,

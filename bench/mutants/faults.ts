@@ -4,7 +4,10 @@ import { MEASURING_FAULTS } from './measuring-faults.js';
 
 export type { Fault } from './fault.js';
 
-/** Faults of the kinds that are made: a sign, a swapped piece, a shifted origin, a dropped term, a wrong limit, an inch figure. */
+/**
+ * Faults of the kinds that are made: a sign, a swapped piece, a shifted origin, a dropped term, a wrong limit, an inch
+ * figure.
+ */
 export const FAULTS: readonly Fault[] = [
   ...MAKING_FAULTS,
   ...MEASURING_FAULTS,

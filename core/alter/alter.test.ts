@@ -435,7 +435,8 @@ describe('every kind of alteration', () => {
       const short = edgeLengths(before)[across] - edgeLengths(after)[across];
       expect([JSON.stringify(from), across, Math.abs(short - 8) < 0.6]).toEqual([JSON.stringify(from), across, true]);
     }
-    // At the side from the waist down to the crotch line: the hip loses what the fold is deep there, and the side is drawn anew.
+    // At the side from the waist down to the crotch line: the hip loses what the fold is deep there, and the side is
+    // drawn anew.
     const side = { edge: 'side', share: 0 } as const;
     const sideFold = { panel: 'front', from: side, to: { edge: 'side', level: crotch }, byFrom: 8, byTo: 0 } as const;
     const { front } = altered({ kind: 'pinch', ...sideFold });
@@ -559,7 +560,8 @@ describe('every kind of alteration', () => {
     const off = (b: Block, p: Point): number => nearestPlace(b.back.edges.rise, p).distance;
     const [low, high] = [at(block, 0.3), at(block, 0.7)];
     const both = altered(scoop(0.3, 5), scoop(0.7, 4));
-    // The first runs out over the second's place and the second over the first's: neither may be taken back by the other.
+    // The first runs out over the second's place and the second over the first's: neither may be taken back by the
+    // other.
     expect(off(both, low)).toBeGreaterThan(off(altered(scoop(0.3, 5)), low) - 0.8);
     expect(off(both, high)).toBeGreaterThan(off(altered(scoop(0.7, 4)), high) - 0.8);
     const more = altered(scoop(0.45, 3), scoop(0.45, 3));
@@ -598,7 +600,8 @@ describe('every kind of alteration', () => {
         short += 1;
         expect(reached).toBeLessThan(work.by - 0.7);
         expect(Math.abs(reached - far)).toBeLessThan(1.6);
-        // A rise that turns one way stays outside the corner of its two end directions: there is no more room than that.
+        // A rise that turns one way stays outside the corner of its two end directions: there is no more room than
+        // that.
         const { crotchPoint, centreWaist } = from[panel].points;
         const up = directionAtPlace(curve, placeAtLength(curve, work.at * pathLength(curve)));
         const inward = { x: up.y, y: -up.x };

@@ -1,3 +1,4 @@
+import type { Leg } from '../draft/index.js';
 import type { PanelName } from '../method/index.js';
 import type { AnyKind, WorkOf } from './kind.js';
 import { across } from './kinds/across.js';
@@ -45,6 +46,8 @@ export interface Alteration {
   readonly id: string;
   readonly on: boolean;
   readonly work: AlterationWork;
+  /** The one leg that it is done to; both without it. */
+  readonly leg?: Leg | undefined;
   /** What it was made for, in the maker's or the program's words. */
   readonly note: string;
 }
@@ -59,7 +62,9 @@ export function kindOf(name: string, kinds: readonly AnyKind[] = KINDS): AnyKind
 /** The kinds that can be begun from nothing; a rise is taken from elsewhere. */
 export const STARTING_KINDS: readonly AlterationKind[] = KINDS.filter((k) => k.start !== undefined).map((k) => k.kind);
 
-/** An alteration of a kind with the amounts that a maker would begin with. Throws for one that is taken from elsewhere. */
+/**
+ * An alteration of a kind with the amounts that a maker would begin with. Throws for one that is taken from elsewhere.
+ */
 export function startingWork(kind: AlterationKind, panel: PanelName): AlterationWork {
   const begun = kindOf(kind).start?.(panel);
   if (!begun) throw new Error(`“${kind}” is taken from elsewhere`);

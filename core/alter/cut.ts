@@ -56,7 +56,10 @@ function indexOf(paper: Paper, place: RingPlace): number {
   return before;
 }
 
-/** The outline parted at two places: from the first to the second in its own direction, and from the second round to the first. */
+/**
+ * The outline parted at two places: from the first to the second in its own direction, and from the second round to the
+ * first.
+ */
 function arcsOf(paper: Paper, from: RingPlace, to: RingPlace): readonly [Bit[], Bit[]] {
   const bits = flat(paper);
   const [i, j] = [indexOf(paper, from), indexOf(paper, to)];
@@ -132,8 +135,8 @@ function grouped(bits: readonly Bit[]): Record<RunName, Cubic[]> {
 
 /**
  * Cuts a piece through and moves one part rigidly, as with scissors on paper (docs/alterations.md): opened, the gap is
- * bridged straight; overlapped, the strip between is taken out. Nothing is smoothed here, so that a cut opened and closed
- * by as much gives the outline back. The part with the crease at the crotch line stays, or the upper where told.
+ * bridged straight; overlapped, the strip between is taken out. Nothing is smoothed here, so that a cut opened and
+ * closed by as much gives the outline back. The part with the crease at the crotch line stays, or the upper where told.
  */
 export function openCut(paper: Paper, cut: Cut, alteration: string): Paper | AlterationFault {
   const { from, to, byFrom: a, byTo: b } = cut;

@@ -42,7 +42,9 @@ function waistStands(paper: Paper, { points, darts, edges }: Panel): boolean {
   return ends && sameSide && sameDarts;
 }
 
-/** The hem: straight, or, where the leg was opened below, a curve square to the side that runs level into the inseam. */
+/**
+ * The hem: straight, or, where the leg was opened below, a curve square to the side that runs level into the inseam.
+ */
 function hemOf(paper: Paper, sideHem: Point, inseamHem: Point): Path {
   if (!paper.newHem) return [line(sideHem, inseamHem)];
   const across = scale(quarterTurn(endDirection(edgeOf(paper, 'side'))), -1);

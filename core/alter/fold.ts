@@ -22,13 +22,21 @@ interface Trimmed {
 /** What is shorter than this, in mm or as a share, is nothing. */
 export const NOTHING = 1e-9;
 
-/** Where so many times as much of one part's edge would fall away as of the other's, the first is a sliver at the fold. */
+/**
+ * Where so many times as much of one part's edge would fall away as of the other's, the first is a sliver at the fold.
+ */
 const SLIVER = 3;
 
-/** A fold runs out at an edge it meets at so sharp an angle at the least: what falls away there is so many times its depth. */
+/**
+ * A fold runs out at an edge it meets at so sharp an angle at the least: what falls away there is so many times its
+ * depth.
+ */
 const MOST_FOLDED_AWAY = 12;
 
-/** Cuts the head of an arc off at its first crossing with a fold that is `by` deep there; nothing where it does not cross nearby. */
+/**
+ * Cuts the head of an arc off at its first crossing with a fold that is `by` deep there; nothing where it does not
+ * cross nearby.
+ */
 function trimHead(arc: readonly Bit[], { on, d }: Fold, by: number): Trimmed | undefined {
   const path = arc.map((bit) => bit.c);
   const [hit] = crossLine(path, on, d);
@@ -41,7 +49,10 @@ function trimHead(arc: readonly Bit[], { on, d }: Fold, by: number): Trimmed | u
   return { bits: [...(tail ? [{ run: bit.run, c: tail }] : []), ...arc.slice(hit.index + 1)], away };
 }
 
-/** Both arcs where the fold's end lies between them: the one is trimmed at its head, or the other, and the rest is whole. */
+/**
+ * Both arcs where the fold's end lies between them: the one is trimmed at its head, or the other, and the rest is
+ * whole.
+ */
 export interface FoldedEnd {
   readonly moving: readonly Bit[];
   readonly staying: readonly Bit[];
@@ -51,8 +62,8 @@ export interface FoldedEnd {
 }
 
 /**
- * Folds `by` away at one end of a cut, where both arcs have their heads: from the part that moves, or, where that is but a
- * sliver there or nothing at all, from the part that stays. Nothing where neither has the cloth.
+ * Folds `by` away at one end of a cut, where both arcs have their heads: from the part that moves, or, where that is
+ * but a sliver there or nothing at all, from the part that stays. Nothing where neither has the cloth.
  */
 export function foldEnd(
   moving: readonly Bit[],

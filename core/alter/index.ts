@@ -12,6 +12,7 @@ export type { AnyKind, Field } from './kind.js';
 export type { LevelPlace, SeamPlace } from './place.js';
 export { takesDartOver } from './kinds/dart.js';
 export { withLengths } from './with-lengths.js';
+export { alterationsOf, alterLegs, legsDiffer, type AlteredLegs } from './one-leg.js';
 export { alterBlock, type AlteredBlock, type AlterationTold } from './alter.js';
 export { alteredInTurn, fallsShort, lengthChanges, type AlteredStep, type LengthChange } from './tell.js';
 export type { Mark } from './paper.js';

@@ -138,7 +138,9 @@ describe('a new kind', () => {
       expect(is.hem - was.hem).toBeCloseTo(40, 1);
       expect(is.rise).toBeCloseTo(was.rise, 6);
     }
-    expect(sayAlteration(work, 'cm', kinds)).toBe('Front and back: flare 20 mm at each seam from the knee line');
+    expect(sayAlteration(work, 'cm', undefined, kinds)).toBe(
+      'Front and back: flare 20 mm at each seam from the knee line',
+    );
     expect(alterationWork(z.number(), kinds).safeParse(work).data).toEqual(work);
     expect(alterationWork(z.number(), kinds).safeParse({ ...work, by: 'wide' }).success).toBe(false);
     expect(schema.safeParse(work).success).toBe(false);

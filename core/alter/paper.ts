@@ -236,7 +236,10 @@ export function placeOf(paper: Paper, place: SeamPlace): RingPlace | undefined {
   return hit && inRun(paper, place.edge, hit.index, hit.t, hit.at);
 }
 
-/** The length along an edge, in the direction of the outline, at which it first crosses a level; nothing where it does not. */
+/**
+ * The length along an edge, in the direction of the outline, at which it first crosses a level; nothing where it does
+ * not.
+ */
 export function lengthAtLevel(path: Path, y: number): number | undefined {
   const [hit] = crossLine(path, point(0, y), point(1, 0));
   if (!hit) return undefined;

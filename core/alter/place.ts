@@ -7,7 +7,10 @@ export interface LevelPlace {
   readonly by: number;
 }
 
-/** A place on a seam: at a share (0 to 1) of its length from its upper end (waist and hem: from the centre), or at a level. */
+/**
+ * A place on a seam: at a share (0 to 1) of its length from its upper end (waist and hem: from the centre), or at a
+ * level.
+ */
 export type SeamPlace =
   { readonly edge: EdgeName; readonly share: number } | { readonly edge: EdgeName; readonly level: LevelPlace };
 

@@ -62,8 +62,8 @@ function bowOf(path: Path, from: Point, to: Point): number {
 }
 
 /**
- * The inseam of a paper drawn anew (docs/trade/curves.md) between its crotch point, knee and hem, as hollow as it was moved.
- * Nothing where the leg has no knee or no such seam is found.
+ * The inseam of a paper drawn anew (docs/trade/curves.md) between its crotch point, knee and hem, as hollow as it was
+ * moved. Nothing where the leg has no knee or no such seam is found.
  */
 export function withInseam(paper: Paper): Paper | undefined {
   if (!paper.kneeOnPiece) return undefined;
@@ -82,8 +82,8 @@ export function withInseam(paper: Paper): Paper | undefined {
 
 /**
  * The side of a paper drawn anew (docs/trade/curves.md) from its waist over its hip to its knee and hem. Nothing for a
- * straight side, a leg without a knee, or where no such seam is found. `keepsTop`: what lies above the hip stays where it is
- * whole and meets the new line smoothly.
+ * straight side, a leg without a knee, or where no such seam is found. `keepsTop`: what lies above the hip stays where
+ * it is whole and meets the new line smoothly.
  */
 export function withSide(paper: Paper, keepsTop = false): Paper | undefined {
   if (!paper.kneeOnPiece || paper.manner.straightSide) return undefined;

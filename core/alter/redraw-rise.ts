@@ -28,7 +28,10 @@ import { edgeOf, startOfRun, type Paper, type Scooped } from './paper.js';
 
 /** The diagonal on which the hollow of a crotch curve is measured from its corner. */
 export const DIAGONAL: Point = { x: Math.SQRT1_2, y: -Math.SQRT1_2 };
-/** How far up and down the centre line the curve may begin, in mm; how far the line may lean about its waist end, radians. */
+/**
+ * How far up and down the centre line the curve may begin, in mm; how far the line may lean about its waist end,
+ * radians.
+ */
 const UP = 60;
 const DOWN = 110;
 const LEAN = (3 * Math.PI) / 180;
@@ -36,12 +39,17 @@ const LEAN = (3 * Math.PI) / 180;
 const GIVE = { through: 1, start: 0.006, end: 0 };
 /** A place to which it was scooped is dearer. */
 const SCOOPED = { ...GIVE, through: 40 };
-/** How near, in mm, it has to pass where it was scooped to last, before it is drawn less fair; and where it was before. */
+/**
+ * How near, in mm, it has to pass where it was scooped to last, before it is drawn less fair; and where it was before.
+ */
 const THROUGH = 0.5;
 const PASSES = 1;
 /** Of the straight at least so much stays, in mm. */
 const LEAST_STRAIGHT = 10;
-/** By how much a rise is longer for each millimetre of hollow, as a first guess; how far the hollow gives for the length. */
+/**
+ * By how much a rise is longer for each millimetre of hollow, as a first guess; how far the hollow gives for the
+ * length.
+ */
 const PER_HOLLOW = 0.7;
 const HOLLOW_GIVES = 6;
 const LENGTH_ROUNDS = 4;
@@ -86,8 +94,8 @@ interface Tried {
 }
 
 /**
- * The bend whose length is the one wanted, by a hollow a little deeper or shallower than told (secant steps from a first
- * guess); the nearest to it where the hollow would have to move too far.
+ * The bend whose length is the one wanted, by a hollow a little deeper or shallower than told (secant steps from a
+ * first guess); the nearest to it where the hollow would have to move too far.
  */
 function asLong(draw: (hollow: number) => Tried | undefined, hollow: number): Tried | undefined {
   let [at, found] = [hollow, draw(hollow)];
@@ -103,12 +111,12 @@ function asLong(draw: (hollow: number) => Tried | undefined, hollow: number): Tr
 }
 
 /**
- * The rise of a paper drawn anew in one bend by the measure of a rise (docs/trade/curves.md): one straight from the waist
- * end to where the curve begins, from there through the hollow, or as near to it as is fair, to the crotch point, square
- * to the inseam as before. A curve that was only cut is as hollow as it was drafted, or as its length asks; one that was
- * bent as it was bent; one that was scooped passes where it was scooped to, as near as is fair. What was broken by
- * cuts keeps its length: what the hollow cannot give, the waist end gives along the straight. Nothing where no bend is found
- * that passes every place to which it was scooped, or the waist end would have to give too much.
+ * The rise of a paper drawn anew in one bend by the measure of a rise (docs/trade/curves.md): one straight from the
+ * waist end to where the curve begins, from there through the hollow, or as near to it as is fair, to the crotch point,
+ * square to the inseam as before. A curve that was only cut is as hollow as it was drafted, or as its length asks; one
+ * that was bent as it was bent; one that was scooped passes where it was scooped to, as near as is fair. What was
+ * broken by cuts keeps its length: what the hollow cannot give, the waist end gives along the straight. Nothing where
+ * no bend is found that passes every place to which it was scooped, or the waist end would have to give too much.
  */
 export function redrawnRise(paper: Paper, drafted: Panel): RedrawnRise | undefined {
   const through = paper.scooped[paper.scooped.length - 1];

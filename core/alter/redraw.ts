@@ -87,7 +87,10 @@ function riseAnew(paper: Paper, drafted: Panel): Paper {
   return nearBy(paper, 'rise', { ...anew, newWaist: paper.newWaist || !rise.waistStands });
 }
 
-/** The point of the rise square off the side's hip, nearest to where the centre line was and no further from it than told. */
+/**
+ * The point of the rise square off the side's hip, nearest to where the centre line was and no further from it than
+ * told.
+ */
 function centreHipOn(paper: Paper, sideHip: Point, within: number): Point | undefined {
   const d = unit(subtract(paper.centreHip, sideHip));
   let near: Point | undefined;
@@ -99,9 +102,9 @@ function centreHipOn(paper: Paper, sideHip: Point, within: number): Point | unde
 }
 
 /**
- * The seams of a paper that were broken or bent, drawn anew by the measure of their kind, so that an altered piece has lines
- * as fair as a drafted one; what hip and waist lost by it is given back at the side. A shape that was asked for is only
- * smoothed where it is broken, and so is a seam that its measure cannot draw.
+ * The seams of a paper that were broken or bent, drawn anew by the measure of their kind, so that an altered piece has
+ * lines as fair as a drafted one; what hip and waist lost by it is given back at the side. A shape that was asked for
+ * is only smoothed where it is broken, and so is a seam that its measure cannot draw.
  */
 export function redrawn(cut: Paper, drafted: Panel): Paper {
   const paper = asDrafted(cut, drafted);

@@ -40,8 +40,8 @@ export interface AlteredStep {
 }
 
 /**
- * The alterations of a list that were done, each drawn on top of those before it; `told` says which they are. One that can
- * be drawn only with what comes after it leaves its block as it was, and the next shows both.
+ * The alterations of a list that were done, each drawn on top of those before it; `told` says which they are. One that
+ * can be drawn only with what comes after it leaves its block as it was, and the next shows both.
  */
 export function alteredInTurn(
   drafted: Block,
@@ -66,7 +66,10 @@ export function alteredInTurn(
 /** An amount that a piece falls short of by this much, in mm, is told. */
 const SHORT = 0.75;
 
-/** What of its amount an alteration has come to on a piece, in mm, where that is less than was asked; nothing where it is met. */
+/**
+ * What of its amount an alteration has come to on a piece, in mm, where that is less than was asked; nothing where it
+ * is met.
+ */
 export function fallsShort({ alteration: { work }, before, after }: AlteredStep): number | undefined {
   const kind = kindOf(work.kind);
   if (!kind.reached || !('by' in work) || before === after) return undefined;

@@ -1,3 +1,4 @@
+import type { Leg } from '../draft/index.js';
 import { LEVELS } from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import { kindOf, type AlterationWork } from './alteration.js';
@@ -23,12 +24,12 @@ function sayLevel({ line, by }: LevelPlace, unit: Unit): string {
 const sayPlace = (place: SeamPlace, unit: Unit): string =>
   'level' in place ? `${place.edge} at ${sayLevel(place.level, unit)}` : place.edge;
 
-/** An alteration in one line, as a maker would say what to do, in the reader's unit. */
-export const sayAlteration = (work: AlterationWork, unit: Unit, kinds?: readonly AnyKind[]): string => {
+/** An alteration in one line, as a maker would say what to do, in the reader's unit; of one leg where it is named. */
+export const sayAlteration = (work: AlterationWork, unit: Unit, leg?: Leg, kinds?: readonly AnyKind[]): string => {
   const said = kindOf(work.kind, kinds).say(work, {
     mm: (amount) => lengthSaid(amount, unit),
     level: (level) => sayLevel(level, unit),
     place: (place) => sayPlace(place, unit),
   });
-  return `${PANEL_WORDS[work.panel]}: ${said}`;
+  return `${PANEL_WORDS[work.panel]}${leg ? `, ${leg} leg` : ''}: ${said}`;
 };

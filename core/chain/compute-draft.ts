@@ -1,4 +1,4 @@
-import { alterBlock, type Alteration, type AlteredBlock } from '../alter/index.js';
+import { alterLegs, type Alteration, type AlteredBlock } from '../alter/index.js';
 import type { BodyTrace } from '../trace/index.js';
 import {
   checkAgainstBody,
@@ -6,12 +6,23 @@ import {
   checkGirths,
   checkLines,
   checkRiseShape,
+  legWalk,
+  ofBothLegs,
   shown,
   wantedRise,
   type Check,
   type LineRules,
 } from '../check/index.js';
-import { drawBlock, edgeLengths, HOUSE_RULES, type Block, type DraftRules } from '../draft/index.js';
+import {
+  drawBlock,
+  edgeLengths,
+  HOUSE_RULES,
+  otherLeg,
+  type Block,
+  type DraftRules,
+  type Leg,
+  type Legs,
+} from '../draft/index.js';
 import { figuresOf } from '../measured/index.js';
 import {
   measurementLabel,
@@ -62,6 +73,8 @@ export interface DraftInput {
   readonly set: Readonly<Record<string, number | DartPlace>>;
   /** Done one after the other on top of the block. */
   readonly alterations: readonly Alteration[];
+  /** The leg that is looked at, where an alteration makes the two differ. */
+  readonly leg: Leg;
 }
 
 /** A draft before it is judged: the sheet worked out, and both panels. */
@@ -69,8 +82,10 @@ export interface Drafted {
   readonly worked: Worked;
   /** Both panels as the sheet drafts them, before any alteration. */
   readonly drafted: Block;
-  /** Both panels with the alterations done. */
+  /** Both panels with the alterations done, as the leg looked at has them. */
   readonly block: Block;
+  /** Both panels of each leg, where an alteration makes them differ. */
+  readonly legs: Legs | undefined;
   /** What became of the alterations, and how they would be done on paper. */
   readonly altered: Pick<AlteredBlock, 'told' | 'marks'>;
 }
@@ -95,6 +110,7 @@ export const EMPTY_INPUT: DraftInput = {
   rules: HOUSE_RULES,
   set: {},
   alterations: [],
+  leg: 'left',
 };
 
 /** What a body is completed from. */
@@ -176,8 +192,8 @@ function withSettledExtensions(worked: Worked, block: Block): Worked {
 const CROTCH_WIDTH_REASON = 'Settled on the piece, so that side seam to crotch point is what the sheet states.';
 
 /**
- * Measurements to sheet to panels to alterations, without the checks: for what seeks a figure over many drafts. Refusals as
- * of `computeDraft`.
+ * Measurements to sheet to panels to alterations, without the checks: for what seeks a figure over many drafts.
+ * Refusals as of `computeDraft`.
  */
 export function drawDraft(input: DraftInput, stop?: () => boolean): Outcome<Drafted> {
   const fault = faultOf(input.sheet);
@@ -188,12 +204,12 @@ export function drawDraft(input: DraftInput, stop?: () => boolean): Outcome<Draf
   if (!done.ok) return done;
   const { block: drafted } = done.value;
   const worked = withSettledExtensions(done.value.worked, drafted);
-  const { block, told, marks } = alterBlock(drafted, input.alterations, stop && { stop });
-  return good({ worked, drafted, block, altered: { told, marks } });
+  const { block, legs, told, marks } = alterLegs(drafted, input.alterations, input.leg, stop && { stop });
+  return good({ worked, drafted, block, legs, altered: { told, marks } });
 }
 
-/** Every check of a draft: its figures held against the body, against one another and against the trade's lines. */
-function checksOf({ worked, drafted, block }: Drafted, { heights, trace, rules }: DraftInput): Check[] {
+/** Every check of a block: its figures held against the body, against one another and against the trade's lines. */
+function checksOfBlock({ worked, drafted }: Drafted, block: Block, { heights, trace, rules }: DraftInput): Check[] {
   const figures = figuresOf(block);
   return [
     ...checkAgainstBody(worked, block, figures),
@@ -205,13 +221,22 @@ function checksOf({ worked, drafted, block }: Drafted, { heights, trace, rules }
       equalInseams: worked.choices['inseams'] === 'equal',
     }),
     ...checkLines(block, { ...lineRulesOf(worked, rules), drafted }),
-  ].map(shown);
+  ];
+}
+
+/** Every check of a draft; those of the whole garment are of both legs, where they differ. */
+function checksOf(draft: Drafted, input: DraftInput): Check[] {
+  const { block, legs } = draft;
+  const checks = checksOfBlock(draft, block, input);
+  if (!legs) return checks.map(shown);
+  const others = checksOfBlock(draft, legs[otherLeg(input.leg)], input);
+  return [...ofBothLegs(checks, others), legWalk(legs)].map(shown);
 }
 
 /**
- * The whole chain, one way down (docs/architecture.md): measurements to sheet to panels to alterations to checks. Pure; every
- * figure it cannot use comes back as a refusal that names its field. Where `stop` says that it takes too long, the
- * alterations are left out and told.
+ * The whole chain, one way down (docs/architecture.md): measurements to sheet to panels to alterations to checks. Pure;
+ * every figure it cannot use comes back as a refusal that names its field. Where `stop` says that it takes too long,
+ * the alterations are left out and told.
  */
 export function computeDraft(input: DraftInput, stop?: () => boolean): Outcome<Draft> {
   const drafted = drawDraft(input, stop);

@@ -57,9 +57,9 @@ function measuredGirth(id: MeasurementId, { front, back, levels }: Block): numbe
 }
 
 /**
- * Every finished girth of a draft (docs/trade/parameters.md): the ease that was laid off, by the sheet or by hand, and what
- * the pieces measure, which is more where a rise has left its centre line on the hip line; and the thigh as the panels
- * give it at the crotch line. Lengths in mm.
+ * Every finished girth of a draft (docs/trade/parameters.md): the ease that was laid off, by the sheet or by hand, and
+ * what the pieces measure, which is more where a rise has left its centre line on the hip line; and the thigh as the
+ * panels give it at the crotch line. Lengths in mm.
  */
 export function easeTable({ worked, block, drafted }: Draft): EaseRow[] {
   const rows = ROWS.flatMap(([id, setting, holds]): EaseRow[] => {
@@ -98,9 +98,9 @@ export function easeTable({ worked, block, drafted }: Draft): EaseRow[] {
 const CORRECTIONS = 3;
 
 /**
- * Both extensions, set by hand, that make the draft `wanted` mm wide at the crotch line: what is missing or over is shared
- * between front and back as their extensions stand to one another. The side seam gives way a little as the leg grows: it is
- * drawn anew and corrected. Nothing where no extension would be left.
+ * Both extensions, set by hand, that make the draft `wanted` mm wide at the crotch line: what is missing or over is
+ * shared between front and back as their extensions stand to one another. The side seam gives way a little as the leg
+ * grows: it is drawn anew and corrected. Nothing where no extension would be left.
  */
 export function extensionsFor(
   { worked, block }: Draft,

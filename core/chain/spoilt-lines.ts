@@ -4,8 +4,8 @@ import type { DraftRules } from '../draft/index.js';
 import { lineRulesOf, type Draft } from './compute-draft.js';
 
 /**
- * The lines that each alteration of a list has left worse than it found them, by its id, from its steps in turn, as the checks that see it
- * (docs/trade/truing.md). An alteration that leaves every line as fair as it was is not named.
+ * The lines that each alteration of a list has left worse than it found them, by its id, from its steps in turn, as the
+ * checks that see it (docs/trade/truing.md). An alteration that leaves every line as fair as it was is not named.
  */
 export function spoiltLines(
   { worked, drafted }: Pick<Draft, 'worked' | 'drafted'>,

@@ -155,7 +155,9 @@ const openingCheck = (worked: Worked, { opening: value }: Figures): Check =>
     about: both('waist'),
   });
 
-/** The checks of a draft against the body it is for (docs/trade/truing.md), as far as four measurements go and beyond. */
+/**
+ * The checks of a draft against the body it is for (docs/trade/truing.md), as far as four measurements go and beyond.
+ */
 export const checkAgainstBody = (worked: Worked, block: Block, figures: Figures): Check[] => [
   waistCheck(worked, figures),
   hipCheck(worked, block, figures),

@@ -76,7 +76,10 @@ export interface Sewn {
 /** Inseams cut to one length may differ by this, in mm. */
 const EQUAL = 1;
 
-/** The checks of a draft against itself (docs/trade/truing.md). A knit is stretched on, so its walk has more room below the knee. */
+/**
+ * The checks of a draft against itself (docs/trade/truing.md). A knit is stretched on, so its walk has more room below
+ * the knee.
+ */
 export const checkAgainstItself = (
   block: Block,
   figures: Figures,

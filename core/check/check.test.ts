@@ -511,9 +511,9 @@ describe('the figure that a check judges', () => {
   it('is the check’s own for every check of one figure, a counted band among it', () => {
     for (const more of [{}, { settings: { bandDepth: 40 }, choices: { bandCounts: 'yes' } }]) {
       const d = draft(more);
-      const figures = d.checks.filter((c) => checkedFigure(c.id, d.worked, d.block) !== undefined);
+      const figures = d.checks.filter((c) => checkedFigure(c.id, d) !== undefined);
       expect(figures.length).toBeGreaterThan(12);
-      for (const c of figures) expect([c.id, checkedFigure(c.id, d.worked, d.block)]).toEqual([c.id, c.value]);
+      for (const c of figures) expect([c.id, checkedFigure(c.id, d)]).toEqual([c.id, c.value]);
     }
   });
 

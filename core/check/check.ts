@@ -33,6 +33,7 @@ export const CHECK_IDS = [
   'inseamWalk',
   'inseamWalkBelow',
   'sideWalk',
+  'legWalk',
   'waistRun',
   'crotchJoin',
   'frontRiseLine',
@@ -91,7 +92,10 @@ const NEAR_MOST = 10;
 /** Lengths are drawn to a hundredth of a millimetre: a figure on the very edge of its band is in. */
 const DRAWN_TO = 0.01;
 
-/** The verdict of a figure against a band: in, near (out by no more than a quarter of the band), out; unknown without one. */
+/**
+ * The verdict of a figure against a band: in, near (out by no more than a quarter of the band), out; unknown without
+ * one.
+ */
 export function verdictOf(value: number, low: number, high: number): Verdict {
   if (!Number.isFinite(value)) return 'unknown';
   if (value >= low - DRAWN_TO && value <= high + DRAWN_TO) return 'in';
@@ -119,7 +123,10 @@ export const unjudged = (j: Omit<Judged, 'low' | 'high' | 'restsOnEstimate'>, wa
   restsOnEstimate: false,
 });
 
-/** A check as it is shown: one whose figure the piece does not have, as where it ends above the level, says so and judges nothing. */
+/**
+ * A check as it is shown: one whose figure the piece does not have, as where it ends above the level, says so and
+ * judges nothing.
+ */
 export function shown(check: Check): Check {
   if (typeof check.value !== 'number' || Number.isFinite(check.value)) return check;
   return { ...check, value: undefined, low: undefined, high: undefined, verdict: 'unknown', notReached: true };

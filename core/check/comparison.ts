@@ -21,6 +21,7 @@ export type PlainComparison =
   | 'inseamWalkEqual'
   | 'inseamWalkBelow'
   | 'sideWalk'
+  | 'legWalk'
   | 'waistRun'
   | 'crotchJoin'
   | 'darts'
@@ -34,7 +35,9 @@ export type PlainComparison =
 export type Comparison =
   | { readonly of: PlainComparison }
   /** The seam along a rise with a measurement of the body; `band` where the depth of a band counts in. */
-  /** `ease`: what of the crotch ease is wanted beside the body's figure, in mm; `body`: that figure, where there is one. */
+  /**
+   * `ease`: what of the crotch ease is wanted beside the body's figure, in mm; `body`: that figure, where there is one.
+   */
   | {
       readonly of: 'rise';
       readonly with: MeasurementId;
@@ -48,7 +51,10 @@ export type Comparison =
   | { readonly of: 'girth'; readonly with: MeasurementId }
   /** Both panels across where the thigh was taken below the crotch line, in mm. */
   | { readonly of: 'thighTaken'; readonly below: number }
-  /** How high centre back stands above the crotch line with the seat height of the body; with the crotch ease, and a counted band. */
+  /**
+   * How high centre back stands above the crotch line with the seat height of the body; with the crotch ease, and a
+   * counted band.
+   */
   | { readonly of: 'seatHeight'; readonly band: boolean; readonly ease: number }
   /** The finished girth at a height above the crotch line, in mm. */
   | { readonly of: 'height'; readonly above: number }

@@ -95,9 +95,9 @@ function legChecks(worked: Worked, block: Block): Check[] {
 }
 
 /**
- * The garment's girths down the leg, and at the high hip, against the body's (docs/trade/truing.md): a leg at least 2 cm
- * over a close one and 6 cm over any other, a knit what its stretch allows; the high hip at least the body's with an ease
- * that slides from the waist's to the hip's, and so every girth measured at a height.
+ * The garment's girths down the leg, and at the high hip, against the body's (docs/trade/truing.md): a leg at least 2
+ * cm over a close one and 6 cm over any other, a knit what its stretch allows; the high hip at least the body's with an
+ * ease that slides from the waist's to the hip's, and so every girth measured at a height.
  */
 export function checkGirths(worked: Worked, block: Block, heights: readonly GirthAtHeight[] = []): Check[] {
   const setting = (name: string): number => Number(worked.ledger.get(name)?.value ?? 0);

@@ -11,7 +11,7 @@ export {
 export type { Measure } from './measure.js';
 export type { Finding } from './finding.js';
 export { checkLabel, plainValue, sayCompares, sayFinding } from './words.js';
-export { checkedFigure } from './checked-figure.js';
+export { checkedFigure, legWalk, ofBothLegs } from './both-legs.js';
 export { classByExtensions } from './fit-class.js';
 export { characterOf, RISE_BAND, wantedRise } from './rises.js';
 export { checkAgainstBody } from './against-body.js';

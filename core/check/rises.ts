@@ -17,8 +17,8 @@ const SEAT_ROOM: Partial<Record<FitClass['id'], number>> = {
 const WHOLE_RISE_BAND = 10;
 
 /**
- * How high centre back stands above the crotch line with the seat height of the body, where that was taken: at least the
- * body's, at most the crotch ease and the room to sit over it (docs/trade/truing.md).
+ * How high centre back stands above the crotch line with the seat height of the body, where that was taken: at least
+ * the body's, at most the crotch ease and the room to sit over it (docs/trade/truing.md).
  */
 export function seatHeightCheck(worked: Worked, figures: Figures): Check[] {
   const known = worked.body.get('seatHeight');
@@ -72,7 +72,10 @@ function easeIn({ choices, ledger }: Worked, id: RiseId): number {
   return id === 'wholeRise' ? 2 * ease : ease;
 }
 
-/** How long the seam of a rise is wanted, in mm: the body's, with the crotch ease where that was chosen, less a counted band. */
+/**
+ * How long the seam of a rise is wanted, in mm: the body's, with the crotch ease where that was chosen, less a counted
+ * band.
+ */
 export function wantedRise(worked: Worked, id: 'frontRise' | 'backRise'): number | undefined {
   const known = worked.body.get(id);
   return isGiven(known) ? known.mm + easeIn(worked, id) - bandIn(worked, id) : undefined;

@@ -22,8 +22,8 @@ const GIVE: BendGive = { through: 1, start: 0.006, startUp: UP, startDown: DOWN,
 const STEPS = [0, 40, 80, 120];
 
 /**
- * A rise drawn anew as one fair bend from the straight centre line to the crotch point, through its hollow or as near to it
- * as is fair; as the points of a lent rise. `size` shrinks the limits for a child. Nothing where there is none.
+ * A rise drawn anew as one fair bend from the straight centre line to the crotch point, through its hollow or as near
+ * to it as is fair; as the points of a lent rise. `size` shrinks the limits for a child. Nothing where there is none.
  */
 export function fairRise(panel: Panel, size: number): Point[] | undefined {
   const { centreWaist, curveStart, corner, crotchPoint } = panel.points;

@@ -68,8 +68,7 @@ function figureWith(input: DraftInput, works: readonly AlterationWork[], id: Che
   const tried = withWorks(input, works, 'try');
   const drawn = drawDraft(tried, stop);
   if (!drawn.ok || !allDone(drawn.value, works)) return undefined;
-  const { worked, block } = drawn.value;
-  const figure = checkedFigure(id, worked, block);
+  const figure = checkedFigure(id, drawn.value);
   if (figure !== undefined) return figure;
   const whole = computeDraft(tried, stop);
   const value = whole.ok ? checkIn(whole.value, id)?.value : undefined;
@@ -81,7 +80,9 @@ const NEAR_ENOUGH = 0.2;
 /** Amounts are offered in half millimetres, or in sixteenths of an inch: what is said is what is done. */
 const rounded = (mm: number, unit: Unit): number => snapTo(mm, unit === 'in' ? toMm(1 / 16, 'in') : 0.5);
 
-/** The amount by which a way brings a check to its aim (secant method over the whole chain); nothing where it cannot. */
+/**
+ * The amount by which a way brings a check to its aim (secant method over the whole chain); nothing where it cannot.
+ */
 function amountFor(input: DraftInput, check: Check, way: Way, stop: Stop): number | undefined {
   if (way.guess === 0) return 0;
   const aim = aimOf(check);
@@ -156,8 +157,8 @@ export function sayEffect({ label, was, is, verdictWas, verdictIs, kind }: Effec
 
 /**
  * The corrections offered for a check, each brought to the middle of its band where it can, with what it does to all
- * other checks (docs/trade/truing.md). Empty where the check is not about a length on the piece. Where `stop` says that it
- * takes too long, what was found by then.
+ * other checks (docs/trade/truing.md). Empty where the check is not about a length on the piece. Where `stop` says that
+ * it takes too long, what was found by then.
  */
 export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Unit, stop?: () => boolean): Offer[] {
   const check = checkIn(draft, id);

@@ -1,6 +1,8 @@
 import type { Reference } from '../reference/index.js';
 
-/** The cook's old kitchen pair, taken apart and traced: two pieces as they lay on the table, in centimetres. Made up. */
+/**
+ * The cook's old kitchen pair, taken apart and traced: two pieces as they lay on the table, in centimetres. Made up.
+ */
 export const PAIR_TAKEN_APART: Reference = {
   name: 'kitchen-pair-taken-apart.svg',
   date: '2026-09-04',

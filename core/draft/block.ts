@@ -88,7 +88,9 @@ function setting(worked: Worked, rules: DraftRules, name: PanelName): PanelSetti
   };
 }
 
-/** A crotch width that a sheet states grows and shrinks with the extension, where build or a child's rules change that. */
+/**
+ * A crotch width that a sheet states grows and shrinks with the extension, where build or a child's rules change that.
+ */
 function withBuild({ ledger }: Worked, name: PanelName, p: PanelParameters): PanelParameters {
   if (p.crotchWidth === undefined) return p;
   const stated = ledger.get(`${name}.crotchWidth`)?.node;
@@ -106,8 +108,8 @@ function fallsPlumb({ sheet, choices, ledger, byHand }: Worked, name: PanelName)
 }
 
 /**
- * Draws both panels from a sheet worked out for a body (docs/trade/parameters.md, docs/trade/curves.md). Refuses, with the
- * field and the way out, what no piece can be made of; never throws for a figure.
+ * Draws both panels from a sheet worked out for a body (docs/trade/parameters.md, docs/trade/curves.md). Refuses, with
+ * the field and the way out, what no piece can be made of; never throws for a figure.
  */
 export function drawBlock(worked: Worked, rules: DraftRules = HOUSE_RULES): Outcome<Block> {
   const isByHand = (name: string): boolean => worked.byHand.has(name);

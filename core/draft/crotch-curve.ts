@@ -86,9 +86,9 @@ export function diagonalOf(corner: Point, start: Point, crotchPoint: Point): num
 }
 
 /**
- * The crotch curve (docs/trade/curves.md): from the straight centre line in one fair bend through, or as near as is fair
- * to, the hollow to the crotch point, square to the inseam there. What gives way, each dearer than the one before: hollow,
- * start, lean, extension. Nothing where no such curve is found.
+ * The crotch curve (docs/trade/curves.md): from the straight centre line in one fair bend through, or as near as is
+ * fair to, the hollow to the crotch point, square to the inseam there. What gives way, each dearer than the one before:
+ * hollow, start, lean, extension. Nothing where no such curve is found.
  */
 export function crotchCurve(wish: RiseWish): CrotchCurve | undefined {
   const { seat, corner, crotchPoint, size, held } = wish;
@@ -129,8 +129,8 @@ interface Allowed {
 }
 
 /**
- * What a rise may be drawn by, the fairest first (docs/trade/curves.md): its measure; all but straight at its ends; flat for
- * longer; looser. What may give way is the same throughout, but for the start.
+ * What a rise may be drawn by, the fairest first (docs/trade/curves.md): its measure; all but straight at its ends;
+ * flat for longer; looser. What may give way is the same throughout, but for the start.
  */
 function allowances(name: PanelName, size: number, give: BendGive): readonly Allowed[] {
   const limits = riseLimits(name, size);
@@ -147,8 +147,8 @@ function allowances(name: PanelName, size: number, give: BendGive): readonly All
 export type RiseBendWish = Omit<BendWish, 'limits' | 'give'>;
 
 /**
- * The fair bend of a rise, or the nearest to one that its ends admit, at last one plain cubic. Nothing where even that would
- * turn back.
+ * The fair bend of a rise, or the nearest to one that its ends admit, at last one plain cubic. Nothing where even that
+ * would turn back.
  */
 export function riseBend(name: PanelName, size: number, wish: RiseBendWish, give: BendGive): EvenBend | undefined {
   for (const allowed of allowances(name, size, give)) {
@@ -159,8 +159,8 @@ export function riseBend(name: PanelName, size: number, wish: RiseBendWish, give
 }
 
 /**
- * The fairest bend of a rise that passes its hollow within `within` mm; where none does, the one that comes nearest. Nothing
- * where there is no fair bend at all.
+ * The fairest bend of a rise that passes its hollow within `within` mm; where none does, the one that comes nearest.
+ * Nothing where there is no fair bend at all.
  */
 export function riseBendThrough(
   name: PanelName,

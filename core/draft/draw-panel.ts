@@ -239,7 +239,9 @@ export function completePanel(
   return proven(setting, panel);
 }
 
-/** Where the hip line, square to the centre line, meets the piece: on the curve where that has left the line already. */
+/**
+ * Where the hip line, square to the centre line, meets the piece: on the curve where that has left the line already.
+ */
 function hipOnRise(seat: SeatLine, sideHip: Point, curveStart: Point, down: Path): Point {
   const foot = footOnCentre(seat, sideHip);
   if (foot.y <= curveStart.y) return foot;

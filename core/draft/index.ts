@@ -14,6 +14,7 @@ export {
 } from './panel.js';
 export { girthLevels, levelSpan, type LegGirth } from './level-width.js';
 export { draftNotes } from './draft-notes.js';
+export { alikeLegs, LEGS, otherLeg, type Leg, type Legs } from './legs.js';
 export { drawBlock, edgeLengths, sheetHip, type Block, type EdgeLengths } from './block.js';
 export { INSEAM_STRETCH } from './walk-inseams.js';
 export { riseBend, riseBendThrough, riseLimits } from './crotch-curve.js';

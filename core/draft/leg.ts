@@ -240,7 +240,9 @@ export function inseamSeam({ crotchPoint, end, hollow, thigh }: InseamWish): Ins
   };
 }
 
-/** How a seam of a short leg begins: place, slope dx/dy and, where it goes on from a seam above, its bend per 100 mm. */
+/**
+ * How a seam of a short leg begins: place, slope dx/dy and, where it goes on from a seam above, its bend per 100 mm.
+ */
 export interface LegStart {
   readonly at: Point;
   readonly slope: number;

@@ -17,7 +17,10 @@ export interface Shift {
   readonly sideWaist: number;
 }
 
-/** What a rise could not be drawn fairly without: a lean of the centre line in mm at the waist, a moved crotch point in mm. */
+/**
+ * What a rise could not be drawn fairly without: a lean of the centre line in mm at the waist, a moved crotch point in
+ * mm.
+ */
 export interface RiseGave {
   readonly lean: number;
   readonly end: number;

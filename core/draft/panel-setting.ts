@@ -14,7 +14,9 @@ export interface PanelSetting {
   readonly waistLimits: Omit<PlanLimits, 'leanTaper' | 'waistHeld'>;
   /** The makers of the method place the surplus of hip over waist themselves. */
   readonly ownSurplus: boolean;
-  /** A waist larger than the hip leans the centre out, whoever places the surplus; a pull-on swings out as it is taught. */
+  /**
+   * A waist larger than the hip leans the centre out, whoever places the surplus; a pull-on swings out as it is taught.
+   */
   readonly leansOut: boolean;
   /** The side is one straight vertical from which the leg's widths are laid off. */
   readonly straightSide: boolean;
@@ -26,7 +28,9 @@ export interface PanelSetting {
   readonly legFromSide: boolean;
   /** What lengths of a fair curve shrink by: 1 for an adult, hip over 90 cm for a child. */
   readonly size: number;
-  /** The piece's own leg, where it is not as long as the body's: what lies above the crotch is drawn with the full leg. */
+  /**
+   * The piece's own leg, where it is not as long as the body's: what lies above the crotch is drawn with the full leg.
+   */
   readonly cut: { readonly parameters: PanelParameters; readonly levels: Levels } | undefined;
   /** How much shorter than the front's the back inseam is cut above the knee, in mm: it is stretched on in sewing. */
   readonly inseamStretch: number;

@@ -149,8 +149,8 @@ const outlines = new WeakMap<Panel['edges'], Path>();
 const soundness = new WeakMap<Panel['edges'], boolean>();
 
 /**
- * True where a panel's outline is finite, closed, the right side up, and neither crosses nor touches itself. Looked at once
- * for each set of edges.
+ * True where a panel's outline is finite, closed, the right side up, and neither crosses nor touches itself. Looked at
+ * once for each set of edges.
  */
 export function isSound(panel: Panel): boolean {
   let sound = soundness.get(panel.edges);

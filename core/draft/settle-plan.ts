@@ -90,7 +90,9 @@ export const wantedWaist = ({ setting, plan }: PanelState): number => setting.pa
 const plannedTaper = (state: PanelState, panel: PlanPanel): number =>
   panel.surplus - state.plan.dartCount * state.plan.dartIntake - state.plan.centreIn - state.plan.waistMore;
 
-/** Plans anew on what was drawn: a closed cone makes the taper differ from the flat sum. True where the plan changed. */
+/**
+ * Plans anew on what was drawn: a closed cone makes the taper differ from the flat sum. True where the plan changed.
+ */
 export function replanned(
   states: readonly [PanelState, PanelState],
   drawn: readonly DrawnPanel[],

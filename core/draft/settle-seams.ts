@@ -110,8 +110,8 @@ function approachSeams(front: DrawnPanel, back: DrawnPanel, state: PanelState): 
 export type BlockSeams = readonly [front: PanelSeams, back: PanelSeams];
 
 /**
- * Lets both panels settle together (docs/trade/parameters.md): the waist plan over both, each waist to its width with its
- * darts closed, the side seams and inseams walked, the crease in the middle of the drawn crotch width.
+ * Lets both panels settle together (docs/trade/parameters.md): the waist plan over both, each waist to its width with
+ * its darts closed, the side seams and inseams walked, the crease in the middle of the drawn crotch width.
  */
 export function settleSeams(
   frontSetting: PanelSetting,
@@ -196,7 +196,10 @@ function farthest(a: readonly number[], b: readonly number[]): number {
 /** Each may be off square by this and what is left for the pair, radians. */
 const MOST_LEVELLED = (2.8 * Math.PI) / 180;
 
-/** Lets front and back waist run level into one another at the side: each is as far off square as the other the other way. */
+/**
+ * Lets front and back waist run level into one another at the side: each is as far off square as the other the other
+ * way.
+ */
 function level([front, back]: readonly [PanelState, PanelState], drawn: readonly [DrawnPanel, DrawnPanel]): void {
   const apart = (drawn[0].waist.closed.offSquare - drawn[1].waist.closed.offSquare) / 2;
   const most = MOST_LEVELLED;

@@ -34,7 +34,9 @@ const MOST_LEAN = Math.tan((14.6 * Math.PI) / 180);
 /** On the hip line it stands plumb within this; how dear that is. */
 const OFF_PLUMB = Math.tan((1.6 * Math.PI) / 180);
 const PLUMB_DEAR = 1500;
-/** The side may lie this far outside the straight from hip to knee from a quarter of the way on, and this far inside. */
+/**
+ * The side may lie this far outside the straight from hip to knee from a quarter of the way on, and this far inside.
+ */
 const OUTSIDE = 0.4;
 const INSIDE = 6.7;
 /** An inset keeps at least this share. */

@@ -38,7 +38,10 @@ const PAIR_DEAR = 3000;
 /** Front and back together may be off level at the side by twice this, radians. */
 export const PAIR_OFF = (0.85 * Math.PI) / 180;
 const PASSED = 1000;
-/** Where a limit has to be passed, the turn at the centre gives so many times more than the rest: no horn stands at the side. */
+/**
+ * Where a limit has to be passed, the turn at the centre gives so many times more than the rest: no horn stands at the
+ * side.
+ */
 const CENTRE_GIVES = 8;
 
 /** A waist found, by how much it passes a limit, and how dear it is. */

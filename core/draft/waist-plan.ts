@@ -212,7 +212,9 @@ function planStomach(front: PlanPanel, back: PlanPanel, limits: PlanLimits): Wai
   return shared(front, back, placed, limits.waistHeld ? 0 : STOMACH, limits.narrowestDart);
 }
 
-/** What leaves a panel by the schools without darts: a share of its own surplus at the centre, as far as it may lean. */
+/**
+ * What leaves a panel by the schools without darts: a share of its own surplus at the centre, as far as it may lean.
+ */
 export function withoutDarts(panel: PlanPanel, share: number): PanelPlan {
   const centreIn = Math.max(0, Math.min(panel.surplus * share, panel.mostLean));
   return { dartCount: 0, dartIntake: 0, centreIn: panel.centreHeld ? 0 : centreIn, waistMore: 0 };

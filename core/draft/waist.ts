@@ -25,7 +25,10 @@ export interface WaistWish {
   readonly dartDepths: readonly number[];
 }
 
-/** A waist over its closed darts, the darts that lie under it, and the depths at which their legs would be as long as listed. */
+/**
+ * A waist over its closed darts, the darts that lie under it, and the depths at which their legs would be as long as
+ * listed.
+ */
 export interface WaistRound {
   readonly closed: ClosedWaist;
   readonly flat: readonly FlatDart[];
@@ -64,8 +67,9 @@ function flatDarts(wish: WaistWish): FlatDart[] {
 }
 
 /**
- * One round of the waist (docs/trade/curves.md): the fair line over the closed darts as its ends now lie. The caller moves
- * the side end by what the line is too long or too short; the darts sink or rise until their legs are as long as listed.
+ * One round of the waist (docs/trade/curves.md): the fair line over the closed darts as its ends now lie. The caller
+ * moves the side end by what the line is too long or too short; the darts sink or rise until their legs are as long as
+ * listed.
  */
 export function waistRound(wish: WaistWish): WaistRound {
   const flat = flatDarts(wish);

@@ -4,7 +4,10 @@ import { inseamSeam, type Inseam } from './leg.js';
 import type { DrawnPanel, PanelState } from './panel-round.js';
 import { refusePanel } from './panel-setting.js';
 
-/** How much shorter than the front inseam the back inseam is aimed at, above the knee, where it is stretched on in sewing. */
+/**
+ * How much shorter than the front inseam the back inseam is aimed at, above the knee, where it is stretched on in
+ * sewing.
+ */
 export const INSEAM_STRETCH = 3;
 /** Settled where the crotch point moves by less than this, in mm. */
 const SETTLED = 0.006;
@@ -36,7 +39,8 @@ export function drawInseams(
   if (!ahead.ok) return ahead;
   const { byHand, parameters, mostMoved, inseamStretch } = back.setting;
   const held = byHand.has('crotchDrop');
-  // A drop that the method states is kept, and stretched on; only a back inseam that is the longer one is still shortened.
+  // A drop that the method states is kept, and stretched on; only a back inseam that is the longer one is still
+  // shortened.
   const stated = parameters.crotchDrop !== 0;
   const wanted = pathLength(ahead.value.upper) - (stated ? Math.min(STATED_STRETCH, inseamStretch) : inseamStretch);
   let lower = 0;

@@ -10,7 +10,7 @@ export type Mark =
       readonly kind: 'line';
       readonly role: LineRole;
       readonly name: string;
-      /** The part that it belongs to, by name. */
+      /** The part that it belongs to, by name; of one leg’s the pair’s. */
       readonly part?: string;
       readonly path: Path;
     }

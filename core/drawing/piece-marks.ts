@@ -59,21 +59,21 @@ function grainLines({ grain: [top, bottom] }: Part, move: Move): Mark[] {
   }));
 }
 
-/** How often a part is cut, in words; a single one also says for which leg and which side of the cloth is up. */
-export function cutWords({ cut, leg, up, cloth }: Part): string {
+/** How often a part is cut, in words; a single one also says for which leg, and if the wrong side of the cloth is up. */
+export function cutWords({ cut, leg, up, cloth }: Part, turnedOver = false): string {
   const of = cloth === 'shell' ? '' : ` of ${cloth}`;
   const how = { mirrored: ', mirrored', alike: '', 'on the fold': ' on the fold' }[cut.how];
   const only = leg === 'both' ? '' : `, ${leg} leg`;
-  const side = cut.how === 'mirrored' || up === 'right' ? '' : ', wrong side up';
+  const side = cut.how === 'mirrored' || (up === 'wrong') === turnedOver ? '' : ', wrong side up';
   return `Cut ${cut.count}${of}${how}${only}${side}`;
 }
 
 /** The words of a piece stand below the line that the part keeps for them, reading left to right. */
-function labelMarks({ part }: Piece, labels: SheetLabels, move: Move): Mark[] {
+function labelMarks({ part }: Piece, labels: SheetLabels, move: Move, turnedOver: boolean): Mark[] {
   const [a, b] = part.words.map(move) as [Point, Point];
   const left = Math.min(a.x, b.x) + 10;
   const top = a.y;
-  const lines = [labels.title, labels.person, labels.method, cutWords(part), labels.date];
+  const lines = [labels.title, labels.person, labels.method, cutWords(part, turnedOver), labels.date];
   return [
     { kind: 'text', at: point(left, top), text: part.name, size: 13, turn: 0, bold: true },
     ...lines.map((text, i): Mark => ({ kind: 'text', at: point(left, top + 10 + i * 7.5), text, size: 5.5, turn: 0 })),
@@ -84,10 +84,12 @@ function labelMarks({ part }: Piece, labels: SheetLabels, move: Move): Mark[] {
 function markLines(part: Part, mark: PartMark, move: Move): Mark[] {
   const name = `${part.id} ${mark.label}`;
   if (mark.kind === 'line')
-    return [{ kind: 'line', role: ROLES[mark.meaning], name, part: part.id, path: mapPath(mark.path, move) }];
+    return [
+      { kind: 'line', role: ROLES[mark.meaning], name, part: part.like ?? part.id, path: mapPath(mark.path, move) },
+    ];
   const { x, y } = mark.at;
   return [line(point(x - DRILL, y), point(x + DRILL, y)), line(point(x, y - DRILL), point(x, y + DRILL))].map(
-    (stroke) => ({ kind: 'line', role: 'dart', name, part: part.id, path: mapPath([stroke], move) }),
+    (stroke) => ({ kind: 'line', role: 'dart', name, part: part.like ?? part.id, path: mapPath([stroke], move) }),
   );
 }
 
@@ -95,13 +97,27 @@ const isFrame = (mark: PartMark): boolean =>
   mark.kind === 'line' && (mark.meaning === 'level' || mark.meaning === 'crease');
 
 /** Everything drawn of a piece, carried onto the sheet; stitching line and cut line bear the names of part and edge. */
-export function pieceMarks(piece: Piece, labels: SheetLabels, choice: SheetChoice, move: Move): Mark[] {
+export function pieceMarks(
+  piece: Piece,
+  labels: SheetLabels,
+  choice: SheetChoice,
+  move: Move,
+  turnedOver: boolean,
+): Mark[] {
   const { part, cut } = piece;
   const frame = choice.construction ? part.marks.filter(isFrame) : [];
   return [
     ...frame.flatMap((mark) => markLines(part, mark, move)),
     ...(choice.cut
-      ? [{ kind: 'line', role: 'cut', name: `${part.id}.cut`, part: part.id, path: mapPath(cut, move) } as const]
+      ? [
+          {
+            kind: 'line',
+            role: 'cut',
+            name: `${part.id}.cut`,
+            part: part.like ?? part.id,
+            path: mapPath(cut, move),
+          } as const,
+        ]
       : []),
     ...(choice.stitching
       ? part.edges.map(({ id, path }): Mark => {
@@ -109,7 +125,7 @@ export function pieceMarks(piece: Piece, labels: SheetLabels, choice: SheetChoic
             kind: 'line',
             role: 'stitching',
             name: `${part.id}.${id}`,
-            part: part.id,
+            part: part.like ?? part.id,
             path: mapPath(path, move),
           };
         })
@@ -117,6 +133,6 @@ export function pieceMarks(piece: Piece, labels: SheetLabels, choice: SheetChoic
     ...part.marks.filter((mark) => !isFrame(mark)).flatMap((mark) => markLines(part, mark, move)),
     ...notchLines(piece, move),
     ...grainLines(part, move),
-    ...labelMarks(piece, labels, move),
+    ...labelMarks(piece, labels, move, turnedOver),
   ];
 }

@@ -43,10 +43,14 @@ function sideIsLeft({ edges }: Part): boolean {
   return one.minX + one.maxX < all.minX + all.maxX;
 }
 
-/** The pieces on the frame lie with their sides toward one another: the first with its side to the right, the rest to the left. */
+/**
+ * The pieces on the frame lie with their sides toward one another: the first with its side to the right, the rest to
+ * the left. A single piece of one leg lies with the right side of the cloth up: turned over it would be the other leg's.
+ */
 function placeable(piece: Piece, i: number): Placeable {
   const box = pathBox(piece.cut);
   const { part } = piece;
+  if (part.like !== undefined) return { piece, box, turnedOver: part.up === 'wrong' };
   const hasSide = part.onFrame && part.edges.some(({ role }) => role === 'side');
   return { piece, box, turnedOver: hasSide && sideIsLeft(part) === (i === 0) };
 }
@@ -108,7 +112,7 @@ export function pieceSheet(
     laid.push(...placed);
     height = Math.max(...placed.map((p) => p.y + heightOf(p))) + GAP;
   }
-  const marks: Mark[] = laid.flatMap((p) => pieceMarks(p.piece, labels, choice, moveOf(p)));
+  const marks: Mark[] = laid.flatMap((p) => pieceMarks(p.piece, labels, choice, moveOf(p), p.turnedOver));
   const width = Math.max(...laid.map((p) => p.x + widthOf(p))) + GAP;
   if (square) {
     marks.push(...testSquares(point(GAP, height)));

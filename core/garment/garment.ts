@@ -1,7 +1,8 @@
-import type { Block } from '../draft/index.js';
+import type { Block, Legs } from '../draft/index.js';
 import { legs } from './legs.js';
 import type { Part } from './part.js';
 import type { Garment, Seam } from './seam.js';
+import { unlikeLegs } from './unlike-legs.js';
 
 /**
  * Makes parts of a garment, and the seams that join them to one another or to the parts made before. Data in, data out;
@@ -21,3 +22,12 @@ export const garmentOf = (block: Block, makers: readonly PartMaker[] = PART_MAKE
     },
     { parts: [], seams: [] },
   );
+
+/** The garment of a draft whose legs may differ: what is then not a mirrored pair is two single pieces. */
+export const garmentOfBoth = ({
+  block,
+  legs: each,
+}: {
+  readonly block: Block;
+  readonly legs: Legs | undefined;
+}): Garment => garmentOf(block, each ? [() => unlikeLegs(each), ...PART_MAKERS.slice(1)] : PART_MAKERS);

@@ -1,4 +1,4 @@
-export { garmentOf, PART_MAKERS, type PartMaker } from './garment.js';
+export { garmentOf, garmentOfBoth, PART_MAKERS, type PartMaker } from './garment.js';
 export { LEG_SEAMS } from './legs.js';
 export {
   EDGE_LABELS,

@@ -54,10 +54,14 @@ export interface Cut {
   readonly how: 'mirrored' | 'alike' | 'on the fold';
 }
 
-/** One piece of the pattern, net. Part coordinates, mm, y downward; the outline runs so that its inside is on the left. */
+/**
+ * One piece of the pattern, net. Part coordinates, mm, y downward; the outline runs so that its inside is on the left.
+ */
 export interface Part {
   readonly id: string;
   readonly name: string;
+  /** The part that it is one leg's of: what is given for that one holds for it too. */
+  readonly like?: string;
   /** Which leg it belongs to; a pair that is alike belongs to both. */
   readonly leg: 'both' | 'left' | 'right';
   /** In the order of the outline, each beginning where the one before it ends, the last ending at the first. */

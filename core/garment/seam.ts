@@ -17,7 +17,9 @@ export interface Stretch extends EdgeRef {
   readonly mirrored?: boolean;
 }
 
-/** How one stretch of a seam is made to fit the other: which is handled, how, and by how much its length changes, in mm. */
+/**
+ * How one stretch of a seam is made to fit the other: which is handled, how, and by how much its length changes, in mm.
+ */
 export interface Ease {
   readonly on: 'first' | 'second';
   readonly how: 'stretched' | 'eased' | 'gathered';
@@ -34,6 +36,8 @@ export interface Match {
 /** A seam: two stretches sewn together from where sewing starts, with what is matched on the way. */
 export interface Seam {
   readonly id: string;
+  /** The seam that it is one leg's of: what is given for that one holds for it too. */
+  readonly like?: string;
   readonly label: string;
   readonly first: Stretch;
   readonly second: Stretch;

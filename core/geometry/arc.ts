@@ -22,8 +22,8 @@ export function ellipseArc(centre: Point, major: Point, minor: Point, from: numb
 }
 
 /**
- * The circular arc from `a` to `b` whose bulge is the tangent of a quarter of its sweep: 0 is straight, 1 a half circle,
- * positive turns from x toward y.
+ * The circular arc from `a` to `b` whose bulge is the tangent of a quarter of its sweep: 0 is straight, 1 a half
+ * circle, positive turns from x toward y.
  */
 export function bulgeArc(a: Point, b: Point, bulge: number): Cubic[] {
   if (Math.abs(bulge) < 1e-9 || distance(a, b) === 0) return [line(a, b)];

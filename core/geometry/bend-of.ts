@@ -17,7 +17,10 @@ export function sharpestCorner(path: Path): number {
 /** Places along a curve at which its bend is looked at. */
 const SAMPLES = 48;
 
-/** Least radius in mm of a path, and whether its curvature changes sign; bends gentler than `gentle` mm in radius have none. */
+/**
+ * Least radius in mm of a path, and whether its curvature changes sign; bends gentler than `gentle` mm in radius have
+ * none.
+ */
 export function bendOf(rise: Path, gentle = 1e6): { leastRadius: number; changesSign: boolean } {
   let sharpest = 0;
   let bendsLeft = false;

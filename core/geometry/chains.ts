@@ -87,8 +87,8 @@ const startingAt = (path: Path, from: Point): Path => path.map((c, i) => (i === 
 
 /**
  * Paths joined end to end into chains, turned round where they must be: ends within `within` of one another are one
- * place. Where more than two meet, those that make a loop are joined, then those that carry on straightest. A chain that comes back to its start
- * is closed exactly.
+ * place. Where more than two meet, those that make a loop are joined, then those that carry on straightest. A chain
+ * that comes back to its start is closed exactly.
  */
 export function joinChains(
   paths: readonly Path[],

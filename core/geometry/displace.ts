@@ -37,8 +37,8 @@ export interface Displaced {
 }
 
 /**
- * A path with each place moved by `by`, a smooth function of the length along the path: tangents are carried with it, so
- * that what was smooth stays smooth. Long curves are cut into shorter ones where they move. `joints` are counts of
+ * A path with each place moved by `by`, a smooth function of the length along the path: tangents are carried with it,
+ * so that what was smooth stays smooth. Long curves are cut into shorter ones where they move. `joints` are counts of
  * curves before named places; they are given back for the new path.
  */
 export function displacePath(path: Path, by: Displacement, joints: readonly number[] = []): Displaced {

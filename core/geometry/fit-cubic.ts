@@ -10,8 +10,9 @@ export interface FitEnds {
 }
 
 /**
- * The lengths of the two handles, in mm, for which the cubic between the ends lies nearest to `points` at the parameters
- * `ts` (least squares); a length that the points do not settle, or that `held` refuses, is a third of the chord.
+ * The lengths of the two handles, in mm, for which the cubic between the ends lies nearest to `points` at the
+ * parameters `ts` (least squares); a length that the points do not settle, or that `held` refuses, is a third of the
+ * chord.
  */
 export function fitCubic(
   { start, leaving, end, arriving }: FitEnds,

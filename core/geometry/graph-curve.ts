@@ -53,10 +53,10 @@ export interface Figure {
 export type Sum = readonly (readonly [Figure, number])[];
 
 /**
- * A curve v(u) whose second derivative runs straight from node to node, still to be found: each of its spans is exactly a
- * cubic. Its figures (place, slope, bend) at any u are linear in its unknowns, and so are the conditions on it; of all
- * curves that meet them the one whose bend varies least is taken. Further unknowns, `slacks`, measure what gives way.
- * What must hold exactly is asked first.
+ * A curve v(u) whose second derivative runs straight from node to node, still to be found: each of its spans is exactly
+ * a cubic. Its figures (place, slope, bend) at any u are linear in its unknowns, and so are the conditions on it; of
+ * all curves that meet them the one whose bend varies least is taken. Further unknowns, `slacks`, measure what gives
+ * way. What must hold exactly is asked first.
  */
 export class GraphCurve {
   readonly size: number;

@@ -138,25 +138,34 @@ function nearestOnCubic(c: Cubic, p: Point): { t: number; distance: number } {
   return best;
 }
 
-/** The place on a path nearest to a point, and its distance in mm (sampling, then golden section search). */
+/** Sums of squares are right to far less than this, in mm. */
+const ROUNDING = 1e-6;
+
+/** How far a point lies from the box about the four points of a curve, in mm: no point of the curve is nearer. */
+function fromBox({ p0, p1, p2, p3 }: Cubic, { x, y }: Point): number {
+  const across = Math.max(0, Math.min(p0.x, p1.x, p2.x, p3.x) - x, x - Math.max(p0.x, p1.x, p2.x, p3.x));
+  const down = Math.max(0, Math.min(p0.y, p1.y, p2.y, p3.y) - y, y - Math.max(p0.y, p1.y, p2.y, p3.y));
+  return Math.hypot(across, down);
+}
+
+/**
+ * The place on a path nearest to a point, and its distance in mm (sampling, then golden section search; curves whose
+ * box lies further off than an end of another are passed over).
+ */
 export function nearestPlace(path: Path, p: Point): Place & { readonly distance: number } {
-  let best: (Place & { distance: number }) | undefined;
-  let run = 0;
+  let best: { index: number; t: number; distance: number } | undefined;
+  let bound = Math.min(...path.map((c) => Math.min(distance(c.p0, p), distance(c.p3, p))));
   for (const [index, c] of path.entries()) {
+    if (fromBox(c, p) > bound + ROUNDING) continue;
     const hit = nearestOnCubic(c, p);
-    if (!best || hit.distance < best.distance) {
-      best = {
-        index,
-        t: hit.t,
-        length: run + cubicLength(c, 0, hit.t),
-        at: pointAt(c, hit.t),
-        distance: hit.distance,
-      };
-    }
-    run += cubicLength(c);
+    if (!best || hit.distance < best.distance) best = { index, ...hit };
+    bound = Math.min(bound, hit.distance);
   }
-  if (!best) throw new Error('An empty path has no places');
-  return best;
+  const curve = best && path[best.index];
+  if (!best || !curve) throw new Error('An empty path has no places');
+  const { index, t } = best;
+  const length = pathLength(path.slice(0, index)) + cubicLength(curve, 0, t);
+  return { index, t, length, at: pointAt(curve, t), distance: best.distance };
 }
 
 /** How far each of a row of points lies from the first along the straight lines between them, in mm. */
@@ -194,8 +203,8 @@ export function flatten(path: Path, tolerance = 0.05): Point[] {
 }
 
 /**
- * The part of a path between two lengths from its start, in mm. On a closed path, one that ends before it begins runs on
- * over the start.
+ * The part of a path between two lengths from its start, in mm. On a closed path, one that ends before it begins runs
+ * on over the start.
  */
 export function pathBetween(path: Path, from: number, to: number): Path {
   if (to < from) return [...pathBetween(path, from, Infinity), ...pathBetween(path, 0, to)];

@@ -34,7 +34,10 @@ export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 /** Cross product (z part), in mm²; positive where `b` lies clockwise of `a` as seen with y down. */
 export const cross = (a: Point, b: Point): number => a.x * b.y - a.y * b.x;
 
-/** The length of a vector, in mm. Math.hypot guards against overflow that lengths of cloth never reach, at ten times the cost. */
+/**
+ * The length of a vector, in mm. Math.hypot guards against overflow that lengths of cloth never reach, at ten times the
+ * cost.
+ */
 export const norm = (a: Point): number => Math.sqrt(a.x * a.x + a.y * a.y);
 
 /** Distance between two points, in mm. */

@@ -27,8 +27,8 @@ function meeting(a: Point, b: Point, c: Point, d: Point): Point | undefined {
 
 /**
  * The first place where a closed run of points crosses itself, touches itself with a vertex, or runs back on itself;
- * nothing where it does none of these. Neighbouring stretches share an end, which does not count. Decided exactly. A sweep
- * over x keeps it near n log n.
+ * nothing where it does none of these. Neighbouring stretches share an end, which does not count. Decided exactly. A
+ * sweep over x keeps it near n log n.
  */
 export function selfCrossing(points: readonly Point[]): Point | undefined {
   const ring = points.filter((p, i) => distance(p, points[(i + points.length - 1) % points.length] ?? p) > SAME);

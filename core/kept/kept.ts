@@ -1,5 +1,5 @@
 import type { DraftInput } from '../chain/index.js';
-import { HOUSE_RULES } from '../draft/index.js';
+import { HOUSE_RULES, type Leg } from '../draft/index.js';
 import { COMMON, DEFAULT_SHEET, type Sheet } from '../method/index.js';
 import { houseAllowances } from '../piece/index.js';
 import type { KeptDraft, MeasurementSet, Person, Trace } from '../workbook/index.js';
@@ -22,8 +22,11 @@ export function setOf({ person, draft }: Work): MeasurementSet {
 export const newestTrace = ({ traces }: Person): Trace | undefined =>
   traces.reduce<Trace | undefined>((last, trace) => (!last || trace.date >= last.date ? trace : last), undefined);
 
-/** The input of the chain that a kept draft stands for; `shipped` is the sheet it names, used where it has none of its own. */
-export function inputOf(work: Work, shipped: Sheet): DraftInput {
+/**
+ * The input of the chain that a kept draft stands for; `shipped` is the sheet it names, used where it has none of its
+ * own, as the leg looked at has it.
+ */
+export function inputOf(work: Work, shipped: Sheet, leg: Leg = 'left'): DraftInput {
   const { draft, person } = work;
   const set = setOf(work);
   const { fitClass, stretch } = draft.fit;
@@ -41,6 +44,7 @@ export function inputOf(work: Work, shipped: Sheet): DraftInput {
     rules: draft.rules,
     set: draft.set,
     alterations: draft.alterations,
+    leg,
   };
 }
 

@@ -58,7 +58,8 @@ describe('a set of measurements', () => {
       traced: false,
     });
     expect(ask({ waist: 830, hip: 1010 })?.girth).toBe('waist');
-    // Three in a hundred is no change of weight; nor is anything asked once it was answered or the rises were taken anew.
+    // Three in a hundred is no change of weight; nor is anything asked once it was answered or the rises were taken
+    // anew.
     expect(ask({ hip: 1029 })).toBeUndefined();
     expect(ask({ hip: 1050 }, { risesAsked: true })).toBeUndefined();
     expect(ask({ hip: 1050, frontRise: 296, backRise: 391 })).toBeUndefined();
@@ -130,7 +131,8 @@ describe('a draft from a set', () => {
     const changes = compareDrafts(was.value, is.value);
     expect(compareDrafts(was.value, was.value)).toEqual([]);
     const hip = changes.find((c) => c.name === 'front.hipWidth');
-    // As it lies on the piece: an eighth of an inch laid off, and half a millimetre by which the rise leaves its line more.
+    // As it lies on the piece: an eighth of an inch laid off, and half a millimetre by which the rise leaves its line
+    // more.
     expect(hip?.by).toBeGreaterThan((0.5 * 25.4) / 4 - 0.3);
     expect(hip?.by).toBeLessThan((0.5 * 25.4) / 4 + 1);
     const sizes = changes.map((c) => Math.abs(c.by));

@@ -21,8 +21,9 @@ export interface RisesAsk {
 }
 
 /**
- * Asks whether the rise's length is checked again (docs/trade/measuring.md): waist or hip moved by more than three in a hundred
- * since the set before, the rises of then or a trace were taken over, and it was not answered yet. Nothing where that is not so.
+ * Asks whether the rise's length is checked again (docs/trade/measuring.md): waist or hip moved by more than three in a
+ * hundred since the set before, the rises of then or a trace were taken over, and it was not answered yet. Nothing
+ * where that is not so.
  */
 export function risesAsk(person: Person, set: MeasurementSet): RisesAsk | undefined {
   const before = setBefore(person, set);

@@ -64,7 +64,10 @@ const depth: Term = [1, 'crotchDepth', '_'];
 const leg: Term = [0.5, 'inseam', '_ ÷ 2'];
 const quarterHip: Term = [0.25, 'hip', '_ ÷ 4'];
 
-/** Every rule of docs/trade/measuring.md, the house's own first within each measurement. Measurements not listed have none. */
+/**
+ * Every rule of docs/trade/measuring.md, the house's own first within each measurement. Measurements not listed have
+ * none.
+ */
 export const ESTIMATES: readonly EstimateRule[] = [
   linear('crotchDepth', 'quarter-hip', 'hip ÷ 4', [quarterHip]),
   linear('crotchDepth', 'quarter-hip-1-in', 'hip ÷ 4 + 1 in', [quarterHip], INCH),
@@ -133,8 +136,9 @@ export const rulesFor = (id: MeasurementId): EstimateRule[] => ESTIMATES.filter(
 const CARRIED_BY = ['crotchDepth', 'kneeDepth', 'knee'] as const;
 
 /**
- * The thigh at the crotch line where it was taken lower, `taken` mm round and `at` mm below: carried up by as much as the leg
- * narrows from there to the mid-thigh, where that was measured further down, else to the knee (docs/trade/measuring.md).
+ * The thigh at the crotch line where it was taken lower, `taken` mm round and `at` mm below: carried up by as much as
+ * the leg narrows from there to the mid-thigh, where that was measured further down, else to the knee
+ * (docs/trade/measuring.md).
  */
 const carriedUp = (taken: number, at: number): EstimateRule => ({
   id: 'thigh',

@@ -170,7 +170,10 @@ const FREE: readonly MeasurementId[] = [
   'pairThigh',
 ];
 
-/** How much longer, in mm, an outseam to the floor may be than depth and inseam, by where the inseam ends (ankle: house span). */
+/**
+ * How much longer, in mm, an outseam to the floor may be than depth and inseam, by where the inseam ends (ankle: house
+ * span).
+ */
 const OVER_FLOOR: Span = [-10, 30];
 const OVER_ANKLE: Span = [30, 140];
 

@@ -13,8 +13,8 @@ const reaching = (path: Path, from: number, to: number): Path =>
   path.filter(({ p0, p3 }) => Math.max(p0.y, p3.y) >= from && Math.min(p0.y, p3.y) <= to);
 
 /**
- * How even the bend about the knee is: its least radius over the radius of the arc that makes the same turn evenly. Nothing
- * where the piece has no knee or does not turn there.
+ * How even the bend about the knee is: its least radius over the radius of the arc that makes the same turn evenly.
+ * Nothing where the piece has no knee or does not turn there.
  */
 export function kneeEvenness(panel: Panel, edge: 'side' | 'inseam'): number | undefined {
   if (!panel.kneeOnPiece) return undefined;
@@ -29,7 +29,10 @@ export function kneeEvenness(panel: Panel, edge: 'side' | 'inseam'): number | un
   return turn / (ABOVE_KNEE + BELOW_KNEE) / sharpest;
 }
 
-/** The tightest radius of an inseam above the bend about the knee, in mm; nothing on a leg without a knee, or where it is quite straight. */
+/**
+ * The tightest radius of an inseam above the bend about the knee, in mm; nothing on a leg without a knee, or where it
+ * is quite straight.
+ */
 export function inseamTightest(panel: Panel): number | undefined {
   if (!panel.kneeOnPiece) return undefined;
   const bend = panel.levels.kneeLevel - ABOVE_KNEE;

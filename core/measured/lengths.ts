@@ -8,7 +8,10 @@ export interface SideStretches {
   readonly kneeToHem: number;
 }
 
-/** Side seam lengths between waist, hip, knee and hem. Where the hem lies above the knee, hip to hem counts as hip to knee. */
+/**
+ * Side seam lengths between waist, hip, knee and hem. Where the hem lies above the knee, hip to hem counts as hip to
+ * knee.
+ */
 export function sideStretches(panel: Panel): SideStretches {
   const {
     edges: { side },

@@ -59,7 +59,10 @@ export function sideFigures({ edges: { side }, points: p, levels, kneeOnPiece }:
   };
 }
 
-/** How front and back side lie on one another from the hip up: the difference of tapers and the most they are apart, in mm. */
+/**
+ * How front and back side lie on one another from the hip up: the difference of tapers and the most they are apart, in
+ * mm.
+ */
 export function sidePair({ front, back }: Block): { readonly tapers: number; readonly lie: number } {
   const upper = (panel: Panel): { run: Place[]; hip: Point } => ({
     run: placesOf(panel.edges.side.slice(0, panel.joints.sideHip)),

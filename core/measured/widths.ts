@@ -13,7 +13,10 @@ export const hipWidthOf = ({ points }: Panel): number => distance(points.sideHip
 export const riseGain = ({ points: { centreHip, centreWaist }, centreDown }: Panel): number =>
   Math.max(0, -cross(centreDown, subtract(centreHip, centreWaist)));
 
-/** By how much a piece is narrower than its sheet's hip width on the hip line, in mm; an outline without a sheet loses none. */
+/**
+ * By how much a piece is narrower than its sheet's hip width on the hip line, in mm; an outline without a sheet loses
+ * none.
+ */
 export const leanLoss = (panel: Panel): number =>
   Math.max(0, (parametersOf(panel)?.hipWidth ?? -Infinity) - hipWidthOf(panel));
 

@@ -11,13 +11,19 @@ export interface Term {
   /** Why it is there, in a word or two: `Full seat`. */
   readonly label: string;
   readonly when: When;
-  /** The measurement without which it is not added; a sheet that takes the front's width from no girth leaves it out too. */
+  /**
+   * The measurement without which it is not added; a sheet that takes the front's width from no girth leaves it out
+   * too.
+   */
   readonly measured?: MeasurementId;
   readonly formula: string;
   readonly reason: string;
 }
 
-/** What holds for every method beside its sheet (docs/trade/methods.md): leg shape, build, children and the house's limits. */
+/**
+ * What holds for every method beside its sheet (docs/trade/methods.md): leg shape, build, children and the house's
+ * limits.
+ */
 export interface Common {
   readonly choices: readonly Choice[];
   readonly settings: readonly Setting[];

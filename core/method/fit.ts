@@ -105,7 +105,9 @@ export const SHEETS_OWN_FIT: Fit = { stretch: 0 };
 /** The stretch under which a knit is not made smaller than the body. */
 export const KNIT_STRETCH = 0.4;
 
-/** How much smaller a knit is made than the body: 0 at 40 % stretch, 5 % at 50 %, 10 % from 70 % (docs/trade/fit.md). */
+/**
+ * How much smaller a knit is made than the body: 0 at 40 % stretch, 5 % at 50 %, 10 % from 70 % (docs/trade/fit.md).
+ */
 export function knitReduction(stretch: number): number {
   if (stretch <= KNIT_STRETCH) return 0;
   if (stretch <= 0.5) return 0.5 * (stretch - KNIT_STRETCH);

@@ -74,7 +74,10 @@ export interface Worked {
   readonly levels: Levels;
   readonly front: PanelParameters;
   readonly back: PanelParameters;
-  /** The same with a leg as long as the body's, where the piece's is not: nothing above the crotch depends on the length. */
+  /**
+   * The same with a leg as long as the body's, where the piece's is not: nothing above the crotch depends on the
+   * length.
+   */
   readonly full:
     { readonly levels: Levels; readonly front: PanelParameters; readonly back: PanelParameters } | undefined;
   /** Names of the lines set by hand. */

@@ -18,7 +18,9 @@ function leafReplaced(text: FormulaText, choices: Readonly<Record<string, string
   return { ...text, by: { ...text.by, [value]: leafReplaced(inner, choices, formula) } };
 }
 
-/** The sheet with another formula for a line or setting, for the values that are chosen; other ways stay as they are. */
+/**
+ * The sheet with another formula for a line or setting, for the values that are chosen; other ways stay as they are.
+ */
 export function withFormula(
   sheet: Sheet,
   name: string,

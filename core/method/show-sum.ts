@@ -26,8 +26,8 @@ const said = (sheet: Sheet, name: string): string =>
   name === REDUCTION ? 'reduction by stretch' : lineLabel(sheet, name).toLowerCase();
 
 /**
- * "Show the sum" (docs/trade/methods.md): how a ledger line came about, set in type in `unit`. Lines that are plain words
- * or literals have the same text twice. Throws for a name that is not in the ledger, since that is a bug.
+ * "Show the sum" (docs/trade/methods.md): how a ledger line came about, set in type in `unit`. Lines that are plain
+ * words or literals have the same text twice. Throws for a name that is not in the ledger, since that is a bug.
  */
 export function showSum(worked: Worked, name: string, unit: Unit): Sum {
   const line = worked.ledger.get(name);

@@ -41,7 +41,9 @@ function parsed(text: string): ReturnType<typeof parseFormula> {
   return found;
 }
 
-/** The chosen values, the sheet's own and the common ones, with what follows from the person where nothing was chosen. */
+/**
+ * The chosen values, the sheet's own and the common ones, with what follows from the person where nothing was chosen.
+ */
 function resolveChoices(sheet: Sheet, input: MethodInput, refusals: Refusal[]): Record<string, string> {
   const choices: Record<string, string> = {};
   const ofPerson = choicesOf(input.figure, input.build);
@@ -263,7 +265,9 @@ export function workOut(sheet: Sheet, input: MethodInput): Outcome<Worked> {
   });
 }
 
-/** The name under which the terms of every sheet find whether a leg is short: `short` where its hem lies above the knee. */
+/**
+ * The name under which the terms of every sheet find whether a leg is short: `short` where its hem lies above the knee.
+ */
 const LENGTH = 'length';
 /** A hem this close to the knee line, in mm, counts as above it. */
 const NO_KNEE = 20;

@@ -5,7 +5,9 @@ const isObject = (value: unknown): value is Json =>
 const each = (value: unknown, change: (item: Json) => Json): unknown =>
   Array.isArray(value) ? value.map((item: unknown) => (isObject(item) ? change(item) : item)) : value;
 
-/** A person as the first version kept them, as the second does: build, and what is known of a set beside its figures. */
+/**
+ * A person as the first version kept them, as the second does: build, and what is known of a set beside its figures.
+ */
 export const personFrom1 = (person: Json): Json => ({
   build: { seat: 'average', stomach: 'average', thigh: 'average' },
   ...person,
@@ -27,7 +29,9 @@ export const draftFrom1 = (draft: Json): Json => ({
   ...draft,
 });
 
-/** A person as the second version kept them, as the third does: the band of a pair is taken off once, when it is read. */
+/**
+ * A person as the second version kept them, as the third does: the band of a pair is taken off once, when it is read.
+ */
 export const personFrom2 = (person: Json): Json => ({
   ...person,
   sets: each(person['sets'], (set) => {
@@ -68,8 +72,8 @@ export const personFrom3 = (person: Json): Json => ({ traces: [], ...person });
 export const draftFrom3 = (draft: Json): Json => ({ alterations: [], ...draft });
 
 /**
- * A draft as the fifth version kept it, as the sixth does: the plan of the waist as the method's makers have it where the
- * old default stood. Its lines are drawn anew: `redrawn` has that told once.
+ * A draft as the fifth version kept it, as the sixth does: the plan of the waist as the method's makers have it where
+ * the old default stood. Its lines are drawn anew: `redrawn` has that told once.
  */
 export function draftFrom5(draft: Json): Json {
   const rules = isObject(draft['rules']) ? draft['rules'] : {};
@@ -77,12 +81,18 @@ export function draftFrom5(draft: Json): Json {
   return { ...draft, rules: { ...rules, waistPlan }, redrawn: true };
 }
 
-/** A draft as the sixth version kept it, as the seventh does: its allowances are a profile from which a seam or an edge may differ. */
+/**
+ * A draft as the sixth version kept it, as the seventh does: its allowances are a profile from which a seam or an edge
+ * may differ.
+ */
 export const draftFrom6 = (draft: Json): Json =>
   draft['allowances'] === undefined ? draft : { ...draft, allowances: { profile: draft['allowances'], given: [] } };
 
+/** The tenth version only adds that an alteration may be for one leg. */
+const from9 = (book: Json): Json => ({ ...book, version: 10 });
+
 /** The ninth version only adds measurements, and what may be said of a set. */
-const from8 = (book: Json): Json => ({ ...book, version: 9 });
+const from8 = (book: Json): Json => from9({ ...book, version: 9 });
 
 /** The eighth version only adds kinds of alterations, and what a kind may have. */
 const from7 = (book: Json): Json => from8({ ...book, version: 8 });
@@ -114,7 +124,9 @@ function from2(book: Json): Json {
   });
 }
 
-/** A workbook of any older version in the shape of this one; what is not understood is left for the schema to refuse. */
+/**
+ * A workbook of any older version in the shape of this one; what is not understood is left for the schema to refuse.
+ */
 export function migrate(book: Json): Json {
   if (book['version'] === 1) {
     return from2({
@@ -130,5 +142,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 5) return from5(book);
   if (book['version'] === 6) return from6(book);
   if (book['version'] === 7) return from7(book);
-  return book['version'] === 8 ? from8(book) : book;
+  if (book['version'] === 8) return from8(book);
+  return book['version'] === 9 ? from9(book) : book;
 }

@@ -50,7 +50,10 @@ const INCH_PROFILE: Profile = {
 /** The metric house allowances. */
 export const HOUSE_ALLOWANCES: Allowances = { profile: HOUSE_PROFILE, given: [] };
 
-/** The house allowances, in mm, for a maker's unit: for inches 5/8 at the long seams, 3/8 at waist and rise, a hem of 1 1/2. */
+/**
+ * The house allowances, in mm, for a maker's unit: for inches 5/8 at the long seams, 3/8 at waist and rise, a hem of 1
+ * 1/2.
+ */
 export const houseAllowances = (unit: Unit): Allowances => ({
   profile: { ...(unit === 'in' ? INCH_PROFILE : HOUSE_PROFILE) },
   given: [],
@@ -115,15 +118,21 @@ export function widthsAlong(
   const spans: Span[] = [base];
   for (const g of given) {
     if (g.on !== 'seam') continue;
-    for (const s of seams.filter((one) => one.id === g.seam))
+    for (const s of seams.filter((one) => one.id === g.seam || one.like === g.seam))
       spans.push(...spansOfSeam(s, part, edge, whole).map(([from, to]) => ({ from, to, mm: g.mm })));
   }
-  for (const g of given) if (g.on === 'part' && g.part === part.id) spans.push({ from: 0, to: whole, mm: g.mm });
-  for (const g of given)
-    if (g.on === 'edge' && g.part === part.id && g.edge === edgeId) spans.push({ from: 0, to: whole, mm: g.mm });
-  for (const g of given)
-    if (g.on === 'stretch' && g.part === part.id && g.edge === edgeId)
-      spans.push({ from: g.from * whole, to: g.to * whole, mm: g.mm });
+  // What is given for the part that it is one leg's of comes before what is given for its own.
+  const names = [part.like, part.id];
+  for (const on of ['part', 'edge', 'stretch'] as const) {
+    for (const name of names) {
+      for (const g of given) {
+        if (g.on === 'seam' || g.on !== on || g.part !== name) continue;
+        if (g.on !== 'part' && g.edge !== edgeId) continue;
+        const [from, to] = g.on === 'stretch' ? [g.from, g.to] : [0, 1];
+        spans.push({ from: from * whole, to: to * whole, mm: g.mm });
+      }
+    }
+  }
   return laidOver(spans, whole).map(({ from, to, mm }) => ({
     path: pathBetweenPlaces(edge.path, placeAtLength(edge.path, from), placeAtLength(edge.path, to)),
     mm,

@@ -179,7 +179,9 @@ function cornerAtFold(before: OffsetEdge, after: OffsetEdge): Point[] | undefine
   return met ? points.slice(0, 1) : points.reverse();
 }
 
-/** Where the mirrored end of a seam meets the hem's own offset, if that is drawn: a leg that flares is cut off there. */
+/**
+ * Where the mirrored end of a seam meets the hem's own offset, if that is drawn: a leg that flares is cut off there.
+ */
 const metByFold = (
   [onFold, end]: readonly Point[],
   { drawn, out }: OffsetEdge,

@@ -27,8 +27,8 @@ function grownPart(part: Part, move: (p: Point) => Point): Part {
 
 /**
  * A garment whose parts are grown by what the cloth will shrink, so that the washed pieces come back to their net size
- * (docs/trade/pieces.md). Parts lie with their grain line upright. Notches stay on their places of the cloth; allowances
- * are laid on afterwards and do not grow.
+ * (docs/trade/pieces.md). Parts lie with their grain line upright. Notches stay on their places of the cloth;
+ * allowances are laid on afterwards and do not grow.
  */
 export function grownGarment(garment: Garment, { length, width }: Shrinkage): Garment {
   if (length === 0 && width === 0) return garment;

@@ -21,7 +21,9 @@ export const nameStretch = (reference: Reference, index: number, stretch: number
     marks: shape.marks.map((mark, i) => (i === stretch ? { ...mark, name } : mark)),
   }));
 
-/** The reference with a shape cut at a share of its length, not at its ends: the stretch there becomes two of its name. */
+/**
+ * The reference with a shape cut at a share of its length, not at its ends: the stretch there becomes two of its name.
+ */
 export const cutStretch = (reference: Reference, index: number, at: number): Reference =>
   withShape(reference, index, (shape) => {
     if (shape.marks.some((mark) => Math.abs(mark.at - at) < SAME) || !(at > SAME && at < 1 - SAME)) return shape;
@@ -102,7 +104,9 @@ export function laidAnew(reference: Reference, panel: PanelName, block: Block): 
   return found.reduce((made, i) => asOutline(made, i, panel, block), placed(reference, panel, place));
 }
 
-/** The reference with a line taken as a piece's outline, or as none's; the first of a piece is laid where it is nearest. */
+/**
+ * The reference with a line taken as a piece's outline, or as none's; the first of a piece is laid where it is nearest.
+ */
 export function takenAsOutline(
   reference: Reference,
   index: number,

@@ -8,7 +8,9 @@ const CORNERS = ['crotchPoint', 'centreWaist', 'sideWaist', 'sideHem', 'inseamHe
 /** The name of a corner. */
 export type CornerName = (typeof CORNERS)[number];
 
-/** Where each corner is found: at the start or the end of a seam, run as the draft's is; the first that is named counts. */
+/**
+ * Where each corner is found: at the start or the end of a seam, run as the draft's is; the first that is named counts.
+ */
 const FOUND: Record<CornerName, readonly (readonly [EdgeName, 'start' | 'end'])[]> = {
   crotchPoint: [
     ['rise', 'start'],

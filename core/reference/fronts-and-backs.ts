@@ -9,7 +9,10 @@ export const SEVERAL_SIZES = 4;
 /** The area within an outline, in its own units squared. */
 export const areaOf = (path: Path): number => Math.abs(enclosedArea(path));
 
-/** A band, a yoke or a pocket is no front or back of another size: such a piece has at least this share of the front's area. */
+/**
+ * A band, a yoke or a pocket is no front or back of another size: such a piece has at least this share of the front's
+ * area.
+ */
 const LEAST_OF_FRONT = 0.4;
 
 /** True of a closed line that is large enough to be a front or a back of some size. */
@@ -17,8 +20,9 @@ export const isOfASize = (path: Path, mmPerUnit: number, block: Block): boolean 
   areaOf(path) * mmPerUnit ** 2 > LEAST_OF_FRONT * areaOf(outlineOf(block.front));
 
 /**
- * Which of the pieces of a file with several sizes are fronts and which are backs. Each is laid on both of the draft's pieces,
- * brought to their size first, so that its shape alone tells; the half that lies nearer to the front, beside the back, are fronts.
+ * Which of the pieces of a file with several sizes are fronts and which are backs. Each is laid on both of the draft's
+ * pieces, brought to their size first, so that its shape alone tells; the half that lies nearer to the front, beside
+ * the back, are fronts.
  */
 export function frontsAndBacks(paths: readonly Path[], block: Block): readonly PanelName[] {
   const targets = PANEL_NAMES.map((name) => ({

@@ -39,7 +39,10 @@ export interface Motion {
 
 const moved = ({ angle, shift }: Motion, p: Point): Point => add(turn(p, angle), shift);
 
-/** The rigid motion that carries the first of each pair nearest to the second (Kabsch's method in the plane), its turn held or free. */
+/**
+ * The rigid motion that carries the first of each pair nearest to the second (Kabsch's method in the plane), its turn
+ * held or free.
+ */
 function bestMotion(pairs: readonly (readonly [Point, Point])[], held: number | undefined): Motion {
   const [a, b] = [centreOf(pairs.map(([p]) => p)), centreOf(pairs.map(([, q]) => q))];
   let [sine, cosine] = [0, 0];
@@ -69,7 +72,9 @@ function nearestAll(line: NearLine, points: readonly Point[]): Near[] {
   });
 }
 
-/** Pairs each point with the nearest on the other line, both ways, so that a short line does not hide within a long one. */
+/**
+ * Pairs each point with the nearest on the other line, both ways, so that a short line does not hide within a long one.
+ */
 function settle(own: NearLine, other: NearLine, start: Motion, rounds: number, held?: number): Laid {
   let motion = start;
   let apart = Infinity;
@@ -149,8 +154,8 @@ const TRIAL_ROUNDS = 6;
 const FOLLOWED = 3;
 
 /**
- * Where an outline lies nearest to a panel's, turned and turned over as need be: the iterated closest point method of Besl
- * and McKay from eight starting places, the best of them followed to the end.
+ * Where an outline lies nearest to a panel's, turned and turned over as need be: the iterated closest point method of
+ * Besl and McKay from eight starting places, the best of them followed to the end.
  */
 export function layRoughly(outline: Layable, target: LayTarget): RoughlyLaid {
   return followed(outline, target).reduce((a, b) => (b.apart < a.apart ? b : a));

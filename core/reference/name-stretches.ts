@@ -4,7 +4,9 @@ import { cornersOf, evenPoints, nearestOnLine } from './sampling.js';
 import { stretchesOf, type LaidShape, type StretchMark, type StretchName } from './reference.js';
 
 const SAMPLES = 9;
-/** A stretch that stands farther in from the waist than this, in mm, and runs down rather than along, is a dart's leg. */
+/**
+ * A stretch that stands farther in from the waist than this, in mm, and runs down rather than along, is a dart's leg.
+ */
 const DART_IN = 12;
 
 /** Which seam of the panel a line laid on it is likeliest to be: the one it lies nearest to all along. */

@@ -40,7 +40,10 @@ export function nearestOnOutline(outline: readonly LaidShape[], p: Point): Outli
   return best;
 }
 
-/** The length along an outline between two of its places, the shorter way round where it is closed; nothing for two shapes. */
+/**
+ * The length along an outline between two of its places, the shorter way round where it is closed; nothing for two
+ * shapes.
+ */
 export function alongOutline(outline: readonly LaidShape[], a: OutlinePlace, b: OutlinePlace): number | undefined {
   const shape = outline.find((s) => s.index === a.index);
   if (!shape || a.index !== b.index) return undefined;
@@ -58,7 +61,10 @@ export function stretchAt({ stretches }: Pick<LaidShape, 'stretches'>, length: n
 
 const boxAbout = (path: Path): Box => boxOf(path.flatMap((c) => [c.p0, c.p1, c.p2, c.p3]));
 
-/** The lines of a file that lie within the outline of a piece, or close about it, by their numbers: grain, darts, cut line. */
+/**
+ * The lines of a file that lie within the outline of a piece, or close about it, by their numbers: grain, darts, cut
+ * line.
+ */
 export function linesBeside({ shapes }: Reference, panel: PanelName): number[] {
   const own = shapes.filter((s) => s.piece === panel).map((s) => boxAbout(pathOfShape(s)));
   if (own.length === 0) return [];

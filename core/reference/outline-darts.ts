@@ -13,8 +13,8 @@ const LEAST_LENGTH = 30;
 const MOST_MOUTH = 80;
 
 /**
- * How much of an outline's waist lies in the mouths of darts that are drawn as lines of their own: two legs from the waist
- * that meet in a point. In mm along the waist.
+ * How much of an outline's waist lies in the mouths of darts that are drawn as lines of their own: two legs from the
+ * waist that meet in a point. In mm along the waist.
  */
 export function dartMouths(
   reference: Reference,

@@ -30,7 +30,10 @@ export const SIZE_FIGURES = ['waist', 'hip', 'thigh', 'frontRise', 'backRise', '
 /** The name of such a figure. */
 export type SizeFigure = (typeof SIZE_FIGURES)[number];
 
-/** One size of a file: a front and a back, smallest first, with its finished girths and seams in mm as far as they are named. */
+/**
+ * One size of a file: a front and a back, smallest first, with its finished girths and seams in mm as far as they are
+ * named.
+ */
 export interface OutlineSize {
   readonly name: string;
   readonly figures: Readonly<Partial<Record<SizeFigure, number>>>;
@@ -50,8 +53,8 @@ interface SizedPiece {
 }
 
 /**
- * How wide a piece is from its side at a level, `y` mm below the waist line, square to the line from its rise there up to
- * its waist, as a draft's hip is read; nothing where side or rise do not reach there as one line.
+ * How wide a piece is from its side at a level, `y` mm below the waist line, square to the line from its rise there up
+ * to its waist, as a draft's hip is read; nothing where side or rise do not reach there as one line.
  */
 function acrossSquare(side: Path | undefined, rise: Path | undefined, y: number): number | undefined {
   const at = (path: Path | undefined): Point | undefined =>
@@ -68,8 +71,9 @@ interface NamedPiece {
 }
 
 /**
- * The piece laid and its seams named when it has been brought to the size of the draft's, so that a size far off lies the right
- * way round: of the ways in which it may lie the nearest that gives every seam as one line, else the one that gives most.
+ * The piece laid and its seams named when it has been brought to the size of the draft's, so that a size far off lies
+ * the right way round: of the ways in which it may lie the nearest that gives every seam as one line, else the one that
+ * gives most.
  */
 function namedPiece(reference: Reference, index: number, path: Path, panel: Panel, block: Block): NamedPiece {
   const ratio = Math.sqrt(Math.abs(enclosedArea(outlineOf(panel)) / enclosedArea(path)));
@@ -137,8 +141,8 @@ const sum = (a: number | undefined, b: number | undefined): number | undefined =
 const twice = (mm: number | undefined): number | undefined => (mm === undefined ? undefined : 2 * mm);
 
 /**
- * The sizes of a file that holds several, nested or side by side: its fronts and backs paired by their size, each with the
- * finished girths of the garment and its rises (docs/trade/truing.md). Fewer than two where it holds one alone.
+ * The sizes of a file that holds several, nested or side by side: its fronts and backs paired by their size, each with
+ * the finished girths of the garment and its rises (docs/trade/truing.md). Fewer than two where it holds one alone.
  */
 export function outlineSizes(reference: Reference, block: Block): OutlineSize[] {
   const pieces = piecesOf(reference, block).sort((a, b) => a.area - b.area);
@@ -166,8 +170,9 @@ export function outlineSizes(reference: Reference, block: Block): OutlineSize[] 
 }
 
 /**
- * What this draft wants of each figure, in mm: the body's rises where they were measured, else the draft's own figure. Its waist
- * is read as the sizes' is: over open darts where the file draws none, since what they take in is not known there.
+ * What this draft wants of each figure, in mm: the body's rises where they were measured, else the draft's own figure.
+ * Its waist is read as the sizes' is: over open darts where the file draws none, since what they take in is not known
+ * there.
  */
 export function wantedFigures(
   { block, worked }: Draft,

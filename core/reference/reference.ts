@@ -8,7 +8,10 @@ export const STRETCH_NAMES = [...EDGE_NAMES, 'dart', 'none'] as const;
 /** The name of a stretch. */
 export type StretchName = (typeof STRETCH_NAMES)[number];
 
-/** Where a stretch begins, as a share of the shape's length from its start, and what it is; it ends where the next begins. */
+/**
+ * Where a stretch begins, as a share of the shape's length from its start, and what it is; it ends where the next
+ * begins.
+ */
 export interface StretchMark {
   readonly at: number;
   readonly name: StretchName;
@@ -27,7 +30,10 @@ export interface ReferenceShape {
   readonly marks: readonly StretchMark[];
 }
 
-/** How the lines of one piece are laid on the draft's: scaled, turned over or not, turned, and carried from one point to another. */
+/**
+ * How the lines of one piece are laid on the draft's: scaled, turned over or not, turned, and carried from one point to
+ * another.
+ */
 export interface ReferencePlace {
   /** A point of the file, in its units. */
   readonly from: Point;

@@ -162,7 +162,10 @@ export function nearLine(points: readonly Point[]): NearLine {
   return { points, boxes };
 }
 
-/** The point of a boxed line that is nearest to `p`, how far it is in mm, and in which box: where to look first for its neighbour. */
+/**
+ * The point of a boxed line that is nearest to `p`, how far it is in mm, and in which box: where to look first for its
+ * neighbour.
+ */
 export interface Near {
   readonly at: Point;
   readonly distance: number;

@@ -73,7 +73,10 @@ function likeliestUnit(shapes: readonly FileShape[], block: Block): number {
   return FILE_UNITS.reduce((best, [, unit]) => (off(unit) < off(best) - 1e-9 ? unit : best), 1);
 }
 
-/** What can be kept of a file: the largest shapes, none too small to be written down, long rows of points thinned where there are too many. */
+/**
+ * What can be kept of a file: the largest shapes, none too small to be written down, long rows of points thinned where
+ * there are too many.
+ */
 function kept(file: OutlineFile, size: number, least: number): { shapes: FileShape[]; leftOut: LeftOut[] } {
   const bySize = file.shapes
     .map((shape) => ({ shape, size: sizeOf(boxAbout(shape.path)) }))
@@ -124,7 +127,10 @@ interface SizedSide {
   readonly size: number;
 }
 
-/** Which of the pieces of several sizes are fronts and which backs, by their number, for the sizes nearest to the draft's. */
+/**
+ * Which of the pieces of several sizes are fronts and which backs, by their number, for the sizes nearest to the
+ * draft's.
+ */
 function sidesOf(
   pieces: readonly { readonly path: Path; readonly index: number }[],
   mmPerUnit: number,
@@ -203,9 +209,9 @@ function assign(
 const digitsFor = (mmPerUnit: number): number => Math.min(12, Math.max(0, Math.ceil(4 + Math.log10(mmPerUnit))));
 
 /**
- * Lays what was read from a file under a draft: its unit where the file says none, which shapes are front and back, where
- * they lie nearest, and what each stretch of them is. All of it is a first proposal that a maker can change. Refuses a
- * file without a line.
+ * Lays what was read from a file under a draft: its unit where the file says none, which shapes are front and back,
+ * where they lie nearest, and what each stretch of them is. All of it is a first proposal that a maker can change.
+ * Refuses a file without a line.
  */
 export function startReference(file: OutlineFile, block: Block, date: string): Outcome<Reference, FileRefusal> {
   const mmPerUnit = file.mmPerUnit ?? likeliestUnit(file.shapes, block);

@@ -10,8 +10,8 @@ type FiguresOf<T extends Table, C extends keyof T> =
 type PlainCode<T extends Table> = { [C in keyof T]: Parameters<T[C]> extends [] ? C : never }[keyof T];
 
 /**
- * Why something entered cannot be used: the field, what is the matter, and the figures of it (lengths in mm). Refusals are
- * data; the last good draft stays where it is.
+ * Why something entered cannot be used: the field, what is the matter, and the figures of it (lengths in mm). Refusals
+ * are data; the last good draft stays where it is.
  */
 export type RefusalIn<T extends Table> = {
   [C in keyof T]: { readonly field: string; readonly code: C; readonly figures: FiguresOf<T, C> };

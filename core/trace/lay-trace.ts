@@ -67,7 +67,10 @@ export function joinedRises(block: Block): JoinedRises {
   return { path: [...front, ...back], front, back, ways };
 }
 
-/** How a trace and a rise differ at one place: `off` is how far the body reaches beyond the seam, in mm; below nothing the seam stands away. */
+/**
+ * How a trace and a rise differ at one place: `off` is how far the body reaches beyond the seam, in mm; below nothing
+ * the seam stands away.
+ */
 export interface Gap {
   /** From the crotch point along the seam, in mm. */
   readonly at: number;
@@ -146,8 +149,8 @@ function compared(rise: Path, body: Polyline, hand: 1 | -1, upTo: number): RiseG
 }
 
 /**
- * The turn about the crotch point by which a trace lies nearest to the joined rises, as far as both reach (golden section on
- * the mean square).
+ * The turn about the crotch point by which a trace lies nearest to the joined rises, as far as both reach (golden
+ * section on the mean square).
  */
 function bestTurn(joined: JoinedRises, { path, toInseam, total }: SmoothTrace): number {
   const points = flatten(path, 2);
@@ -165,7 +168,9 @@ function bestTurn(joined: JoinedRises, { path, toInseam, total }: SmoothTrace): 
   return goldenLeast(cost, -MOST_TURN, MOST_TURN, 16);
 }
 
-/** Lays a trace on the joined rises: crotch point on crotch point, turned to lie nearest, compared as far as both reach. */
+/**
+ * Lays a trace on the joined rises: crotch point on crotch point, turned to lie nearest, compared as far as both reach.
+ */
 export function layTrace(block: Block, trace: SmoothTrace): LaidTrace {
   const joined = joinedRises(block);
   const angle = bestTurn(joined, trace);
@@ -201,12 +206,15 @@ const KEPT = 8;
 const PASSES = 40;
 /** How much of the rise, from the waist down, is left as it is: a trace seldom reaches it truly. */
 const RUN_OUT = 0.35;
-/** The seam leaves the inseam square and bends one way: near the crotch it may hang no lower than this radius, in mm, lets it. */
+/**
+ * The seam leaves the inseam square and bends one way: near the crotch it may hang no lower than this radius, in mm,
+ * lets it.
+ */
 const FLATTEST = 1200;
 
 /**
- * The rise that takes the body's shape: the seam moved toward the trace, by no more than `limit` mm anywhere, running out
- * to nothing at the waist, square to the inseam, its length kept at the waist. As an alteration of one panel.
+ * The rise that takes the body's shape: the seam moved toward the trace, by no more than `limit` mm anywhere, running
+ * out to nothing at the waist, square to the inseam, its length kept at the waist. As an alteration of one panel.
  */
 export function takeShape(block: Block, laid: LaidTrace, panel: PanelName, limit: number): RiseShape {
   const { ways, back, front } = laid.joined;

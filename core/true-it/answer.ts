@@ -28,7 +28,9 @@ export interface TrueItChange {
   /** A line set by hand to this value; nothing where it is an alteration. */
   readonly set: { readonly line: string; readonly value: number } | undefined;
   readonly work: AlterationWork | undefined;
-  /** It is far larger than the fault that it mends: `FAR_LARGER` times what the worst target was missed by, and more. */
+  /**
+   * It is far larger than the fault that it mends: `FAR_LARGER` times what the worst target was missed by, and more.
+   */
   readonly outsized: boolean;
 }
 
@@ -112,7 +114,10 @@ export function changeOf(
   return { id, label, by, set: { line, value }, work: undefined, outsized };
 }
 
-/** The conflicts, and every target that its check finds out of a band that the changes have moved: none is missed unsaid. */
+/**
+ * The conflicts, and every target that its check finds out of a band that the changes have moved: none is missed
+ * unsaid.
+ */
 export function withUnnamed(
   conflicts: readonly Conflict[],
   ids: readonly TargetId[],

@@ -125,9 +125,9 @@ function stepFrom(
 const KEPT = 0.35;
 
 /**
- * Projected Levenberg-Marquardt with Broyden's update: from a place, step by step, until nothing is gained. Each unknown
- * is held between its bounds; one that is pressed against a bound is left out of the step. With `fresh` the slopes are
- * found anew where the updated ones lead no further.
+ * Projected Levenberg-Marquardt with Broyden's update: from a place, step by step, until nothing is gained. Each
+ * unknown is held between its bounds; one that is pressed against a bound is left out of the step. With `fresh` the
+ * slopes are found anew where the updated ones lead no further.
  */
 export function intoBands(problem: BandProblem, from: BandPlace, rounds: number, fresh: boolean): BandPlace {
   let place = from;

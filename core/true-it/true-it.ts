@@ -81,8 +81,7 @@ function problemOf(
       const tried = inputWith(input, draft, unknowns, by);
       const drawn = drawDraft(tried);
       if (!drawn.ok || !addedDone(drawn.value, tried, input)) return undefined;
-      const { worked, block } = drawn.value;
-      return ids.map((id) => checkedFigure(id, worked, block) ?? NaN);
+      return ids.map((id) => checkedFigure(id, drawn.value) ?? NaN);
     },
   };
 }
@@ -96,7 +95,9 @@ const asWellMet = (misses: readonly number[], before: readonly number[]): boolea
 const SEARCH_ROUNDS = 24;
 const TRIAL_ROUNDS = 5;
 
-/** The solution with the least of its changes left out one after the other, as long as every target stays as well met. */
+/**
+ * The solution with the least of its changes left out one after the other, as long as every target stays as well met.
+ */
 function fewest(problem: Problem, found: BandPlace): BandPlace {
   const misses = missesOf(problem, found.figures);
   let best = found;
@@ -133,8 +134,8 @@ const straightened = (problem: Problem, { figures, slopes }: BandPlace): Problem
 const GUESS_ROUNDS = 8;
 
 /**
- * The few unknowns that would do if every figure changed evenly, tried on the real draft alone: most drafts are trued so
- * with a tenth of the draftings. Nothing where a target is not met by them.
+ * The few unknowns that would do if every figure changed evenly, tried on the real draft alone: most drafts are trued
+ * so with a tenth of the draftings. Nothing where a target is not met by them.
  */
 function byFewUnknowns(problem: Problem, start: BandPlace): BandPlace | undefined {
   const even = straightened(problem, start);
@@ -150,7 +151,10 @@ function byFewUnknowns(problem: Problem, start: BandPlace): BandPlace | undefine
   return met ? fewest(few, found) : undefined;
 }
 
-/** Amounts are given in half millimetres, or sixteenths of an inch, where every target stays as well met, else in tenths. */
+/**
+ * Amounts are given in half millimetres, or sixteenths of an inch, where every target stays as well met, else in
+ * tenths.
+ */
 function rounded(problem: Problem, found: BandPlace, unit: Unit): BandPlace {
   const misses = missesOf(problem, found.figures);
   for (const grain of [unit === 'in' ? toMm(1 / 16, 'in') : 0.5, 0.1]) {
@@ -164,10 +168,10 @@ function rounded(problem: Problem, found: BandPlace, unit: Unit): BandPlace {
 /**
  * True it (docs/trade/truing.md): the least set of changes by which every measured target comes into its band. Bounded
  * least squares (projected Levenberg-Marquardt) over the natural unknowns, each with a limit and a cost for leaving its
- * method's value; then changes that are not needed are left out one by one. The few that would do if every figure changed
- * evenly are tried first, and all together where those do not suffice. Targets without a measurement take no part.
- * What cannot be met is named with what stands against it, and so is what is out and no target, and what the changes leave
- * worse. Changes that cost less come first. Refuses only what cannot be drafted.
+ * method's value; then changes that are not needed are left out one by one. The few that would do if every figure
+ * changed evenly are tried first, and all together where those do not suffice. Targets without a measurement take no
+ * part. What cannot be met is named with what stands against it, and so is what is out and no target, and what the
+ * changes leave worse. Changes that cost less come first. Refuses only what cannot be drafted.
  */
 export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = {}): Outcome<Trued> {
   const outcome = computeDraft(input);

@@ -3,7 +3,9 @@ import type { Block, Panel } from '../draft/index.js';
 
 const DEGREES = 180 / Math.PI;
 
-/** The greatest angle, in degrees, by which the waist is out of square at centres and sides and broken at closed darts. */
+/**
+ * The greatest angle, in degrees, by which the waist is out of square at centres and sides and broken at closed darts.
+ */
 export function waistRun(block: Block): number {
   const off = (panel: Panel): { atCentre: number; atSide: number; atDarts: number } => {
     const atCentre = angleBetween(startDirection(panel.closedWaist), quarterTurn(panel.centreDown)) * DEGREES;

@@ -27,7 +27,9 @@ export interface WalkStop {
 
 /** A stop at which two seams are compared. */
 export interface WalkMark extends WalkStop {
-  /** First less second, since the stop before it on the way from where the walk began: what is eased or stretched there. */
+  /**
+   * First less second, since the stop before it on the way from where the walk began: what is eased or stretched there.
+   */
   readonly difference: number;
 }
 
@@ -70,7 +72,10 @@ function marksOf(stops: readonly WalkStop[], from: WalkStop): WalkMark[] {
   });
 }
 
-/** The same seams walked from another of their stops, both ways (docs/trade/truing.md); from the first where none is so named. */
+/**
+ * The same seams walked from another of their stops, both ways (docs/trade/truing.md); from the first where none is so
+ * named.
+ */
 export function walkFrom(walk: SeamWalk, label: string | undefined): SeamWalk {
   const from = walk.stops.find((s) => s.label === label) ?? walk.stops[0];
   return !from || from === walk.from ? walk : { ...walk, from, marks: marksOf(walk.stops, from) };
@@ -104,8 +109,8 @@ export function walkPaths(
 }
 
 /**
- * How the second piece lies when the walk has come to the place `length` mm along the first: turned over, its seam on the
- * first's, both places together and both seams running the same way. Both lie as far from where the walk began.
+ * How the second piece lies when the walk has come to the place `length` mm along the first: turned over, its seam on
+ * the first's, both places together and both seams running the same way. Both lie as far from where the walk began.
  */
 export function poseAt({ first, second, from }: Pick<SeamWalk, 'first' | 'second' | 'from'>, length: number): Pose {
   const [p, q] = [placeAtLength(first, length), placeAtLength(second, length - from.first + from.second)];

@@ -13,6 +13,18 @@ function block(more: Partial<DraftInput> = {}): Block {
   return outcome.value.block;
 }
 
+/** The front made 8 mm longer between knee and hem. */
+const longerShin: Partial<DraftInput> = {
+  alterations: [
+    {
+      id: 'a',
+      on: true,
+      note: '',
+      work: { kind: 'across', panel: 'front', level: { line: 'kneeLevel', by: 40 }, by: 8 },
+    },
+  ],
+};
+
 describe('walking the seams', () => {
   it('gives the differences at every notch that a tape would', () => {
     const garment = garmentOf(block());
@@ -34,15 +46,7 @@ describe('walking the seams', () => {
   });
 
   it('finds a seam that is longer, on the stretch where it is', () => {
-    const alterations = [
-      {
-        id: 'a',
-        on: true,
-        note: '',
-        work: { kind: 'across', panel: 'front', level: { line: 'kneeLevel', by: 40 }, by: 8 },
-      } as const,
-    ];
-    const side = walkSeam(garmentOf(block({ alterations })), 'side');
+    const side = walkSeam(garmentOf(block(longerShin)), 'side');
     expect(side.marks.map((m) => [m.label, Math.round(m.difference) || 0])).toEqual([
       ['hip', 0],
       ['crotch level', 0],
@@ -52,16 +56,8 @@ describe('walking the seams', () => {
   });
 
   it('begins where the maker says, and compares both ways from there', () => {
-    const alterations = [
-      {
-        id: 'a',
-        on: true,
-        note: '',
-        work: { kind: 'across', panel: 'front', level: { line: 'kneeLevel', by: 40 }, by: 8 },
-      } as const,
-    ];
-    const { front, back } = block({ alterations });
-    const side = walkSeam(garmentOf({ ...block({ alterations }) }), 'side');
+    const { front, back } = block(longerShin);
+    const side = walkSeam(garmentOf(block(longerShin)), 'side');
     expect(side.stops.map((s) => s.label)).toEqual(['waist', 'hip', 'crotch level', 'knee', 'hem']);
     const rounded = (from: string): [string, number][] =>
       walkFrom(side, from).marks.map((m) => [m.label, Math.round(m.difference) || 0]);

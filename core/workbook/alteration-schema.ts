@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { KINDS, type AlterationWork, type AnyKind, type Field } from '../alter/index.js';
-import { EDGE_NAMES } from '../draft/index.js';
+import { EDGE_NAMES, LEGS } from '../draft/index.js';
 
 const share = z.number().min(0).max(1);
 
@@ -66,10 +66,13 @@ export const alterationSchema = z
     on: z.boolean(),
     note: z.string().max(2000),
     work: alterationWork(z.number().min(-5000).max(5000)),
+    leg: z.enum(LEGS).optional().meta({ description: 'The one leg that it is done to; both without it.' }),
   })
   .meta({ description: 'A named change on top of the draft; an ordered list of them is done one after the other.' });
 
-/** A curve taken from the body: the crotch from the waist in front, under, to the waist behind. Points in mm, y down. */
+/**
+ * A curve taken from the body: the crotch from the waist in front, under, to the waist behind. Points in mm, y down.
+ */
 export const traceSchema = z
   .strictObject({
     id: z.string().min(1).max(100),

@@ -44,8 +44,9 @@ const FIGURE = /^[+-]?\d[\d.,/ ]*$/;
 const clean = (cell: string): string => cell.replace(/\u00a0/g, ' ').trim();
 
 /**
- * Reads a table from text: commas, semicolons, tabs or bars between the cells, any line ends, quoted cells, a byte-order
- * mark. Blank rows are passed over. A first row of figures is no header: the columns are numbered then. What is damaged comes back as row problems; the rest is read.
+ * Reads a table from text: commas, semicolons, tabs or bars between the cells, any line ends, quoted cells, a
+ * byte-order mark. Blank rows are passed over. A first row of figures is no header: the columns are numbered then. What
+ * is damaged comes back as row problems; the rest is read.
  */
 export function readTable(text: string): { readonly table: Table; readonly problems: readonly RowProblem[] } {
   const body = text

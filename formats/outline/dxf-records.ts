@@ -77,8 +77,8 @@ function headerOf(groups: DxfRecord['groups']): Map<string, string> {
 
 /**
  * Reads the sections of a DXF text (pairs of lines, a group code and its value). Damage is passed over as far as the
- * pairs can be found again; sections that hold no drawing are left aside. A file of entities without sections is read as
- * entities.
+ * pairs can be found again; sections that hold no drawing are left aside. A file of entities without sections is read
+ * as entities.
  */
 export function readSections(text: string): DxfSections {
   const { records, damaged } = recordsOf(text);

@@ -25,7 +25,9 @@ function signOf(path: Path, round: number): string {
   return `${ends.join(' ')} ${middle((p) => p.x)} ${middle((p) => p.y)} ${path.length}`;
 }
 
-/** The lines joined into outlines: within each layer first, then what is left of all; lines drawn twice are kept once. */
+/**
+ * The lines joined into outlines: within each layer first, then what is left of all; lines drawn twice are kept once.
+ */
 function joined(file: OutlineFile): OutlineFile {
   let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const { path } of file.shapes) {

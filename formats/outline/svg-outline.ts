@@ -126,7 +126,9 @@ const through = (points: readonly Point[], closed: boolean): Path =>
 
 type Line = Omit<FileShape, 'layer'>;
 
-/** What an element other than a path draws, in its own coordinates; nothing where a figure of it is missing or wrong. */
+/**
+ * What an element other than a path draws, in its own coordinates; nothing where a figure of it is missing or wrong.
+ */
 function drawn(element: SvgElement): readonly Line[] | undefined {
   const n = (name: string): number => numberOf(element, name);
   switch (element.name) {

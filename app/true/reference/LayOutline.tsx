@@ -60,7 +60,9 @@ interface LayOutlineProps {
   readonly onScaled: () => void;
 }
 
-/** Lays the outline of the piece in hand: by hand, by corners, by nudges; measures it, and scales it by a known length. */
+/**
+ * Lays the outline of the piece in hand: by hand, by corners, by nudges; measures it, and scales it by a known length.
+ */
 export function LayOutline(props: LayOutlineProps) {
   const { reference, block, panel, mirrored, unit, tape, tool, reading, onTool, onScaled } = props;
   const id = useId();

@@ -85,7 +85,9 @@ export function draggedReference(
   return placed(reference, panel, turnedAbout(place, pivot, angle));
 }
 
-/** What lies between two places on outlines, in mm: straight on the board, and along the outline where both are on one. */
+/**
+ * What lies between two places on outlines, in mm: straight on the board, and along the outline where both are on one.
+ */
 export function measured(
   outlines: Outlines,
   arranged: Arranged,

@@ -7,7 +7,10 @@ import type { AlterationFault } from '../../refusal/index.js';
 import { edgeOf, EDGE_OF, levelOf, placeOf, RUNS, type Paper, type RingPlace } from '../paper.js';
 import type { LevelPlace } from '../place.js';
 
-/** A place that lies on a joint belongs to the upper of the two stretches, so that a cut across leaves the joint below it. */
+/**
+ * A place that lies on a joint belongs to the upper of the two stretches, so that a cut across leaves the joint below
+ * it.
+ */
 function inUpperRun(paper: Paper, place: RingPlace): RingPlace {
   const path = paper.runs[place.run];
   const upward = EDGE_OF[place.run] === 'inseam' || EDGE_OF[place.run] === 'rise';

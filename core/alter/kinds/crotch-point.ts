@@ -47,7 +47,10 @@ export interface CarriedCurve {
   readonly scooped: readonly Scooped[];
 }
 
-/** The crotch curve run to a crotch point that was moved, from where it begins, at the angle at which it left the inseam. */
+/**
+ * The crotch curve run to a crotch point that was moved, from where it begins, at the angle at which it left the
+ * inseam.
+ */
 export function crotchCurveTo({ runs, scooped }: Paper, to: Point): CarriedCurve | AlterationFault {
   const { crotchCurve, centre } = runs;
   const from = startOf(crotchCurve);
@@ -85,7 +88,10 @@ function crotchPointMoved(
   return recentre && out !== 0 ? creaseMoved(moved, out / 2, alteration) : moved;
 }
 
-/** The crotch point moved `out` (+) and `down` (+); `recentre`: the leg goes along, so that the crease halves the crotch width again. */
+/**
+ * The crotch point moved `out` (+) and `down` (+); `recentre`: the leg goes along, so that the crease halves the crotch
+ * width again.
+ */
 export const crotchPoint = alterationKind({
   kind: 'crotchPoint',
   label: 'Move the crotch point',

@@ -8,8 +8,9 @@ import { crotchCurveTo } from './crotch-point.js';
 type MovedSeam = 'side' | 'inseam';
 
 /**
- * A whole seam moved toward the front: what the front loses the back gains, so that no girth changes. The side goes along
- * from the waist to the hem; the inseam takes the crotch point with it, and the crotch curve runs to its new place.
+ * A whole seam moved toward the front: what the front loses the back gains, so that no girth changes. The side goes
+ * along from the waist to the hem; the inseam takes the crotch point with it, and the crotch curve runs to its new
+ * place.
  */
 function seamShifted(
   paper: Paper,

@@ -4,7 +4,9 @@ import type { LevelPlace } from '../place.js';
 
 const HIP: LevelPlace = { line: 'hipLevel', by: 0 };
 
-/** A fold from seam to seam that takes out so much at either end, as pinned on a toile; nothing is given back elsewhere. */
+/**
+ * A fold from seam to seam that takes out so much at either end, as pinned on a toile; nothing is given back elsewhere.
+ */
 export const pinch = alterationKind({
   kind: 'pinch',
   label: 'Pinch',

@@ -37,8 +37,8 @@ function bendEnds(rise: Path): number {
 }
 
 /**
- * A rise taken from elsewhere, laid at the crotch point, square to the inseam there, and blended into the waist end that
- * the piece has: the nearer to the waist, the more it follows the seam that was.
+ * A rise taken from elsewhere, laid at the crotch point, square to the inseam there, and blended into the waist end
+ * that the piece has: the nearer to the waist, the more it follows the seam that was.
  */
 function riseTaken(
   paper: Paper,
@@ -74,8 +74,8 @@ function riseTaken(
 }
 
 /**
- * A rise taken from elsewhere: points from the crotch point up, in mm from the crotch point in panel coordinates, laid at
- * the crotch point and blended into inseam and waist. `blend` is the share of it, from the waist, that is blended.
+ * A rise taken from elsewhere: points from the crotch point up, in mm from the crotch point in panel coordinates, laid
+ * at the crotch point and blended into inseam and waist. `blend` is the share of it, from the waist, that is blended.
  */
 export const rise = alterationKind({
   kind: 'rise',

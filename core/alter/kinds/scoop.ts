@@ -3,13 +3,11 @@ import {
   add,
   along,
   crossLine,
-  cubicLength,
   directionAtPlace,
   nearestPlace,
   pathLength,
   placeAtLength,
   scale,
-  type Cubic,
   type Path,
   type Point,
 } from '../../geometry/index.js';
@@ -17,6 +15,9 @@ import { alterationKind, ANY_PANEL } from '../kind.js';
 import type { AlterationFault } from '../../refusal/index.js';
 import { edgeOf, including, type Paper, type Scooped } from '../paper.js';
 import { centreLowered, displaced, hump, seamMark } from '../seam-work.js';
+
+/** A place on the curve nearer than this to another, in mm along it, is the same. */
+const SAME_PLACE = 1;
 
 /** A place on a crotch curve by a share of its length, and square to it into the piece. */
 function squareAt(curve: Path, share: number): { s: number; place: ReturnType<typeof placeAtLength>; inward: Point } {
@@ -43,13 +44,10 @@ function scooped(
     const off = length - s;
     return scale(inward, by * hump(off, off < 0 ? before : after));
   };
-  // Places to which it was scooped before go along with the curve.
-  const carried = paper.scooped.map(({ at: was, inward: square }): Scooped => {
-    const { index, t } = nearestPlace(curve, was);
-    return {
-      at: add(was, moved(pathLength(curve.slice(0, index)) + cubicLength(curve[index] as Cubic, 0, t))),
-      inward: square,
-    };
+  // Places to which it was scooped before go along with the curve; one that is scooped again is where it is now.
+  const carried = paper.scooped.flatMap(({ at: was, inward: square }): Scooped[] => {
+    const { length } = nearestPlace(curve, was);
+    return Math.abs(length - s) < SAME_PLACE ? [] : [{ at: add(was, moved(length)), inward: square }];
   });
   const scoopedTo: Paper = {
     ...displaced(paper, 'rise', moved),
@@ -61,7 +59,10 @@ function scooped(
   return keepLength ? centreLowered(scoopedTo, pathLength(edgeOf(scoopedTo, 'rise')) - whole) : scoopedTo;
 }
 
-/** How deep the crotch curve of a piece lies at the place of a scoop, in mm, against the piece before; nothing where it misses. */
+/**
+ * How deep the crotch curve of a piece lies at the place of a scoop, in mm, against the piece before; nothing where it
+ * misses.
+ */
 function depthReached(before: Panel, after: Panel, { at }: { readonly at: number }): number | undefined {
   const curve = before.edges.rise.slice(0, before.joints.curveStart);
   const { place, inward } = squareAt(curve, at);
@@ -70,8 +71,8 @@ function depthReached(before: Panel, after: Panel, { at }: { readonly at: number
 }
 
 /**
- * The crotch curve deepened (+, cloth away) or filled (-) at a share (0 at the crotch point, 1 where the curve begins) of
- * its length. `keepLength`: the waist at the centre gives back what the seam gained.
+ * The crotch curve deepened (+, cloth away) or filled (-) at a share (0 at the crotch point, 1 where the curve begins)
+ * of its length. `keepLength`: the waist at the centre gives back what the seam gained.
  */
 export const scoop = alterationKind({
   kind: 'scoop',

@@ -47,7 +47,10 @@ export function tilted(
   return waistKept(kept, closedWaistLength(paper));
 }
 
-/** The seat line turned about the place where it is `above` mm above the start of the curve, in (+) by `by` mm at the waist. */
+/**
+ * The seat line turned about the place where it is `above` mm above the start of the curve, in (+) by `by` mm at the
+ * waist.
+ */
 export const tilt = alterationKind({
   kind: 'tilt',
   label: 'Turn the seat line',

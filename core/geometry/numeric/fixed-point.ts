@@ -8,9 +8,9 @@ const GROWS = 1.3;
 const DISTINCT = 1e-8;
 
 /**
- * Anderson's acceleration of a fixed-point iteration x → g(x) (Anderson 1965; Walker and Ni 2011): the next place to try
- * is the mix of the last rounds for which x and g(x) would differ least if g were linear. Data of one iteration; a jump
- * in g wants a new one.
+ * Anderson's acceleration of a fixed-point iteration x → g(x) (Anderson 1965; Walker and Ni 2011): the next place to
+ * try is the mix of the last rounds for which x and g(x) would differ least if g were linear. Data of one iteration; a
+ * jump in g wants a new one.
  */
 export class FixedPoint {
   private readonly tried: number[][] = [];

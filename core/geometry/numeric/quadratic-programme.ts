@@ -1,6 +1,8 @@
 import { zeros } from './zeros.js';
 
-/** Linear conditions, row by row in one array: `row · x = bound` for the first `equalities`, `>= bound` for the rest. */
+/**
+ * Linear conditions, row by row in one array: `row · x = bound` for the first `equalities`, `>= bound` for the rest.
+ */
 export class Conditions {
   count = 0;
   equalities = 0;
@@ -28,7 +30,9 @@ export class Conditions {
   }
 }
 
-/** Working memory: written before it is read in every call, so that many small programmes cost no memory of their own. */
+/**
+ * Working memory: written before it is read in every call, so that many small programmes cost no memory of their own.
+ */
 const MOST = 40;
 const MOST_ROWS = 100;
 const SCRATCH = {

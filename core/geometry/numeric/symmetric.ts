@@ -1,4 +1,7 @@
-/** Solves a symmetric positive system by Cholesky's method; nothing where it is not positive. Rows are as long as the system. */
+/**
+ * Solves a symmetric positive system by Cholesky's method; nothing where it is not positive. Rows are as long as the
+ * system.
+ */
 export function solveSymmetric(a: readonly (readonly number[])[], b: readonly number[]): number[] | undefined {
   const n = b.length;
   const lower: number[][] = [];

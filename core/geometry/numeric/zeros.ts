@@ -4,5 +4,7 @@ const NOUGHT: readonly number[] = (() => {
   return row.fill(0);
 })();
 
-/** A row of noughts. Many short rows are made for every curve: plain arrays of doubles cost far less than typed ones. */
+/**
+ * A row of noughts. Many short rows are made for every curve: plain arrays of doubles cost far less than typed ones.
+ */
 export const zeros = (count: number): number[] => NOUGHT.slice(0, count);
