@@ -18,7 +18,6 @@ import { readBetween, takePoint } from './measuring.js';
 import { GhostOutline, PieceDrawing } from './PieceDrawing.js';
 import { Rulers } from './Rulers.js';
 import { Tag } from './Tag.js';
-import { useCutLines } from './use-cut-lines.js';
 import { useNavigation } from './use-navigation.js';
 import { useSize } from './use-size.js';
 import { fitView, fromScreen, toScreen, useView, type ScreenSize, type View } from './view.js';
@@ -31,6 +30,7 @@ function pieceName(panel: PanelName, leg: Leg | undefined): string {
 }
 
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
+const CutLayer = lazy(() => import('./CutLayer.js').then((m) => ({ default: m.CutLayer })));
 const HandleLayer = lazy(() => import('./HandleLayer.js').then((m) => ({ default: m.HandleLayer })));
 const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
 const ReferenceLayer = lazy(() => import('./ReferenceLayer.js').then((m) => ({ default: m.ReferenceLayer })));
@@ -92,7 +92,6 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
   const [pointer, setPointer] = useState<Point>();
   const [panning, setPanning] = useState(false);
 
-  const cuts = useCutLines(block, allowances, showCut || cutShown);
   const sliders = worked?.settings.filter((s) => s.slider) ?? [];
   const estimated = useMemo(
     () =>
@@ -202,6 +201,11 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
                   <ReferenceLayer reference={reference} arranged={arranged} />
                 </Suspense>
               )}
+              {(showCut || cutShown) && !over && (
+                <Suspense fallback={undefined}>
+                  <CutLayer block={block} allowances={allowances} arranged={arranged} />
+                </Suspense>
+              )}
               {!over &&
                 PANEL_NAMES.map((name) => (
                   <PieceDrawing
@@ -212,7 +216,6 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
                     lit={lit}
                     inHand={handles && inHand === name}
                     showConstruction={showConstruction}
-                    cut={cuts.get(name)}
                     onPoint={name === 'front' ? pointFront : pointBack}
                   />
                 ))}

@@ -13,14 +13,12 @@ interface PieceDrawingProps {
   readonly lit: Lit;
   readonly inHand: boolean;
   readonly showConstruction: boolean;
-  /** Its cut line, where that is shown. */
-  readonly cut: Path | undefined;
   readonly onPoint: (edge: EdgeName | undefined) => void;
 }
 
 /** One piece on the board, drawn with its real curves, in board coordinates (mm). */
 export const PieceDrawing = memo(function PieceDrawing(props: PieceDrawingProps) {
-  const { panel, levels, place, lit, inHand, showConstruction, cut, onPoint } = props;
+  const { panel, levels, place, lit, inHand, showConstruction, onPoint } = props;
   const data = (path: Path): string => pathData(pathToBoard(path, place));
   const { points } = panel;
   const isLit = (edge: EdgeName): boolean => lit.edges.some((e) => e.panel === panel.name && e.edge === edge);
@@ -45,7 +43,6 @@ export const PieceDrawing = memo(function PieceDrawing(props: PieceDrawingProps)
           />
         </>
       )}
-      {cut && <path className="paper-line cut-line" d={`${data(cut)}Z`} />}
       {panel.darts.map((dart, i) => (
         <path
           key={i}

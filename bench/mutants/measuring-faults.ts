@@ -126,7 +126,7 @@ export const MEASURING_FAULTS: readonly Fault[] = [
     'core/check/both-legs.ts',
     'if (legs && isWhole(id))',
     'if (legs)',
-    'core/check core/chain/one-leg',
+    'core/chain/one-leg',
   ),
   fault(
     'single pieces lie on the wrong side',

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { anyAlterations } from '../../bench/random-alterations.js';
 import { seeded } from '../../bench/random-body.js';
 import type { Alteration, AlterationWork } from '../alter/index.js';
+import { checkedFigure } from '../check/index.js';
 import { edgeLengths, type Leg } from '../draft/index.js';
 import { offersFor } from '../correct/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft } from './index.js';
@@ -83,6 +84,15 @@ describe('an alteration of one leg alone', () => {
         valueOf(leg === 'left' ? draft(listed([seatWedge])) : none, 'backRise'),
         6,
       );
+    }
+  });
+
+  it('is sought, when it is corrected, by the figures that are shown', () => {
+    for (const leg of ['left', 'right'] as const) {
+      const one = draft([...listed([seatWedge], 'left'), ...listed([waistIn], 'right')], leg);
+      const figures = one.checks.filter((c) => checkedFigure(c.id, one) !== undefined);
+      expect(figures.length).toBeGreaterThan(10);
+      for (const c of figures) expect([c.id, checkedFigure(c.id, one)]).toEqual([c.id, c.value]);
     }
   });
 
