@@ -1,24 +1,5 @@
-import { isStraight, type Path } from '../core/geometry/index.js';
 import { LINE_STYLES, type Drawing, type Mark } from '../core/drawing/index.js';
-
-/** A figure to 0.001 without trailing noughts. */
-const number = (x: number): string => String(Math.round(x * 1000) / 1000);
-
-/** A path in the notation of SVG path data, to 0.001 mm. Straight cubics become lines. */
-export function pathData(path: Path): string {
-  let data = '';
-  let last: { x: number; y: number } | undefined;
-  for (const c of path) {
-    if (!last || Math.abs(last.x - c.p0.x) > 1e-6 || Math.abs(last.y - c.p0.y) > 1e-6) {
-      data += `M${number(c.p0.x)} ${number(c.p0.y)}`;
-    }
-    data += isStraight(c)
-      ? `L${number(c.p3.x)} ${number(c.p3.y)}`
-      : `C${number(c.p1.x)} ${number(c.p1.y)} ${number(c.p2.x)} ${number(c.p2.y)} ${number(c.p3.x)} ${number(c.p3.y)}`;
-    last = c.p3;
-  }
-  return data;
-}
+import { pathData, svgFigure as number } from './write-path.js';
 
 /** What XML has no place for: control characters, halves of letters, codes that stand for nothing. */
 const NO_XML = /(?![\t\n\r])[\p{Cc}\p{Cs}\ufffe\uffff]/gu;

@@ -12,11 +12,9 @@ import { usePreferences } from '../store/preferences.js';
 import { useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { arrange, boardBox, toBoard, type Arranged } from './arrange.js';
 import { UNLIT, useBoard, type TakenPoint } from './board-store.js';
-import { BoardTools } from './BoardTools.js';
 import { FrameLines } from './FrameLines.js';
 import { readBetween, takePoint } from './measuring.js';
 import { GhostOutline, PieceDrawing } from './PieceDrawing.js';
-import { Rulers } from './Rulers.js';
 import { Tag } from './Tag.js';
 import { useNavigation } from './use-navigation.js';
 import { useSize } from './use-size.js';
@@ -29,11 +27,13 @@ function pieceName(panel: PanelName, leg: Leg | undefined): string {
   return name.charAt(0).toUpperCase() + name.slice(1);
 }
 
+const BoardTools = lazy(() => import('./BoardTools.js').then((m) => ({ default: m.BoardTools })));
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
 const CutLayer = lazy(() => import('./CutLayer.js').then((m) => ({ default: m.CutLayer })));
 const HandleLayer = lazy(() => import('./HandleLayer.js').then((m) => ({ default: m.HandleLayer })));
 const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
 const ReferenceLayer = lazy(() => import('./ReferenceLayer.js').then((m) => ({ default: m.ReferenceLayer })));
+const Rulers = lazy(() => import('./Rulers.js').then((m) => ({ default: m.Rulers })));
 const LegSwitch = lazy(() => import('./LegSwitch.js').then((m) => ({ default: m.LegSwitch })));
 const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));
 
@@ -284,7 +284,9 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
                 ]}
               />
             )}
-            <Rulers view={view} size={size} tape={tape} pointer={pointer} />
+            <Suspense fallback={undefined}>
+              <Rulers view={view} size={size} tape={tape} pointer={pointer} />
+            </Suspense>
           </>
         )}
       </svg>
@@ -297,7 +299,11 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
           </p>
         </div>
       )}
-      {draft && <BoardTools view={view} size={size} />}
+      {draft && (
+        <Suspense fallback={undefined}>
+          <BoardTools view={view} size={size} />
+        </Suspense>
+      )}
       {draft?.legs && (
         <Suspense fallback={undefined}>
           <LegSwitch />

@@ -2,8 +2,7 @@ import { memo } from 'react';
 import { LEVELS, type Levels } from '../../core/method/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
-import { RULER } from './Rulers.js';
-import type { ScreenSize, View } from './view.js';
+import { RULER, type ScreenSize, type View } from './view.js';
 
 const LINE_HEIGHT = 15;
 

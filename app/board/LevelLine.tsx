@@ -5,9 +5,8 @@ import { measurementLabel } from '../../core/measure/index.js';
 import { LEVELS } from '../../core/method/index.js';
 import { formatLength, handStep, type Tape } from '../../core/units/index.js';
 import { useBoard } from './board-store.js';
-import { RULER } from './Rulers.js';
 import { Tag } from './Tag.js';
-import type { ScreenSize, View } from './view.js';
+import { RULER, type ScreenSize, type View } from './view.js';
 
 /** How near, in pixels, the line catches a frame level or the place of a girth. */
 const CATCH = 7;

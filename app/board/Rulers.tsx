@@ -1,9 +1,7 @@
 import { memo } from 'react';
 import { formatFigure, toMm, type Tape, type Unit } from '../../core/units/index.js';
-import type { ScreenSize, View } from './view.js';
+import { RULER, type ScreenSize, type View } from './view.js';
 
-/** Width of the tapes along the board's edges, in pixels. */
-export const RULER = 26;
 const LEAST_LABEL_GAP = 58;
 
 const STEPS: Record<Unit, readonly number[]> = {

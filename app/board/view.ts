@@ -14,6 +14,9 @@ export interface ScreenSize {
   readonly height: number;
 }
 
+/** Width of the tapes along the board's edges, in pixels. */
+export const RULER = 26;
+
 const LEAST_SCALE = 0.05;
 const MOST_SCALE = 20;
 /** Room kept free about the pieces when all is shown: level names at the left, tapes at left and top. */

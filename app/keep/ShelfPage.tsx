@@ -7,12 +7,13 @@ import { Opening } from '../shared/Opening.js';
 import { OpenWorkbook } from '../shared/OpenWorkbook.js';
 import { PageNav } from '../shared/PageNav.js';
 import { saveFile } from '../shared/save-file.js';
-import { contentOf, useShelfActs } from '../shared/shelf-acts.js';
-import { readShelf } from '../store/database.js';
+import { StorageFault } from '../shared/StorageFault.js';
+import { useShelfActs } from '../shared/shelf-acts.js';
+import { contentOf, readShelf } from '../store/database.js';
 import { usePreferences } from '../store/preferences.js';
-import { useShelf, useStartOver } from '../store/queries.js';
+import { resetDemoRoom, useShelf } from '../store/queries.js';
 import { ROOM_LABELS, roomOf } from '../store/rooms.js';
-import { changeAct, putAct, removeAct, replaceAct, takeAwayAct, useShelfHistory } from '../store/shelf-history.js';
+import { LeftUnstored } from './LeftUnstored.js';
 import { ShelfRow } from './ShelfRow.js';
 
 const newId = (): string => crypto.randomUUID();
@@ -29,9 +30,7 @@ interface Row {
 export function ShelfPage() {
   const room = roomOf(useParams()['room']);
   const shelf = useShelf(room);
-  const startOver = useStartOver(room);
-  const { act, tell, undoRedo, message } = useShelfActs(room);
-  const history = useShelfHistory();
+  const { act, tell, undoRedo, message } = useShelfActs(room, 'shelf');
   const unit = usePreferences((p) => p.unit);
   const go = useNavigate();
   const [problem, setProblem] = useState<string>();
@@ -66,15 +65,15 @@ export function ShelfPage() {
     const now = new Date();
     const person = known ?? newPerson(newId, 'New person', unit, now);
     const draft = newDraft(newId, person, 'Trousers', now);
-    await act(putAct('New draft', person, draft, known === undefined));
+    await act({ said: `New draft for ${person.name}`, put: { people: known ? [] : [person], drafts: [draft] } });
     await go(`/${room}/draft/${draft.id}/measure`);
   };
 
-  const copy = ({ draft, person }: Row): Promise<void> => {
+  const copy = ({ draft }: Row): Promise<void> => {
     const now = new Date().toISOString();
     const name = `${draft.name}, copy`;
     const copied = { ...structuredClone(draft), id: newId(), name, created: now, changed: now };
-    return act(putAct(`Copied “${draft.name}”`, person, copied, false));
+    return act({ said: `Copied “${draft.name}”`, put: { drafts: [copied] } });
   };
 
   const exportBook = async (): Promise<void> => {
@@ -85,10 +84,17 @@ export function ShelfPage() {
   };
 
   const clear = async (): Promise<void> => {
-    const before = contentOf(shelf.data);
-    await startOver.mutateAsync();
-    if (room === 'own') history.did(room, takeAwayAct('Cleared the workroom', before));
-    tell(room === 'demo' ? 'The demo workroom is as it came' : 'Cleared the workroom', room === 'own');
+    if (room === 'demo') {
+      await resetDemoRoom();
+      tell('The demo workroom is as it came', false);
+      return;
+    }
+    const ids = (records: readonly { readonly id: string }[]): string[] => records.map(({ id }) => id);
+    const { people, drafts, charts } = contentOf(shelf.data);
+    await act({
+      said: 'Cleared the workroom',
+      remove: { people: ids(people), drafts: ids(drafts), charts: ids(charts) },
+    });
   };
 
   return (
@@ -119,7 +125,7 @@ export function ShelfPage() {
           label="Open workbook"
           here={async () => contentOf(await readShelf(room))}
           onMerged={async (put, told) => {
-            await act(changeAct(told, contentOf(await readShelf(room)), put));
+            await act({ said: told, put });
           }}
           onRefuse={setProblem}
         />
@@ -140,12 +146,8 @@ export function ShelfPage() {
           {problem}
         </p>
       )}
-      {shelf.isError && (
-        <p className="problem" role="alert">
-          This browser does not let Upstride store anything: {shelf.error.message}. Allow storage for this address and
-          load the page again.
-        </p>
-      )}
+      {shelf.isError && <StorageFault fault={shelf.error} />}
+      <LeftUnstored room={room} />
       {shelf.isPending && <Opening className="quiet" />}
       {shelf.data && none && (
         <p className="quiet">No drafts yet. Start one from four measurements, or open a workbook.</p>
@@ -172,13 +174,13 @@ export function ShelfPage() {
             work={row.work}
             to={`/${room}/draft/${row.draft.id}/draft`}
             onRename={(name) => {
-              void act(replaceAct(`Renamed “${row.draft.name}”`, row.draft, { ...row.draft, name }));
+              void act({ said: `Renamed “${row.draft.name}”`, put: { drafts: [{ ...row.draft, name }] } });
             }}
             onCopy={() => {
               void copy(row);
             }}
             onDelete={() => {
-              void act(removeAct(row.draft));
+              void act({ said: `Deleted “${row.draft.name}”`, remove: { drafts: [row.draft.id] } });
             }}
           />
         )}

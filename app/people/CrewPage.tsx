@@ -11,11 +11,12 @@ import { UnitSwitch } from '../shared/UnitSwitch.js';
 import { Opening } from '../shared/Opening.js';
 import { PageNav } from '../shared/PageNav.js';
 import { saveFile } from '../shared/save-file.js';
-import { contentOf, useShelfActs } from '../shared/shelf-acts.js';
+import { StorageFault } from '../shared/StorageFault.js';
+import { useShelfActs } from '../shared/shelf-acts.js';
+import { contentOf } from '../store/database.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { ROOM_LABELS, roomOf } from '../store/rooms.js';
-import { changeAct, takeAwayAct } from '../store/shelf-history.js';
 import {
   cellsOf,
   crewLine,
@@ -41,7 +42,7 @@ const MOST_IN_ADDRESS = 200;
 export function CrewPage() {
   const room = roomOf(useParams()['room']);
   const shelf = useShelf(room);
-  const { act, tell, undoRedo, message } = useShelfActs(room);
+  const { act, tell, undoRedo, message } = useShelfActs(room, 'crew');
   const { unit, set: prefer } = usePreferences();
   const go = useNavigate();
   const [search, setSearch] = useState('');
@@ -77,10 +78,10 @@ export function CrewPage() {
       setProblems([]);
       const label = isMeasurementId(field) ? measurementLabel(field) : field;
       const said = `${line.person.name}: ${label.toLowerCase()} changed`;
-      void actNow.current(changeAct(said, contentOf(shelf.data), { people: [done.person] }));
+      void actNow.current({ said, put: { people: [done.person] } });
       return crewLine(done.person);
     },
-    [unit, shelf.data],
+    [unit],
   );
   const refuse = useCallback((sentence: string) => {
     setProblems([sentence]);
@@ -101,13 +102,13 @@ export function CrewPage() {
     setProblems(done.problems);
     if (done.people.length > 0) {
       const said = `Pasted ${done.written} figures for ${done.people.length} people`;
-      void act(changeAct(said, here(), { people: done.people }));
+      void act({ said, put: { people: done.people } });
     }
   };
 
   const add = async (): Promise<void> => {
     const person: Person = newPerson(newId, 'New person', unit, new Date());
-    await act(changeAct('New person', here(), { people: [person] }));
+    await act({ said: 'New person', put: { people: [person] } });
     await go(`/${room}/person/${person.id}`);
   };
 
@@ -118,7 +119,10 @@ export function CrewPage() {
     const [only] = people;
     const who = people.length === 1 && only ? `“${only.name}”` : `${people.length} people`;
     const along = drafts.length > 0 ? ` and ${drafts.length} ${drafts.length === 1 ? 'draft' : 'drafts'}` : '';
-    void act(takeAwayAct(`Deleted ${who}${along}`, { people, drafts }));
+    void act({
+      said: `Deleted ${who}${along}`,
+      remove: { people: people.map((p) => p.id), drafts: drafts.map((d) => d.id) },
+    });
     setSelected({ type: 'include', ids: new Set() });
   };
 
@@ -219,12 +223,7 @@ export function CrewPage() {
         </Button>
       </div>
       {shelf.isPending && <Opening className="quiet" />}
-      {shelf.isError && (
-        <p className="problem" role="alert">
-          This browser does not let Upstride store anything: {shelf.error.message}. Allow storage for this address and
-          load the page again.
-        </p>
-      )}
+      {shelf.isError && <StorageFault fault={shelf.error} />}
       {problems.length > 0 && (
         <div className="problem" role="alert">
           {problems.slice(0, MOST_TOLD).map((p) => (
@@ -258,7 +257,7 @@ export function CrewPage() {
           onClose={() => {
             setImporting(false);
           }}
-          onTaken={(people, said) => act(changeAct(said, here(), { people }))}
+          onTaken={(people, said) => act({ said, put: { people } })}
         />
       )}
       {message}

@@ -17,11 +17,10 @@ import { withFractions } from '../shared/fractions.js';
 import { Opening } from '../shared/Opening.js';
 import { PageNav } from '../shared/PageNav.js';
 import { signedFigure, signedPercent } from '../shared/signed.js';
-import { contentOf, useShelfActs } from '../shared/shelf-acts.js';
+import { useShelfActs } from '../shared/shelf-acts.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf, type RoomId } from '../store/rooms.js';
-import { changeAct } from '../store/shelf-history.js';
 import { useMode } from '../shared/theme-mode.js';
 import { FigureChart, ShareChart, type FigurePoint } from './FigureChart.js';
 
@@ -172,7 +171,7 @@ function OverTime({ person, id, tape }: { person: Person; id: MeasurementId; tap
 }
 
 function History({ room, person, charts }: { room: RoomId; person: Person; charts: readonly SizeChart[] }) {
-  const { act, undoRedo, message } = useShelfActs(room);
+  const { act, undoRedo, message } = useShelfActs(room, 'crew');
   const shelf = useShelf(room);
   const tape = tapeFor(person.unit);
   const measured = MEASUREMENT_IDS.filter((id) => historyOf(person, id).length > 0);
@@ -181,7 +180,7 @@ function History({ room, person, charts }: { room: RoomId; person: Person; chart
   const drafts = (shelf.data?.drafts ?? []).map((d) => d.value).filter((d) => d.personId === person.id);
   const remove = (set: MeasurementSet): void => {
     const next = { ...person, sets: person.sets.filter((s) => s.id !== set.id) };
-    void act(changeAct(`Deleted the set of ${set.date}`, contentOf(shelf.data), { people: [next] }));
+    void act({ said: `Deleted the set of ${set.date}`, put: { people: [next] } });
   };
   return (
     <main className="page">

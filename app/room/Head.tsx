@@ -7,7 +7,8 @@ import { lazy, Suspense } from 'react';
 import { useStore } from 'zustand';
 import { newerSet } from '../../core/kept/index.js';
 import type { Autosave } from '../store/autosave.js';
-import { methodName } from '../store/sheets.js';
+import { stepsTo } from '../store/place-acts.js';
+import { methodName, sheetOf } from '../store/sheets.js';
 import { usePreferences } from '../store/preferences.js';
 import { useChange, useCurrentSet, useOpenWork, useUnit, useWork } from '../store/work-context.js';
 import { changePerson, renameDraft } from '../store/work-store.js';
@@ -32,7 +33,7 @@ export function Head({
   onKeys: () => void;
 }) {
   const open = useOpenWork();
-  const history = useStore(open.history);
+  const acts = useStore(open.done, (d) => d.acts);
   const save = useStore(autosave.state, (s) => s.save);
   const person = useWork(({ work }) => work.person);
   const draft = useWork(({ work }) => work.draft);
@@ -63,7 +64,15 @@ export function Head({
       <span className="quiet head-fact" role="status" data-testid="saved">
         {SAVED[save]}
       </span>
-      <UndoRedo canUndo={history.past > 0} canRedo={history.future > 0} onUndo={open.undo} onRedo={open.redo} />
+      <UndoRedo
+        acts={acts}
+        reader={{ unit, sheet: sheetOf(draft) }}
+        onUndo={open.undo}
+        onRedo={open.redo}
+        onStepTo={(target) => {
+          for (const [step] of stepsTo(acts, target)) open[step]();
+        }}
+      />
       <Suspense fallback={<span className="unit-switch" />}>
         <UnitSwitch
           unit={unit}

@@ -1,39 +1,42 @@
 import Button from '@mui/material/Button';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { newDraft, type Person } from '../../core/kept/index.js';
+import { changeOf, newDraft, type Person } from '../../core/kept/index.js';
 import { Opening } from '../shared/Opening.js';
-import { useShelf, useShelfChange } from '../store/queries.js';
+import { readActs, readRecord } from '../store/database.js';
+import { doAt } from '../store/place-acts.js';
 import { roomOf, type RoomId } from '../store/rooms.js';
-import { putAct, useShelfHistory } from '../store/shelf-history.js';
 import { WorkProvider } from '../store/work-context.js';
-import { closeWork, openFromShelf } from './opened-work.js';
+import { holdWork, openFromShelf, type Shelved } from '../store/opened-work.js';
 import { Room } from './Room.js';
 import { stationOf, type StationId } from './stations.js';
 
-interface OpenPersonProps {
-  readonly room: RoomId;
-  readonly person: Person;
-  readonly revision: number;
-  readonly onReload: () => void;
-}
+const StorageFault = lazy(() => import('../shared/StorageFault.js').then((m) => ({ default: m.StorageFault })));
 
 /** The draft that stands beside a person who is only being measured; it is kept once one steps on from Measure. */
 const trialId = (person: Person): string => `trial-${person.id}`;
 
-function OpenPerson({ room, person, revision, onReload }: OpenPersonProps) {
+/** Reads a person with what was done to them at Measure, and lays a draft beside them; nothing where they are not there. */
+async function readPerson(room: RoomId, personId: string): Promise<Shelved | null> {
+  const found = await readRecord(room, 'person', personId);
+  if (!found) return null;
+  const person = found.value;
+  const draft = newDraft(() => trialId(person), person, 'Trousers', new Date());
+  return { work: { person, draft }, acts: await readActs(room, `person:${personId}`) };
+}
+
+function OpenPerson({ room, shelved }: { readonly room: RoomId; readonly shelved: Shelved }) {
   const go = useNavigate();
   const [query] = useSearchParams();
-  const shelfChange = useShelfChange(room);
-  const history = useShelfHistory();
   const stepping = useRef(false);
-  const [{ open, autosave }] = useState(() => {
-    const draft = newDraft(() => trialId(person), person, 'Trousers', new Date());
-    return openFromShelf(room, { person, draft }, { person: revision, draft: 0 }, false);
-  });
+  const personId = shelved.work.person.id;
+  const [opened] = useState(() => openFromShelf(room, shelved, `person:${personId}`, false));
+  const { open, autosave } = opened;
+  useEffect(() => holdWork(opened), [opened]);
   const pathOf = useCallback(
-    (to: StationId) => (to === 'measure' ? `/${room}/person/${person.id}` : `/${room}/person/${person.id}?to=${to}`),
-    [room, person.id],
+    (to: StationId) => (to === 'measure' ? `/${room}/person/${personId}` : `/${room}/person/${personId}?to=${to}`),
+    [room, personId],
   );
   const to = query.get('to');
   useEffect(() => {
@@ -42,25 +45,18 @@ function OpenPerson({ room, person, revision, onReload }: OpenPersonProps) {
     const { work } = open.state.getState();
     const now = new Date().toISOString();
     const draft = { ...work.draft, id: crypto.randomUUID(), created: now, changed: now };
-    const act = putAct('New draft', work.person, draft, false);
-    void shelfChange.mutateAsync(act.forward).then(() => {
-      history.did(room, act);
-      closeWork(room, trialId(person));
-      return go(`/${room}/draft/${draft.id}/${stationOf(to)}`, { replace: true });
-    });
-  }, [to, open, shelfChange, history, room, person, go]);
+    const made = changeOf({ kind: 'draft', id: draft.id }, undefined, draft);
+    const step = async (): Promise<void> => {
+      const acts = await readActs(room, 'shelf');
+      await doAt(room, 'shelf', `New draft for ${work.person.name}`, made ? [made] : [], acts);
+      await go(`/${room}/draft/${draft.id}/${stationOf(to)}`, { replace: true });
+    };
+    void step();
+  }, [to, open, room, go]);
   if (to !== null) return <Opening className="page quiet" />;
   return (
     <WorkProvider value={open}>
-      <Room
-        room={room}
-        draftId={undefined}
-        pathOf={pathOf}
-        station="measure"
-        autosave={autosave}
-        open={open}
-        onReload={onReload}
-      />
+      <Room room={room} draftId={undefined} pathOf={pathOf} station="measure" autosave={autosave} open={open} />
     </WorkProvider>
   );
 }
@@ -69,11 +65,22 @@ function OpenPerson({ room, person, revision, onReload }: OpenPersonProps) {
 export function PersonRoom() {
   const { room: roomName, personId = '' } = useParams();
   const room = roomOf(roomName);
-  const shelf = useShelf(room);
-  const [visit, setVisit] = useState(0);
-  if (shelf.isPending) return <Opening className="page quiet" />;
-  const found = shelf.data?.people.find((p) => p.id === personId);
-  if (!found) {
+  const shelved = useQuery({
+    queryKey: ['open person', room, personId],
+    queryFn: () => readPerson(room, personId),
+    gcTime: 0,
+  });
+  if (shelved.isError) {
+    return (
+      <main className="page">
+        <Suspense fallback={undefined}>
+          <StorageFault fault={shelved.error} />
+        </Suspense>
+      </main>
+    );
+  }
+  if (shelved.isPending) return <Opening className="page quiet" />;
+  if (!shelved.data) {
     return (
       <main className="page">
         <h1>This person is not here</h1>
@@ -84,18 +91,5 @@ export function PersonRoom() {
       </main>
     );
   }
-  return (
-    <OpenPerson
-      key={`${room} ${personId} ${visit}`}
-      room={room}
-      person={found.value}
-      revision={found.revision}
-      onReload={() => {
-        closeWork(room, trialId(found.value));
-        void shelf.refetch().then(() => {
-          setVisit(visit + 1);
-        });
-      }}
-    />
-  );
+  return <OpenPerson key={`${room} ${personId}`} room={room} shelved={shelved.data} />;
 }

@@ -1,21 +1,15 @@
-import Button from '@mui/material/Button';
-import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
-import { useNavigate } from 'react-router';
+import { lazy, Suspense, useState, type ComponentType } from 'react';
 import { useStore } from 'zustand';
-import { MEASUREMENTS } from '../../core/measure/index.js';
-import { lineLabel, panelLine, settingsOf } from '../../core/method/index.js';
 import { Board, type BoardProps } from '../board/Board.js';
-import { useBoard } from '../board/board-store.js';
 import type { Autosave } from '../store/autosave.js';
 import { usePreferences } from '../store/preferences.js';
-import { useShelf } from '../store/queries.js';
 import type { RoomId } from '../store/rooms.js';
-import { sheetOf } from '../store/sheets.js';
 import { redrawnUnderstood, type OpenWork } from '../store/work-store.js';
-import type { Findable } from './FindDialog.js';
 import { Head } from './Head.js';
 import { STATIONS, type StationId, type ViewId } from './stations.js';
+import { useKeptSafe } from './use-kept-safe.js';
 import { useReadied } from './use-readied.js';
+import { useRoomKeys } from './use-room-keys.js';
 import { Walk } from './Walk.js';
 
 const CheckTape = lazy(() => import('../board/CheckTape.js').then((m) => ({ default: m.CheckTape })));
@@ -39,7 +33,8 @@ const ReferenceView = lazy(() =>
 const WalkView = lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView })));
 const ReportView = lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView })));
 const DrawnOtherwise = lazy(() => import('./DrawnOtherwise.js'));
-const FindDialog = lazy(() => import('./FindDialog.js').then((m) => ({ default: m.FindDialog })));
+const FindAnything = lazy(() => import('./FindAnything.js').then((m) => ({ default: m.FindAnything })));
+const SaveTrouble = lazy(() => import('./SaveTrouble.js').then((m) => ({ default: m.SaveTrouble })));
 const KeysDialog = lazy(() => import('./KeysDialog.js').then((m) => ({ default: m.KeysDialog })));
 
 const BENCHES: Record<Exclude<StationId, 'cut' | 'measure'>, ComponentType> = {
@@ -47,35 +42,6 @@ const BENCHES: Record<Exclude<StationId, 'cut' | 'measure'>, ComponentType> = {
   draft: DraftBench,
   true: TrueBench,
 };
-
-const VIEW_WORDS: readonly (readonly [ViewId, string, StationId])[] = [
-  ['advise', 'Which method', 'choose'],
-  ['compare', 'Compare methods and drafts', 'choose'],
-  ['steps', 'Worked steps', 'choose'],
-  ['sheet', 'Method sheet', 'choose'],
-  ['it', 'True it', 'true'],
-  ['walk', 'Walk the seams', 'true'],
-  ['curve', 'The body’s curve', 'true'],
-  ['outline', 'Outline from a file', 'true'],
-  ['report', 'Check report', 'true'],
-];
-
-/** How often, and how long apart in ms, a line is looked for that is still being laid out. */
-const LOOKS = 40;
-const LOOK_MS = 50;
-
-/** Puts the cursor into a line of the bench, opening its group first where it lies in one. */
-function focusOn(name: string, looks = LOOKS): void {
-  const field = document.querySelector<HTMLInputElement>(`[data-line="${name}"] input`);
-  if (!field) document.querySelectorAll('.bench details').forEach((group) => group.setAttribute('open', ''));
-  window.setTimeout(
-    () => {
-      if (field) field.focus();
-      else if (looks > 0) focusOn(name, looks - 1);
-    },
-    field ? 0 : LOOK_MS,
-  );
-}
 
 const trueLayer: BoardProps['above'] = (drawn) => (
   <Suspense fallback={undefined}>
@@ -121,110 +87,22 @@ interface RoomProps {
   readonly view?: ViewId | undefined;
   readonly autosave: Autosave;
   readonly open: OpenWork;
-  readonly onReload: () => void;
 }
 
 /** The room about one piece of work: walk, head, board or station, bench and tape. */
-export function Room({ room, draftId, pathOf, station, view, autosave, open, onReload }: RoomProps) {
-  const go = useNavigate();
-  const save = useStore(autosave.state);
+export function Room({ room, draftId, pathOf, station, view, autosave, open }: RoomProps) {
   useReadied(open);
-  const { benchOpen, set: prefer } = usePreferences();
-  const shelf = useShelf(room);
+  const benchOpen = usePreferences((p) => p.benchOpen);
   const [dialog, setDialog] = useState<'find' | 'keys'>();
 
-  useEffect(() => {
-    const keys = (event: KeyboardEvent): void => {
-      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
-      const key = event.key.toLowerCase();
-      if (event.ctrlKey || event.metaKey) {
-        if (key === 'z' && !event.shiftKey) open.undo();
-        else if (key === 'y' || (key === 'z' && event.shiftKey)) open.redo();
-        else if (key === 'k') setDialog('find');
-        else return;
-        event.preventDefault();
-        return;
-      }
-      if (typing || event.altKey || event.target instanceof HTMLTextAreaElement) return;
-      const byNumber = STATIONS[Number(event.key) - 1];
-      if (byNumber) void go(pathOf(byNumber.id));
-      else if (key === '?') setDialog('keys');
-      else if (key === 'f') {
-        const board = useBoard.getState();
-        board.set({ inHand: board.inHand === 'front' ? 'back' : 'front' });
-      } else if (key === 'b') prefer({ benchOpen: !usePreferences.getState().benchOpen });
-    };
-    window.addEventListener('keydown', keys);
-    return () => {
-      window.removeEventListener('keydown', keys);
-    };
-  }, [open, go, pathOf, prefer]);
-
-  const findable = (): Findable[] => {
-    const { work } = open.state.getState();
-    const sheet = sheetOf(work.draft);
-    const counting = open.computed.getState().draft?.worked.settings ?? settingsOf(sheet).filter((s) => !s.when);
-    const toLine = (name: string, to: StationId) => (): void => {
-      const panel = panelLine(name)?.panel;
-      if (panel) useBoard.getState().set({ inHand: panel });
-      void Promise.resolve(go(pathOf(to))).then(() => {
-        window.setTimeout(() => {
-          focusOn(name);
-        }, 60);
-      });
-    };
-    const line = (kind: string, name: string, label: string, to: StationId): Findable => ({
-      id: `line-${name.replace('.', '-')}`,
-      kind,
-      label,
-      go: toLine(name, to),
-    });
-    return [
-      ...STATIONS.map((s) => ({
-        id: `station-${s.id}`,
-        kind: 'Station',
-        label: s.label,
-        go: () => void go(pathOf(s.id)),
-      })),
-      { id: 'keep', kind: 'Station', label: 'Keep: all drafts', go: () => void go(`/${room}`) },
-      { id: 'crew', kind: 'Station', label: 'Crew: everybody’s figures', go: () => void go(`/${room}/crew`) },
-      { id: 'sizes', kind: 'Station', label: 'Size charts', go: () => void go(`/${room}/sizes`) },
-      ...(shelf.data?.people ?? []).map(({ value }) => ({
-        id: `person-${value.id}`,
-        kind: 'Person',
-        label: value.name,
-        go: () => void go(`/${room}/person/${value.id}`),
-      })),
-      { id: 'undo', kind: 'Command', label: 'Undo', go: open.undo },
-      { id: 'redo', kind: 'Command', label: 'Redo', go: open.redo },
-      {
-        id: 'keys',
-        kind: 'Command',
-        label: 'Sheet of keys',
-        go: () => {
-          setDialog('keys');
-        },
-      },
-      { id: 'print', kind: 'Command', label: 'Print pieces', go: () => void go(pathOf('cut')) },
-      ...(draftId === undefined ? [] : VIEW_WORDS).map(([id, label, at]) => ({
-        id: `view-${id}`,
-        kind: 'Command',
-        label,
-        go: () => void go(`${pathOf(at)}/${id}`),
-      })),
-      ...(shelf.data?.drafts ?? []).map(({ value }) => ({
-        id: `draft-${value.id}`,
-        kind: 'Draft',
-        label: value.name,
-        go: () => void go(`/${room}/draft/${value.id}/draft`),
-      })),
-      ...sheet.lines.map((l) => line('Parameter', l.name, lineLabel(sheet, l.name), 'draft')),
-      ...counting.map((l) => line('Setting', l.name, l.label, 'choose')),
-      ...[...MEASUREMENTS.values()].map((m) => line('Measurement', m.id, m.label, 'measure')),
-    ];
-  };
+  useRoomKeys(open, pathOf, setDialog);
+  useKeptSafe(autosave);
 
   const since = useStore(open.redrawn, (s) => s.since);
+  const unstored = useStore(autosave.state, ({ save }) => save === 'conflict' || save === 'failed');
+  const faulty = useStore(open.computed, ({ fault }) => fault !== undefined);
+  const refused = useStore(open.done, (d) => d.refused !== undefined);
+  const troubled = unstored || faulty || refused;
   const Bench = station === 'cut' || station === 'measure' ? undefined : BENCHES[station];
   return (
     <div className="room">
@@ -277,25 +155,21 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open, onR
       <Suspense fallback={<footer className="tape" />}>
         <CheckTape />
       </Suspense>
-      {(save.save === 'conflict' || save.save === 'failed') && (
-        <div className="save-trouble" role="alert">
-          {save.save === 'conflict'
-            ? 'This draft was changed in another window since it was opened here.'
-            : `This browser could not store the draft: ${save.reason ?? ''} Save the workbook to a file from Keep.`}{' '}
-          <Button size="small" variant="contained" onClick={autosave.keepMine}>
-            {save.save === 'conflict' ? 'Keep what is here' : 'Try again'}
-          </Button>{' '}
-          {save.save === 'conflict' && (
-            <Button size="small" variant="outlined" onClick={onReload}>
-              Take the other
-            </Button>
-          )}
-        </div>
+      {troubled && (
+        <Suspense fallback={undefined}>
+          <SaveTrouble autosave={autosave} open={open} />
+        </Suspense>
       )}
       <Suspense fallback={undefined}>
         {dialog === 'find' && (
-          <FindDialog
-            all={findable()}
+          <FindAnything
+            room={room}
+            draftId={draftId}
+            pathOf={pathOf}
+            open={open}
+            onKeys={() => {
+              setDialog('keys');
+            }}
             onClose={() => {
               setDialog(undefined);
             }}

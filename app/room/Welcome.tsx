@@ -3,10 +3,9 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { newDraft, newPerson } from '../../core/kept/index.js';
 import { OpenWorkbook } from '../shared/OpenWorkbook.js';
-import { contentOf } from '../shared/shelf-acts.js';
-import { readShelf } from '../store/database.js';
+import { contentOf, readShelf } from '../store/database.js';
 import { usePreferences } from '../store/preferences.js';
-import { useShelfChange } from '../store/queries.js';
+import { doOnShelf } from '../store/place-acts.js';
 
 const newId = (): string => crypto.randomUUID();
 
@@ -15,7 +14,6 @@ const SamplePicture = lazy(() => import('./SamplePicture.js').then((m) => ({ def
 /** The first minutes: start from four measurements, look round the demo, or open a workbook. */
 export function Welcome() {
   const go = useNavigate();
-  const change = useShelfChange('own');
   const unit = usePreferences((p) => p.unit);
   const [problem, setProblem] = useState<string>();
 
@@ -23,7 +21,7 @@ export function Welcome() {
     const now = new Date();
     const person = newPerson(newId, 'New person', unit, now);
     const draft = newDraft(newId, person, 'Trousers', now);
-    await change.mutateAsync({ put: { people: [person], drafts: [draft] } });
+    await doOnShelf('own', `New draft for ${person.name}`, { put: { people: [person], drafts: [draft] } });
     await go(`/own/draft/${draft.id}/measure`);
   };
   return (
@@ -51,8 +49,8 @@ export function Welcome() {
             label="Open a workbook file"
             size="large"
             here={async () => contentOf(await readShelf('own'))}
-            onMerged={async (put) => {
-              await change.mutateAsync({ put });
+            onMerged={async (put, told) => {
+              await doOnShelf('own', told, { put });
               await go('/own');
             }}
             onRefuse={setProblem}

@@ -1,43 +1,52 @@
 import Button from '@mui/material/Button';
-import { useCallback, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Work } from '../../core/kept/index.js';
 import { Opening } from '../shared/Opening.js';
-import type { Revisions } from '../store/database.js';
-import { useShelf } from '../store/queries.js';
 import { roomOf, type RoomId } from '../store/rooms.js';
 import { useSheet } from '../store/sheets.js';
 import { WorkProvider } from '../store/work-context.js';
-import { closeWork, openFromShelf } from './opened-work.js';
+import { holdWork, openFromShelf, readShelved, type Shelved } from '../store/opened-work.js';
 import { Room } from './Room.js';
 import { stationOf, viewOf, type StationId, type ViewId } from './stations.js';
+
+const StorageFault = lazy(() => import('../shared/StorageFault.js').then((m) => ({ default: m.StorageFault })));
 
 /** The room for one draft: walk, head, board, bench and tape. */
 export function Workroom() {
   const { room: roomName, draftId = '', station, view } = useParams();
   const room = roomOf(roomName);
-  const shelf = useShelf(room);
-  const [visit, setVisit] = useState(0);
-  const draft = shelf.data?.drafts.find((d) => d.id === draftId);
-  const person = shelf.data?.people.find((p) => p.id === draft?.value.personId);
+  // Read anew whenever it is opened, and never while it is open: from then on the open work itself is what is so.
+  const shelved = useQuery({
+    queryKey: ['open', room, draftId],
+    queryFn: () => readShelved(room, draftId),
+    gcTime: 0,
+  });
+  const draft = shelved.data?.work.draft;
+  const sheet = useSheet(draft);
 
-  const sheet = useSheet(draft?.value);
-
-  if (shelf.isPending || (draft && sheet === undefined)) return <Opening className="page quiet" />;
+  if (shelved.isError) {
+    return (
+      <main className="page">
+        <Suspense fallback={undefined}>
+          <StorageFault fault={shelved.error} />
+        </Suspense>
+      </main>
+    );
+  }
+  if (shelved.isPending || (draft && sheet === undefined)) return <Opening className="page quiet" />;
   if (draft && sheet === null) {
     return (
       <main className="page">
         <h1>This draft’s method is not here</h1>
-        <p>
-          It is made by “{draft.value.method}”, which this version of Upstride does not have. The draft stays as it is.
-        </p>
+        <p>It is made by “{draft.method}”, which this version of Upstride does not have. The draft stays as it is.</p>
         <Button component={Link} to={`/${room}`} variant="contained">
           All drafts
         </Button>
       </main>
     );
   }
-  if (!draft || !person) {
+  if (!shelved.data) {
     return (
       <main className="page">
         <h1>This draft is not here</h1>
@@ -50,47 +59,38 @@ export function Workroom() {
   }
   return (
     <OpenRoom
-      key={`${room} ${draftId} ${visit}`}
+      key={`${room} ${draftId}`}
       room={room}
-      shelved={{ person: person.value, draft: draft.value }}
-      revisions={{ person: person.revision, draft: draft.revision }}
+      shelved={shelved.data}
       station={stationOf(station)}
       view={viewOf(view)}
-      onReload={() => {
-        closeWork(room, draftId);
-        void shelf.refetch().then(() => {
-          setVisit(visit + 1);
-        });
-      }}
     />
   );
 }
 
 interface OpenRoomProps {
   readonly room: RoomId;
-  readonly shelved: Work;
-  readonly revisions: Revisions;
+  readonly shelved: Shelved;
   readonly station: StationId;
   readonly view: ViewId | undefined;
-  readonly onReload: () => void;
 }
 
-/** The work is opened once: every save of this window changes the shelf as well. */
-function OpenRoom({ room, shelved, revisions, station, view, onReload }: OpenRoomProps) {
-  const [{ open, autosave }] = useState(() => openFromShelf(room, shelved, revisions));
-  const draftId = shelved.draft.id;
+/** The work is opened once: from then on it is kept as it is changed here. */
+function OpenRoom({ room, shelved, station, view }: OpenRoomProps) {
+  const draftId = shelved.work.draft.id;
+  const [opened] = useState(() => openFromShelf(room, shelved, `draft:${draftId}`));
+  useEffect(() => holdWork(opened), [opened]);
   const pathOf = useCallback((to: StationId) => `/${room}/draft/${draftId}/${to}`, [room, draftId]);
   return (
-    <WorkProvider value={open}>
+    <WorkProvider value={opened.open}>
       <Room
         room={room}
-        draftId={shelved.draft.id}
+        draftId={draftId}
         pathOf={pathOf}
         station={station}
         view={view}
-        autosave={autosave}
-        open={open}
-        onReload={onReload}
+        autosave={opened.autosave}
+        open={opened.open}
       />
     </WorkProvider>
   );

@@ -108,6 +108,7 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
         <input
           id={id}
           value={value}
+          data-typed={text !== undefined && !means(text, unit, mm)}
           inputMode="text"
           autoComplete="off"
           aria-label={props.id === undefined ? label : undefined}

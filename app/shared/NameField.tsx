@@ -29,6 +29,7 @@ export function NameField({
       aria-label={id === undefined ? label : undefined}
       maxLength={allowEmpty ? 1000 : 200}
       value={text ?? value}
+      data-typed={text !== undefined}
       onChange={(event) => {
         setText(event.target.value);
       }}

@@ -43,6 +43,7 @@ export function PlainField({
           aria-invalid={wrong !== undefined}
           aria-describedby={wrong === undefined ? undefined : `${fieldId}-trouble`}
           value={text ?? value.toFixed(places)}
+          data-typed={text !== undefined}
           autoComplete="off"
           onFocus={(event) => {
             event.currentTarget.select();

@@ -1,21 +1,24 @@
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import type { WorkbookContent } from '../../core/kept/index.js';
-import type { Shelf } from '../store/database.js';
-import { useShelfChange } from '../store/queries.js';
+import type { Act, RecordChange } from '../../core/kept/index.js';
+import { DEFAULT_SHEET } from '../../core/method/index.js';
+import type { Written } from '../store/change-log.js';
+import { contentOf, type Shelf } from '../store/database.js';
+import { doAt, pastAndFuture, redoAct, stepTo, undoAct } from '../store/place-acts.js';
+import { usePreferences } from '../store/preferences.js';
+import { queryClient, shelfKey, useActs } from '../store/queries.js';
 import type { RoomId } from '../store/rooms.js';
-import { useShelfHistory, type ShelfAct } from '../store/shelf-history.js';
+import { shelfChanges, type ShelfChange } from '../store/shelf-change.js';
 import { UndoRedo } from './UndoRedo.js';
+import { isHalfTyped } from './half-typed.js';
 
-/** What is kept in a room, without its revisions. */
-export const contentOf = (shelf: Shelf | undefined): WorkbookContent => ({
-  people: shelf?.people.map((p) => p.value) ?? [],
-  drafts: shelf?.drafts.map((d) => d.value) ?? [],
-  charts: shelf?.charts.map((c) => c.value) ?? [],
-});
+/** Something done to a room, with what it is called. */
+export interface ShelfAct extends ShelfChange {
+  readonly said: string;
+}
 
-/** Acts on a room's shelf with undo: how to act, how to tell, and what the page shows of it. */
+/** Acts on a room with undo: how to act, how to tell, and what the page shows of it. */
 export interface ShelfActs {
   readonly act: (done: ShelfAct) => Promise<void>;
   readonly tell: (words: string, undo: boolean) => void;
@@ -23,41 +26,78 @@ export interface ShelfActs {
   readonly message: ReactNode;
 }
 
-/** Everything a page does to the shelf can be undone, by button, by key and from the message that tells of it. */
-export function useShelfActs(room: RoomId): ShelfActs {
-  const change = useShelfChange(room);
-  const history = useShelfHistory();
+/** The places beside the drafts at which something is done; each undoes only what was done there. */
+export type ShelfPlace = 'shelf' | 'crew' | 'charts';
+
+/**
+ * Everything a page does to the room is an act of the change log: it can be undone, by button, by key and from the
+ * message that tells of it, also after the program was started anew, and never takes another place's work back.
+ */
+export function useShelfActs(room: RoomId, place: ShelfPlace): ShelfActs {
+  const { data: acts = [] } = useActs(room, place);
+  const unit = usePreferences((p) => p.unit);
   const [message, setMessage] = useState<{ readonly words: string; readonly undo: boolean }>();
   const [failed, setFailed] = useState<string>();
+  const reader = { unit, sheet: DEFAULT_SHEET };
+  const { past, future } = pastAndFuture(acts);
 
-  const act = async (done: ShelfAct): Promise<void> => {
+  /** Carries something out and tells what came of it. */
+  const carriedOut = async (
+    write: () => Promise<Written | undefined>,
+    done: { readonly words: string; readonly undo: boolean },
+    clashed: (clashes: readonly RecordChange[]) => string | Promise<string>,
+  ): Promise<void> => {
     try {
-      await change.mutateAsync(done.forward);
-      history.did(room, done);
-      setMessage({ words: done.said, undo: true });
+      const outcome = await write();
+      setFailed(!outcome || outcome.ok ? undefined : await clashed(outcome.clashes));
+      if (outcome?.ok) setMessage(done);
     } catch (fault) {
       setFailed(
         `This browser could not store it: ${fault instanceof Error ? fault.message : String(fault)} Nothing was changed; save the workbook to a file from Keep.`,
       );
     }
   };
-  const step = (which: 'takeBack' | 'takeAgain'): void => {
-    const found = history[which](room);
-    if (!found) return;
-    change.mutate(which === 'takeBack' ? found.backward : found.forward);
-    setMessage({ words: `${which === 'takeBack' ? 'Undone' : 'Done again'}: ${found.said}`, undo: false });
+
+  const act = async ({ said, ...change }: ShelfAct): Promise<void> => {
+    const here = contentOf(queryClient.getQueryData<Shelf>(shelfKey(room)));
+    const changes = shelfChanges(here, change);
+    if (changes.length === 0) return;
+    await carriedOut(
+      () => doAt(room, place, said, changes, acts),
+      { words: said, undo: true },
+      async (clashes) => {
+        const { sayClashes } = await import('./clashes-said.js');
+        return `Changed in another window meanwhile: ${sayClashes(clashes, reader)}. Nothing was written; look at it and try again.`;
+      },
+    );
   };
-  const stepNow = useRef(step);
+  const step = (which: 'undo' | 'redo', found: Act | undefined): void => {
+    if (!found) return;
+    const { said } = found;
+    void carriedOut(
+      () => (which === 'undo' ? undoAct(room, found) : redoAct(room, found)),
+      { words: `${which === 'undo' ? 'Undone' : 'Done again'}: ${said}`, undo: false },
+      () =>
+        `“${said}” cannot be ${which === 'undo' ? 'undone' : 'done again'}: what it changed has been worked on since. Nothing was changed.`,
+    );
+  };
+  const undo = (): void => {
+    step('undo', past.at(-1));
+  };
+  const redo = (): void => {
+    step('redo', future[0]);
+  };
+  const now = useRef({ undo, redo });
   useEffect(() => {
-    stepNow.current = step;
+    now.current = { undo, redo };
   });
   useEffect(() => {
     const keys = (event: KeyboardEvent): void => {
-      if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return;
+      if (!(event.ctrlKey || event.metaKey) || isHalfTyped(event.target)) return;
       const key = event.key.toLowerCase();
       if (key === 'z' || key === 'y') {
         event.preventDefault();
-        stepNow.current(key === 'y' || event.shiftKey ? 'takeAgain' : 'takeBack');
+        now.current[key === 'y' || event.shiftKey ? 'redo' : 'undo']();
       }
     };
     window.addEventListener('keydown', keys);
@@ -68,18 +108,22 @@ export function useShelfActs(room: RoomId): ShelfActs {
 
   return {
     act,
-    tell: (words, undo) => {
-      setMessage({ words, undo });
+    tell: (words, undone) => {
+      setMessage({ words, undo: undone });
     },
     undoRedo: (
       <UndoRedo
-        canUndo={history.past[room].length > 0}
-        canRedo={history.future[room].length > 0}
-        onUndo={() => {
-          step('takeBack');
-        }}
-        onRedo={() => {
-          step('takeAgain');
+        onUndo={undo}
+        onRedo={redo}
+        acts={acts}
+        reader={reader}
+        onStepTo={(target) => {
+          void carriedOut(
+            () => stepTo(room, acts, target),
+            { words: target ? `As after: ${target.said}` : 'As before all this', undo: false },
+            () =>
+              'One of the steps cannot be taken: what it changed has been worked on since. It went as far as it could.',
+          );
         }}
       />
     ),
@@ -99,12 +143,7 @@ export function useShelfActs(room: RoomId): ShelfActs {
           message={message?.words}
           action={
             message?.undo ? (
-              <Button
-                color="inherit"
-                onClick={() => {
-                  step('takeBack');
-                }}
-              >
+              <Button color="inherit" onClick={undo}>
                 Undo
               </Button>
             ) : undefined

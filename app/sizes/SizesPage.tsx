@@ -21,11 +21,10 @@ import { NameField } from '../shared/NameField.js';
 import { Opening } from '../shared/Opening.js';
 import { PageNav } from '../shared/PageNav.js';
 import { fileName, saveFile } from '../shared/save-file.js';
-import { contentOf, useShelfActs } from '../shared/shelf-acts.js';
+import { useShelfActs } from '../shared/shelf-acts.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { ROOM_LABELS, roomOf } from '../store/rooms.js';
-import { changeAct, takeAwayAct } from '../store/shelf-history.js';
 import { ImportChart } from './ImportChart.js';
 import { writeSize } from './write-size.js';
 
@@ -131,7 +130,7 @@ function ChartTable({
 export function SizesPage() {
   const room = roomOf(useParams()['room']);
   const shelf = useShelf(room);
-  const { act, undoRedo, message } = useShelfActs(room);
+  const { act, undoRedo, message } = useShelfActs(room, 'charts');
   const { unit, set: prefer } = usePreferences();
   const go = useNavigate();
   const [chartId, setChartId] = useState<string>();
@@ -142,8 +141,7 @@ export function SizesPage() {
   const chart = charts.find((c) => c.id === chartId) ?? charts[0];
   if (shelf.isPending || !chart) return <Opening className="page quiet" />;
   const isOwn = own.some((c) => c.id === chart.id);
-  const here = (): ReturnType<typeof contentOf> => contentOf(shelf.data);
-  const put = (next: SizeChart, said: string): Promise<void> => act(changeAct(said, here(), { charts: [kept(next)] }));
+  const put = (next: SizeChart, said: string): Promise<void> => act({ said, put: { charts: [kept(next)] } });
   const copy = async (): Promise<void> => {
     const next: SizeChart = { ...chart, id: newId(), name: `${chart.name}, copy`, note: '' };
     await put(next, `Copied “${chart.name}”`);
@@ -161,7 +159,7 @@ export function SizesPage() {
       }));
       return { ...person, figure: chart.figure, sets };
     });
-    await act(changeAct(`Took ${people.length} sizes into the crew`, here(), { people }));
+    await act({ said: `Took ${people.length} sizes into the crew`, put: { people } });
     await go(`/${room}/crew`);
   };
   return (
@@ -238,7 +236,7 @@ export function SizesPage() {
         {isOwn && (
           <Button
             onClick={() => {
-              void act(takeAwayAct(`Deleted “${chart.name}”`, { charts: [kept(chart)] }));
+              void act({ said: `Deleted “${chart.name}”`, remove: { charts: [chart.id] } });
             }}
           >
             Delete chart

@@ -15,15 +15,29 @@ function fresh(): Work {
 /** One window: its own modules over the one database of this machine. */
 async function openWindow() {
   vi.resetModules();
-  const [database, autosave, store] = [
+  const [database, log, places, autosave, store] = [
     await import('./database.js'),
+    await import('./change-log.js'),
+    await import('./place-acts.js'),
     await import('./autosave.js'),
     await import('./work-store.js'),
   ];
-  return { ...database, ...autosave, ...store };
+  /** Puts work on the shelf, and opens it with its saving. */
+  const onShelf = async (work: Work) => {
+    await places.doOnShelf('own', 'New', { put: { people: [work.person], drafts: [work.draft] } });
+    return opened(work);
+  };
+  const opened = async (work: Work) => {
+    const acts = await database.readActs('own', `draft:${work.draft.id}`);
+    const open = store.openWork(work, acts);
+    return { open, saving: autosave.startAutosave('own', open) };
+  };
+  const kept = async () => (await database.readShelf('own')).drafts[0]?.value;
+  const person = async () => (await database.readShelf('own')).people[0]?.value;
+  return { ...database, ...log, ...places, ...autosave, ...store, onShelf, opened, kept, person };
 }
 
-const settled = (state: { getState: () => { save: string } }, wanted: string): Promise<void> =>
+const settled = ({ state }: { state: { getState: () => { save: string } } }, wanted: string): Promise<void> =>
   vi.waitFor(() => {
     expect(state.getState().save).toBe(wanted);
   });
@@ -33,29 +47,71 @@ beforeEach(() => {
 });
 
 describe('saving as one works', () => {
-  it('keeps the last of many changes made at once, and stamps the time', async () => {
+  it('keeps the last of many changes made at once, each an act, and stamps the time', async () => {
     const here = await openWindow();
-    const open = here.openWork(fresh());
-    const autosave = here.startAutosave('own', open, { person: 0, draft: 0 });
+    const { open, saving } = await here.onShelf(fresh());
     for (let i = 0; i < 20; i++) here.renameDraft(`Name ${i}`)(open);
     await vi.waitFor(async () => {
-      expect((await here.readShelf('own')).drafts[0]?.value.name).toBe('Name 19');
+      expect((await here.kept())?.name).toBe('Name 19');
     });
-    await settled(autosave.state, 'saved');
-    const shelf = await here.readShelf('own');
-    expect(shelf.drafts[0]?.value.changed).not.toBe(now.toISOString());
-    expect(autosave.revisions().draft).toBe(shelf.drafts[0]?.revision);
+    await settled(saving, 'saved');
+    expect((await here.kept())?.changed).not.toBe(now.toISOString());
+    expect(await here.readActs('own', open.place)).toHaveLength(20);
+  });
+
+  it('takes a drag for one act, with where it began and where it ended, in few writes', async () => {
+    const here = await openWindow();
+    const { open, saving } = await here.onShelf(fresh());
+    here.changeSetting('hipEase', 10)(open);
+    for (let mm = 11; mm <= 60; mm++) here.joined(here.changeSetting('hipEase', mm))(open);
+    await vi.waitFor(async () => {
+      expect((await here.kept())?.settings['hipEase']).toBe(60);
+    });
+    await settled(saving, 'saved');
+    const acts = await here.readActs('own', open.place);
+    expect(acts.map((a) => a.changes[0]?.patches)).toEqual([[{ at: ['settings', 'hipEase'], was: undefined, is: 60 }]]);
+    // Back to where it began, it is no act at all.
+    here.joined(here.changeSetting('hipEase', undefined))(open);
+    await vi.waitFor(async () => {
+      expect(await here.readActs('own', open.place)).toEqual([]);
+    });
+    expect((await here.kept())?.settings).toEqual({});
+  });
+
+  it('undoes, when the program is started anew, what was done before', async () => {
+    const here = await openWindow();
+    const work = fresh();
+    const { open, saving } = await here.onShelf(work);
+    here.changeMeasurement('hip', 1000)(open);
+    here.renameDraft('Other')(open);
+    await settled(saving, 'saved');
+    await vi.waitFor(async () => {
+      expect((await here.kept())?.name).toBe('Other');
+    });
+    const later = await openWindow();
+    const [person, draft] = [await later.person(), await later.kept()];
+    if (!person || !draft) throw new Error('both are kept');
+    const again = await later.opened({ person, draft });
+    again.open.undo();
+    again.open.undo();
+    again.open.undo();
+    await vi.waitFor(async () => {
+      expect((await later.kept())?.name).toBe('Trousers');
+    });
+    await settled(again.saving, 'saved');
+    expect((await later.person())?.sets).toEqual(work.person.sets);
+    again.open.redo();
+    await vi.waitFor(async () => {
+      expect((await later.person())?.sets[0]?.values.hip).toBe(1000);
+    });
   });
 
   it('keeps how the pieces were drawn, and tells once where they are drawn otherwise', async () => {
     const here = await openWindow();
-    const work = fresh();
-    const open = here.openWork(work);
-    const autosave = here.startAutosave('own', open, { person: 0, draft: 0 });
-    const kept = async () => (await here.readShelf('own')).drafts[0]?.value;
+    const { open, saving } = await here.onShelf(fresh());
     here.renameDraft('Before it can be drawn')(open);
-    await settled(autosave.state, 'saved');
-    expect((await kept())?.outline).toBeUndefined();
+    await settled(saving, 'saved');
+    expect((await here.kept())?.outline).toBeUndefined();
     for (const [name, mm] of [
       ['waist', 780],
       ['hip', 1000],
@@ -63,10 +119,12 @@ describe('saving as one works', () => {
       ['inseam', 780],
     ] as const)
       here.changeMeasurement(name, mm)(open);
+    // What was measured changes the person; how it is drawn is kept with the draft all the same.
+    here.renameDraft('Drawn')(open);
     await vi.waitFor(async () => {
-      expect((await kept())?.outline).toEqual(here.outlineNow(open));
+      expect((await here.kept())?.outline).toEqual(here.outlineNow(open));
     });
-    const { person, draft } = { person: open.state.getState().work.person, draft: await kept() };
+    const { person, draft } = { person: open.state.getState().work.person, draft: await here.kept() };
     if (!draft?.outline) throw new Error('it was kept');
     expect(here.openWork({ person, draft }).redrawn.getState().since).toBeUndefined();
 
@@ -77,47 +135,168 @@ describe('saving as one works', () => {
     expect(here.openWork({ person: changed, draft }).redrawn.getState().since).toBeUndefined();
 
     // The same figures, kept when the front lay otherwise.
+    saving.stop();
     const older = { ...draft, outline: { ...draft.outline, front: draft.outline.back } };
-    const again = here.openWork({ person, draft: older });
-    expect(again.redrawn.getState().since).toEqual({
+    const again = await here.opened({ person, draft: older });
+    expect(again.open.redrawn.getState().since).toEqual({
       kept: older.outline,
-      block: again.computed.getState().draft?.block,
+      block: again.open.computed.getState().draft?.block,
     });
-    const saving = here.startAutosave('own', again, autosave.revisions());
-    here.redrawnUnderstood(again);
+    const before = again.open.done.getState().acts.length;
+    here.redrawnUnderstood(again.open);
     await vi.waitFor(async () => {
-      expect((await kept())?.outline).toEqual(draft.outline);
+      expect((await here.kept())?.outline).toEqual(draft.outline);
     });
-    await settled(saving.state, 'saved');
-    expect(again.history.getState().past).toBe(0);
-    expect(here.openWork(again.state.getState().work).redrawn.getState().since).toBeUndefined();
+    await settled(again.saving, 'saved');
+    expect(again.open.done.getState().acts).toHaveLength(before);
+    expect(here.openWork(again.open.state.getState().work).redrawn.getState().since).toBeUndefined();
   });
 
   it('does not save a handle that is only held', async () => {
     const here = await openWindow();
-    const open = here.openWork(fresh());
-    here.startAutosave('own', open, { person: 0, draft: 0 });
+    const { open } = await here.onShelf(fresh());
     here.previewByHand({ 'back.extension': 120 })(open);
     await new Promise((later) => setTimeout(later, 50));
-    expect((await here.readShelf('own')).drafts).toHaveLength(0);
+    expect((await here.kept())?.set).toEqual({});
   });
 
-  it('stops where another window was first, until the maker says which to keep', async () => {
+  it('keeps the person alone where a draft only stands beside them', async () => {
     const here = await openWindow();
     const work = fresh();
-    const first = await here.saveWork('own', work, { person: 0, draft: 0 });
-    if (!first.ok) throw new Error('must save');
-    const open = here.openWork(work);
-    const autosave = here.startAutosave('own', open, first.revisions);
-    const there = await openWindow();
-    await there.saveWork('own', { ...work, draft: { ...work.draft, name: 'Theirs' } }, first.revisions);
+    await here.doOnShelf('own', 'New', { put: { people: [work.person] } });
+    const open = here.openWork(work, [], `person:${work.person.id}`);
+    const saving = here.startAutosave('own', open, false);
+    here.changeSetting('hipEase', 20)(open);
+    here.changeMeasurement('hip', 990)(open);
+    await vi.waitFor(async () => {
+      expect((await here.person())?.sets[0]?.values.hip).toBe(990);
+    });
+    await settled(saving, 'saved');
+    expect(await here.kept()).toBeUndefined();
+    expect(open.state.getState().work.draft.settings).toEqual({ hipEase: 20 });
+  });
+});
 
-    here.renameDraft('Mine')(open);
-    await settled(autosave.state, 'conflict');
-    here.renameDraft('Mine again')(open);
-    expect((await here.readShelf('own')).drafts[0]?.value.name).toBe('Theirs');
-    autosave.keepMine();
-    await settled(autosave.state, 'saved');
-    expect((await here.readShelf('own')).drafts[0]?.value.name).toBe('Mine again');
+describe('two windows', () => {
+  it('with two drafts of one person each keep what they change, and see what the other does', async () => {
+    const here = await openWindow();
+    const work = fresh();
+    const mine = await here.onShelf(work);
+    const there = await openWindow();
+    const theirs = await there.onShelf({ person: work.person, draft: { ...work.draft, id: 'other' } });
+    there.changeMeasurement('hip', 875)(theirs.open);
+    await settled(theirs.saving, 'saved');
+    await vi.waitFor(() => {
+      expect(mine.open.state.getState().work.person.sets[0]?.values.hip).toBe(875);
+    });
+    here.changeMeasurement('waist', 700)(mine.open);
+    await settled(mine.saving, 'saved');
+    await vi.waitFor(async () => {
+      expect((await here.person())?.sets[0]?.values).toEqual({ hip: 875, waist: 700 });
+    });
+    // What the other window did is not undone here.
+    mine.open.undo();
+    await vi.waitFor(async () => {
+      expect((await here.person())?.sets[0]?.values).toEqual({ hip: 875 });
+    });
+    expect(mine.open.done.getState().acts.every((a) => a.undone)).toBe(true);
+  });
+
+  it('that change the same are told what, until the maker says which to keep', async () => {
+    const [here, there] = [await openWindow(), await openWindow()];
+    const work = fresh();
+    const mine = await here.onShelf(work);
+    // The other window writes without this one hearing of it.
+    const [was] = [work.draft.name];
+    const theirs = { kind: 'draft', id: work.draft.id, patches: [{ at: ['name'], was, is: 'Theirs' }] } as const;
+    await there.writeBatch('own', { changes: [theirs], put: [], drop: [] });
+
+    here.renameDraft('Mine')(mine.open);
+    await settled(mine.saving, 'conflict');
+    expect(mine.saving.state.getState().clashes).toMatchObject([{ kind: 'draft', patches: [{ at: ['name'] }] }]);
+    here.changeSetting('hipEase', 25)(mine.open);
+    expect(await here.kept()).toMatchObject({ name: 'Theirs', settings: {} });
+    mine.saving.keepMine();
+    await settled(mine.saving, 'saved');
+    expect(await here.kept()).toMatchObject({ name: 'Mine', settings: { hipEase: 25 } });
+
+    await there.writeBatch('own', {
+      changes: [{ ...theirs, patches: [{ at: ['name'], was: 'Mine', is: 'Theirs again' }] }],
+      put: [],
+      drop: [],
+    });
+    here.renameDraft('Mine again')(mine.open);
+    await settled(mine.saving, 'conflict');
+    await mine.saving.takeTheirs();
+    expect(mine.open.state.getState().work.draft.name).toBe('Theirs again');
+    expect(mine.saving.state.getState().save).toBe('saved');
+    expect((await here.readActs('own', mine.open.place)).length).toBe(mine.open.done.getState().acts.length);
+  });
+
+  it('lose nothing where one deletes what the other works on: it is put back if that is wanted', async () => {
+    const here = await openWindow();
+    const work = fresh();
+    const mine = await here.onShelf(work);
+    await (await openWindow()).doOnShelf('own', 'Deleted', { remove: { drafts: [work.draft.id] } });
+    here.renameDraft('Still at it')(mine.open);
+    await settled(mine.saving, 'conflict');
+    mine.saving.keepMine();
+    await settled(mine.saving, 'saved');
+    expect(await here.kept()).toMatchObject({ id: work.draft.id, name: 'Still at it', personId: work.person.id });
+  });
+});
+
+describe('where something goes wrong', () => {
+  it('a browser that does not store says so, and everything is stored once it does', async () => {
+    const here = await openWindow();
+    const { open, saving } = await here.onShelf(fresh());
+    const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('The disk is full', 'QuotaExceededError');
+    });
+    here.renameDraft('One')(open);
+    await settled(saving, 'failed');
+    expect(saving.state.getState().reason).toContain('The disk is full');
+    here.changeSetting('hipEase', 30)(open);
+    await settled(saving, 'failed');
+    put.mockRestore();
+    saving.flush();
+    await settled(saving, 'saved');
+    expect(await here.kept()).toMatchObject({ name: 'One', settings: { hipEase: 30 } });
+    expect(await here.readActs('own', open.place)).toHaveLength(2);
+  });
+
+  it('a computation that throws is told, and what was entered is kept and can be undone', async () => {
+    const here = await openWindow();
+    const { open, saving } = await here.onShelf(fresh());
+    const chain = await import('../../core/chain/index.js');
+    const silent = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+    const thrown = vi.spyOn(chain, 'missingFigures').mockImplementation(() => {
+      throw new Error('planted');
+    });
+    here.changeSetting('hipEase', 30)(open);
+    expect(open.computed.getState().fault).toBe('planted');
+    await settled(saving, 'saved');
+    expect((await here.kept())?.settings).toEqual({ hipEase: 30 });
+    thrown.mockRestore();
+    silent.mockRestore();
+    open.undo();
+    expect(open.computed.getState().fault).toBeUndefined();
+    await vi.waitFor(async () => {
+      expect((await here.kept())?.settings).toEqual({});
+    });
+  });
+
+  it('a change that throws halfway leaves undo as it was', async () => {
+    const here = await openWindow();
+    const { open } = await here.onShelf(fresh());
+    here.changeSetting('hipEase', 30)(open);
+    expect(() => {
+      here.joined(() => {
+        throw new Error('planted');
+      })(open);
+    }).toThrow('planted');
+    here.changeSetting('hipEase', 40)(open);
+    open.undo();
+    expect(open.state.getState().work.draft.settings).toEqual({ hipEase: 30 });
   });
 });

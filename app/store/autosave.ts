@@ -1,56 +1,115 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { Work } from '../../core/kept/index.js';
-import { saveWork, type Revisions } from './database.js';
-import { shelfChanged } from './queries.js';
+import type { KeptDraft, KeptRecord, Person, RecordChange, RecordRef, Work } from '../../core/kept/index.js';
+import { writeBatch, type Batch, type KeptNow } from './change-log.js';
+import { readRecord } from './database.js';
+import { onWritten, wroteRecords } from './queries.js';
 import type { RoomId } from './rooms.js';
-import { outlineNow, type OpenWork } from './work-store.js';
+import { outlineNow, workChanges, workWith, type OpenWork } from './work-store.js';
 
 /** How saving stands. */
 export type SaveState = 'saved' | 'saving' | 'conflict' | 'failed';
 
+/** How saving stands, with why it failed, or what another window changed as well. */
+export interface Saving {
+  readonly save: SaveState;
+  readonly reason?: string;
+  readonly clashes?: readonly RecordChange[];
+}
+
 /** Saving of one open piece of work. */
 export interface Autosave {
-  readonly state: StoreApi<{ readonly save: SaveState; readonly reason?: string }>;
-  /** Keeps what is here over what another window wrote. */
+  readonly state: StoreApi<Saving>;
+  /** Keeps what is here over what another window wrote, or tries once more to store it. */
   readonly keepMine: () => void;
-  /** The revisions of the last save, or of what was read. */
-  readonly revisions: () => Revisions;
+  /** Takes what another window wrote, in the place of what could not be kept here. */
+  readonly takeTheirs: () => Promise<void>;
+  /** Writes at once what still waits for the hand to rest. */
+  readonly flush: () => void;
   readonly stop: () => void;
 }
 
-/**
- * Saves the work at every change, one write after another, complete or not at all. Stops and says so where another
- * window has written since, or where the browser refuses to store. `keepsDraft` false saves the person alone.
- */
-export function startAutosave(room: RoomId, open: OpenWork, read: Revisions, keepsDraft = true): Autosave {
-  const state = createStore<{ save: SaveState; reason?: string }>()(() => ({ save: 'saved' }));
-  let known: Revisions | undefined = read;
-  let latest = read;
-  let saved: Work = open.state.getState().work;
-  let running = false;
+/** A hand that moves on within this many ms adds to the same write. */
+const REST_MS = 60;
 
-  const run = async (): Promise<void> => {
-    if (running || state.getState().save === 'conflict') return;
+/**
+ * Saves the work at every act: what was changed of each record, and the act in the log, in one small write, one after
+ * another, complete or not at all. What another window changes elsewhere in the same records is taken over; where both
+ * changed the same it stops and says so, and so where the browser refuses to store. `keepsDraft` false saves the person
+ * alone.
+ */
+export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): Autosave {
+  const state = createStore<Saving>()(() => ({ save: 'saved' }));
+  let written: Work = open.state.getState().work;
+  let running = false;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const kept = (changes: readonly RecordChange[]): RecordChange[] =>
+    changes.filter(({ kind }) => keepsDraft || kind !== 'draft');
+
+  /** What has to be written for the work and the log to be kept as they are now. */
+  const batchNow = (work: Work): Batch => {
+    const { acts, unwritten, dropped } = open.done.getState();
+    const outline = outlineNow(open);
+    const changes = kept(workChanges(written, work));
+    // What follows from the rest is written with the draft, also where nothing else of it was changed.
+    const drawn = keepsDraft && written.draft !== work.draft && !changes.some(({ kind }) => kind === 'draft');
+    return {
+      changes: drawn ? [...changes, { kind: 'draft', id: work.draft.id, patches: [] }] : changes,
+      put: acts.filter(({ id }) => unwritten.has(id)).map((act) => ({ ...act, changes: kept(act.changes) })),
+      drop: dropped,
+      follows: { changed: new Date().toISOString(), ...(outline && { outline }) },
+    };
+  };
+
+  /** Lays the records as they are kept under what was changed here since; nothing of either is lost. */
+  const takeOver = (records: readonly KeptNow[], asked: Work): void => {
+    const { work } = open.state.getState();
+    const { person, draft } = Object.fromEntries(records.map((r) => [r.kind, r.record?.value])) as {
+      readonly person?: Person;
+      readonly draft?: KeptDraft;
+    };
+    const now: Work = { person: person ?? asked.person, draft: draft ?? asked.draft };
+    written = now;
+    const next = workWith(now, workChanges(asked, work)) ?? work;
+    if (workChanges(work, next).length > 0)
+      open.within('quiet', () => {
+        open.state.setState({ work: next });
+      });
+  };
+
+  /** What other windows have written while something was being written here. */
+  let missed: readonly KeptNow[] = [];
+
+  const write = async (force = false): Promise<void> => {
+    clearTimeout(timer);
+    if (running) return;
     running = true;
     try {
       for (;;) {
         const { work } = open.state.getState();
-        if (work === saved) break;
-        state.setState({ save: 'saving' });
-        const outline = outlineNow(open);
-        const draft = { ...work.draft, ...(outline && { outline }), changed: new Date().toISOString() };
-        const stamped: Work = { ...work, draft };
-        const outcome = await saveWork(room, stamped, known, keepsDraft);
+        const { acts, unwritten, dropped } = open.done.getState();
+        if (work === written && unwritten.size === 0 && dropped.length === 0) break;
+        const batch = batchNow(work);
+        if (batch.changes.length > 0 || batch.put.length > 0) state.setState({ save: 'saving' });
+        const mine = ({ kind }: RecordRef): KeptRecord | undefined => (kind === 'chart' ? undefined : work[kind]);
+        const outcome = await writeBatch(room, batch, force ? mine : undefined);
         if (!outcome.ok) {
-          state.setState({ save: 'conflict' });
+          state.setState({ save: 'conflict', clashes: outcome.clashes });
           return;
         }
-        known = outcome.revisions;
-        latest = outcome.revisions;
-        saved = work;
+        // An act that has grown meanwhile is written once more.
+        const done = new Set(acts.filter((act) => open.done.getState().acts.includes(act)).map(({ id }) => id));
+        open.done.setState((now) => ({
+          unwritten: new Set([...now.unwritten].filter((id) => !done.has(id))),
+          dropped: now.dropped.filter((id) => !batch.drop.includes(id)),
+        }));
+        takeOver(outcome.records, work);
+        if (open.state.getState().work === work) written = work;
+        wroteRecords(room, outcome.records);
       }
-      state.setState({ save: 'saved' });
-      await shelfChanged(room);
+      if (missed.length > 0) takeOver(missed, open.state.getState().work);
+      missed = [];
+      state.setState({ save: 'saved' }, true);
     } catch (fault) {
       state.setState({ save: 'failed', reason: fault instanceof Error ? fault.message : String(fault) });
     } finally {
@@ -58,17 +117,50 @@ export function startAutosave(room: RoomId, open: OpenWork, read: Revisions, kee
     }
   };
 
-  const stop = open.state.subscribe((now, before) => {
-    if (now.work !== before.work) void run();
+  const stopChanges = open.onChange((how) => {
+    if (state.getState().save === 'conflict') return;
+    clearTimeout(timer);
+    if (how === 'more') timer = setTimeout(() => void write(), REST_MS);
+    else void write();
+  });
+  const stopWritten = onWritten((where, records, by) => {
+    if (where !== room || by === 'here') return;
+    const { work } = open.state.getState();
+    const ours = records.filter(
+      ({ kind, id }) => kind !== 'chart' && id === work[kind].id && (keepsDraft || kind === 'person'),
+    );
+    if (!ours.some(({ record }) => record !== undefined)) return;
+    if (running || state.getState().save !== 'saved') missed = [...missed, ...ours];
+    else takeOver(ours, work);
   });
   return {
     state,
-    stop,
-    revisions: () => latest,
+    flush: () => void write(),
+    stop: () => {
+      clearTimeout(timer);
+      stopChanges();
+      stopWritten();
+    },
     keepMine: () => {
-      known = undefined;
-      state.setState({ save: 'saving' });
-      void run();
+      state.setState({ save: 'saving' }, true);
+      void write(true);
+    },
+    takeTheirs: async () => {
+      const { work } = open.state.getState();
+      const [person, draft] = await Promise.all([
+        readRecord(room, 'person', work.person.id),
+        keepsDraft ? readRecord(room, 'draft', work.draft.id) : undefined,
+      ]);
+      const theirs: Work = { person: person?.value ?? work.person, draft: draft?.value ?? work.draft };
+      written = theirs;
+      open.done.setState((now) => ({
+        acts: now.acts.filter(({ id }) => !now.unwritten.has(id)),
+        unwritten: new Set(),
+      }));
+      open.within('quiet', () => {
+        open.state.setState({ work: theirs, preview: undefined, trial: undefined });
+      });
+      state.setState({ save: 'saved' }, true);
     },
   };
 }

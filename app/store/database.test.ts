@@ -4,11 +4,6 @@ import { IDBFactory } from 'fake-indexeddb';
 import { openDB } from 'idb';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it, beforeEach, vi } from 'vitest';
-import { newDraft, newPerson } from '../../core/kept/index.js';
-
-const now = new Date('2026-11-23T10:00:00Z');
-let n = 0;
-const id = (): string => `id-${++n}`;
 
 /** The store afresh, as a window that is opened anew meets it. */
 async function store() {
@@ -31,60 +26,16 @@ describe('what is kept', () => {
     const db = await store();
     expect((await db.readShelf('demo')).drafts).toHaveLength(DEMO_WORKBOOK.drafts.length);
     expect((await db.readShelf('own')).drafts).toHaveLength(0);
-    await db.changeShelf('demo', { remove: { drafts: ['bargee-shorts'] } });
+    const log = await import('./change-log.js');
+    const [draft] = DEMO_WORKBOOK.drafts.filter((d) => d.id === 'bargee-shorts');
+    const gone = { kind: 'draft', id: 'bargee-shorts', patches: [{ at: [], was: draft, is: undefined }] } as const;
+    await log.writeBatch('demo', { changes: [gone], put: [log.newAct('shelf', 'Deleted', [gone])], drop: [] });
+    expect(await db.readActs('demo', 'shelf')).toHaveLength(1);
     const again = await store();
     expect((await again.readShelf('demo')).drafts).toHaveLength(DEMO_WORKBOOK.drafts.length - 1);
     await again.resetDemo();
     expect((await again.readShelf('demo')).drafts).toHaveLength(DEMO_WORKBOOK.drafts.length);
-  });
-
-  it('saves work with its person, and refuses to overwrite what another window wrote', async () => {
-    const [here, there] = [await store(), await store()];
-    const person = newPerson(id, 'Somebody', 'cm', now);
-    const draft = newDraft(id, person, 'Trousers', now);
-    const first = await here.saveWork('own', { person, draft }, { person: 0, draft: 0 });
-    expect(first.ok).toBe(true);
-    if (!first.ok) return;
-    const other = await there.saveWork('own', { person, draft: { ...draft, name: 'Other' } }, first.revisions);
-    expect(other).toMatchObject({ ok: true, revisions: { person: first.revisions.person } });
-    expect(await here.saveWork('own', { person, draft: { ...draft, name: 'Mine' } }, first.revisions)).toEqual({
-      ok: false,
-    });
-    expect((await here.readShelf('own')).drafts[0]?.value.name).toBe('Other');
-    expect(await here.saveWork('own', { person, draft: { ...draft, name: 'Mine' } }, undefined)).toMatchObject({
-      ok: true,
-    });
-    expect((await there.readShelf('own')).drafts[0]?.value.name).toBe('Mine');
-  });
-
-  it('marks what is put on the shelf as later than what was there, even where it was deleted between', async () => {
-    const db = await store();
-    // All of it within one millisecond.
-    const clock = vi.spyOn(Date, 'now').mockReturnValue(now.getTime());
-    const person = newPerson(id, 'Somebody', 'cm', now);
-    const draft = newDraft(id, person, 'Trousers', now);
-    const saved = await db.saveWork('own', { person, draft }, { person: 0, draft: 0 });
-    if (!saved.ok) throw new Error('must save');
-    await db.changeShelf('own', { put: { drafts: [{ ...draft, name: 'Renamed on the shelf' }] } });
-    expect(await db.saveWork('own', { person, draft }, saved.revisions)).toEqual({ ok: false });
-    await db.changeShelf('own', { remove: { drafts: [draft.id] } });
-    await db.changeShelf('own', { put: { drafts: [draft] } });
-    expect((await db.readShelf('own')).drafts[0]?.revision).toBeGreaterThan(saved.revisions.draft);
-    clock.mockRestore();
-  });
-
-  it('saves a person who is only being measured, and no draft', async () => {
-    const db = await store();
-    const person = newPerson(id, 'Somebody', 'cm', now);
-    const saved = await db.saveWork(
-      'own',
-      { person, draft: newDraft(id, person, 'Trousers', now) },
-      { person: 0, draft: 0 },
-      false,
-    );
-    expect(saved).toMatchObject({ ok: true, revisions: { draft: 0 } });
-    const shelf = await db.readShelf('own');
-    expect([shelf.people.length, shelf.drafts.length]).toEqual([1, 0]);
+    expect(await again.readActs('demo', 'shelf')).toEqual([]);
   });
 
   it('brings a room of the first version along, each record with its revision', async () => {
@@ -168,30 +119,5 @@ describe('what is kept', () => {
     old.close();
     const shelf = await (await store()).readShelf('own');
     expect(shelf.drafts.map((d) => [d.revision, d.value])).toEqual([[9, draft]]);
-  });
-
-  it('changes people, drafts and charts together or not at all', async () => {
-    const db = await store();
-    const chart = { id: 'house', name: 'House', note: '', figure: 'woman' as const, sizes: [] };
-    await db.changeShelf('own', { put: { ...DEMO_WORKBOOK, charts: [chart] } });
-    const before = await db.readShelf('own');
-    expect([before.people.length, before.charts.map((c) => c.value)]).toEqual([8, [chart]]);
-    // A record that cannot be stored stops the whole change: nothing of it is there afterwards.
-    const bad = { ...chart, id: 'bad', name: () => 'not data' } as unknown as typeof chart;
-    await expect(
-      db.changeShelf('own', { remove: { people: ['cook'] }, put: { charts: [{ ...chart, id: 'good' }, bad] } }),
-    ).rejects.toThrow();
-    expect(await db.readShelf('own')).toEqual(before);
-    await db.changeShelf('own', { remove: { people: ['cook'], charts: ['house'] } });
-    const after = await db.readShelf('own');
-    expect([after.people.length, after.charts.length]).toEqual([7, 0]);
-  });
-
-  it('puts and removes whole shelves', async () => {
-    const db = await store();
-    await db.changeShelf('own', { put: DEMO_WORKBOOK });
-    expect((await db.readShelf('own')).people).toHaveLength(8);
-    await db.clearShelf('own');
-    expect((await db.readShelf('own')).people).toHaveLength(0);
   });
 });

@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
-import { type KeptChart, type KeptDraft, type Person, type Work, type WorkbookContent } from '../../core/kept/index.js';
+import type { Act, KeptChart, KeptDraft, KeptOf, Person, RecordKind, WorkbookContent } from '../../core/kept/index.js';
 import {
   draftFrom1,
   draftFrom2,
@@ -20,12 +20,20 @@ export interface Versioned<T> {
   readonly value: T;
 }
 
-interface Schema extends DBSchema {
+/** The database of a room: its records by kind, its acts by their place and rank, and what is to be known of it. */
+export interface Schema extends DBSchema {
   people: { key: string; value: Versioned<Person> };
   drafts: { key: string; value: Versioned<KeptDraft> };
   charts: { key: string; value: Versioned<KeptChart> };
+  acts: { key: string; value: Act; indexes: { place: [string, number] } };
   meta: { key: string; value: string };
 }
+
+/** The store that holds the records of a kind. */
+export const STORE_OF = { person: 'people', draft: 'drafts', chart: 'charts' } as const satisfies Record<
+  RecordKind,
+  StoreNames<Schema>
+>;
 
 /** Everything kept in a room. */
 export interface Shelf {
@@ -34,16 +42,14 @@ export interface Shelf {
   readonly charts: readonly Versioned<KeptChart>[];
 }
 
-/** The revisions a piece of work was read at. */
-export interface Revisions {
-  readonly person: number;
-  readonly draft: number;
-}
+/** What is kept in a room, without its revisions. */
+export const contentOf = (shelf: Shelf | undefined): WorkbookContent => ({
+  people: shelf?.people.map((p) => p.value) ?? [],
+  drafts: shelf?.drafts.map((d) => d.value) ?? [],
+  charts: shelf?.charts.map((c) => c.value) ?? [],
+});
 
-/** How a save ended: with new revisions, or because another window wrote first. */
-export type Saved = { readonly ok: true; readonly revisions: Revisions } | { readonly ok: false };
-
-const VERSION = 6;
+const VERSION = 7;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
@@ -71,7 +77,8 @@ async function renew(tx: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionc
   await rewrite('drafts', (draft) => draftFrom6(draftTo6(draft)));
 }
 
-function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
+/** The database of a room, opened once. Rejects where the browser does not let it be opened. */
+export function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
   let found = open.get(room);
   if (!found) {
     found = openDB<Schema>(`upstride-${room}`, VERSION, {
@@ -82,8 +89,9 @@ function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
           db.createObjectStore('meta');
         }
         if (from < 2) db.createObjectStore('charts', { keyPath: 'id' });
+        if (from < 7) db.createObjectStore('acts', { keyPath: 'id' }).createIndex('place', ['place', 'rank']);
         // A room that cannot be brought along stays whole as it was.
-        if (from >= 1 && from < VERSION) {
+        if (from >= 1 && from < 6) {
           renew(tx, from).catch(() => {
             tx.abort();
           });
@@ -111,13 +119,13 @@ let latest = 0;
 /**
  * A mark later than `before` and than any that was deleted, within the same millisecond too: the clock, held to grow.
  */
-function nextRevision(before: number): number {
+export function nextRevision(before = 0): number {
   latest = Math.max(before + 1, latest + 1, Date.now());
   return latest;
 }
 
 /** A transaction that is over once everything in it is, and that nothing of which stays where any part fails. */
-async function wholly(
+export async function wholly(
   tx: { readonly done: Promise<void>; readonly abort: () => void },
   writes: readonly (() => Promise<unknown>)[],
 ): Promise<void> {
@@ -138,89 +146,47 @@ async function wholly(
   await tx.done;
 }
 
-/** A change of a room: what is put there, replacing what has the same id, and the ids of what is taken away. */
-export interface ShelfChange {
-  readonly put?: Partial<WorkbookContent>;
-  readonly remove?: { readonly [Kind in keyof WorkbookContent]?: readonly string[] };
-}
-
-async function change(room: RoomId, { put = {}, remove = {} }: ShelfChange, clear: boolean): Promise<void> {
-  const { people = [], drafts = [], charts = [] } = put;
-  const db = await database(room);
-  const tx = db.transaction(['people', 'drafts', 'charts', 'meta'], 'readwrite');
-  const stores = {
-    people: tx.objectStore('people'),
-    drafts: tx.objectStore('drafts'),
-    charts: tx.objectStore('charts'),
-  };
-  const [peopleBefore, draftsBefore, chartsBefore] = await Promise.all([
-    stores.people.getAll(),
-    stores.drafts.getAll(),
-    stores.charts.getAll(),
-  ]);
-  const later = (list: readonly Versioned<unknown>[]): ((id: string) => number) => {
-    const known = new Map(list.map((r) => [r.id, r.revision]));
-    return (id) => nextRevision(known.get(id) ?? 0);
-  };
-  const [person, draft, chart] = [later(peopleBefore), later(draftsBefore), later(chartsBefore)];
-  await wholly(tx, [
-    ...(clear ? [() => stores.people.clear(), () => stores.drafts.clear(), () => stores.charts.clear()] : []),
-    ...(remove.people ?? []).map((id) => () => stores.people.delete(id)),
-    ...(remove.drafts ?? []).map((id) => () => stores.drafts.delete(id)),
-    ...(remove.charts ?? []).map((id) => () => stores.charts.delete(id)),
-    ...people.map((value) => () => stores.people.put({ id: value.id, revision: person(value.id), value })),
-    ...drafts.map((value) => () => stores.drafts.put({ id: value.id, revision: draft(value.id), value })),
-    ...charts.map((value) => () => stores.charts.put({ id: value.id, revision: chart(value.id), value })),
-    () => tx.objectStore('meta').put('yes', 'filled'),
-  ]);
-}
-
 /** Reads a whole room. The demo room is filled with the demo workbook when it is first entered. */
 export async function readShelf(room: RoomId): Promise<Shelf> {
-  const db = await database(room);
-  if (room === 'demo' && (await db.get('meta', 'filled')) === undefined) await resetDemo();
+  const db = await filled(room);
   const [people, drafts, charts] = await Promise.all([db.getAll('people'), db.getAll('drafts'), db.getAll('charts')]);
   return { people, drafts, charts };
 }
 
-/** Puts the demo room back as it came. */
-export const resetDemo = async (): Promise<void> =>
-  change('demo', { put: (await import('../../core/demo/index.js')).DEMO_WORKBOOK }, true);
-
-/** Empties a room. */
-export const clearShelf = (room: RoomId): Promise<void> => change(room, {}, true);
-
-/** Changes what is kept in a room, complete or not at all. */
-export const changeShelf = (room: RoomId, what: ShelfChange): Promise<void> => change(room, what, false);
-
-/**
- * Saves a piece of work in one transaction: both records or neither; `keepsDraft` false leaves the draft out, while a
- * person is only being measured. Where another window has written either since `known`, nothing is written and the
- * answer says so. `known` left out overwrites on purpose.
- */
-export async function saveWork(
+/** One record of a room; nothing where it is not there. */
+export async function readRecord<K extends RecordKind>(
   room: RoomId,
-  work: Work,
-  known: Revisions | undefined,
-  keepsDraft = true,
-): Promise<Saved> {
+  kind: K,
+  id: string,
+): Promise<Versioned<KeptOf[K]> | undefined> {
+  const found: unknown = await (await filled(room)).get(STORE_OF[kind], id);
+  return found as Versioned<KeptOf[K]> | undefined;
+}
+
+/** The acts of a place that are kept, oldest first. */
+export async function readActs(room: RoomId, place: string): Promise<Act[]> {
+  const db = await filled(room);
+  return db.getAllFromIndex('acts', 'place', IDBKeyRange.bound([place, -Infinity], [place, Infinity]));
+}
+
+async function filled(room: RoomId): Promise<IDBPDatabase<Schema>> {
   const db = await database(room);
-  const tx = db.transaction(['people', 'drafts'], 'readwrite');
-  const [people, drafts] = [tx.objectStore('people'), tx.objectStore('drafts')];
-  const [person, draft] = await Promise.all([people.get(work.person.id), drafts.get(work.draft.id)]);
-  const draftBehind = keepsDraft && (draft?.revision ?? 0) !== known?.draft;
-  if (known && (draftBehind || (person?.revision ?? 0) !== known.person)) {
-    await tx.done;
-    return { ok: false };
-  }
-  const samePerson = person && JSON.stringify(person.value) === JSON.stringify(work.person);
-  const revisions = {
-    person: samePerson ? person.revision : nextRevision(person?.revision ?? 0),
-    draft: keepsDraft ? nextRevision(draft?.revision ?? 0) : 0,
-  };
+  if (room === 'demo' && (await db.get('meta', 'filled')) === undefined) await resetDemo();
+  return db;
+}
+
+/** Puts the demo room back as it came, with nothing in its change log. */
+export async function resetDemo(): Promise<void> {
+  const { DEMO_WORKBOOK } = await import('../../core/demo/index.js');
+  const db = await database('demo');
+  const tx = db.transaction(['people', 'drafts', 'charts', 'acts', 'meta'], 'readwrite');
+  const [people, drafts, charts] = [tx.objectStore('people'), tx.objectStore('drafts'), tx.objectStore('charts')];
+  const revision = nextRevision();
   await wholly(tx, [
-    () => people.put({ id: work.person.id, revision: revisions.person, value: work.person }),
-    ...(keepsDraft ? [() => drafts.put({ id: work.draft.id, revision: revisions.draft, value: work.draft })] : []),
+    ...[people, drafts, charts, tx.objectStore('acts')].map((store) => () => store.clear()),
+    ...DEMO_WORKBOOK.people.map((value) => () => people.put({ id: value.id, revision, value })),
+    ...DEMO_WORKBOOK.drafts.map((value) => () => drafts.put({ id: value.id, revision, value })),
+    ...DEMO_WORKBOOK.charts.map((value) => () => charts.put({ id: value.id, revision, value })),
+    () => tx.objectStore('meta').put('yes', 'filled'),
   ]);
-  return { ok: true, revisions };
 }

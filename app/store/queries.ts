@@ -1,5 +1,7 @@
-import { QueryClient, useMutation, useQuery, type UseMutationResult, type UseQueryResult } from '@tanstack/react-query';
-import { changeShelf, clearShelf, readShelf, resetDemo, type Shelf, type ShelfChange } from './database.js';
+import { QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import type { Act, KeptRecord, RecordKind, RecordRef } from '../../core/kept/index.js';
+import type { KeptNow } from './change-log.js';
+import { readActs, readRecord, readShelf, resetDemo, type Shelf, type Versioned } from './database.js';
 import type { RoomId } from './rooms.js';
 import { onChanged, tellChanged } from './windows.js';
 
@@ -9,36 +11,91 @@ import { onChanged, tellChanged } from './windows.js';
 export const queryClient = new QueryClient({
   defaultOptions: {
     queries: { networkMode: 'always', staleTime: Infinity, retry: false },
-    mutations: { networkMode: 'always', retry: false },
   },
 });
 
-const keyOf = (room: RoomId): readonly string[] => ['shelf', room];
+/** The key under which a whole room is kept once it was read. */
+export const shelfKey = (room: RoomId): readonly string[] => ['shelf', room];
+const actsKey = (room: RoomId, place?: string): readonly string[] => ['acts', room, ...(place ? [place] : [])];
 
-onChanged((room) => void queryClient.invalidateQueries({ queryKey: keyOf(room) }));
+/** Told of records that were written, with the window that wrote them: this one, or another. */
+type Listener = (room: RoomId, records: readonly KeptNow[], by: 'here' | 'elsewhere') => void;
+const listeners = new Set<Listener>();
 
-/** Reads a room anew here and tells the other windows to do so. */
-export async function shelfChanged(room: RoomId): Promise<void> {
-  tellChanged(room);
-  await queryClient.invalidateQueries({ queryKey: keyOf(room) });
+/** Calls `then` whenever records of any room were written; gives the way to end it. */
+export function onWritten(then: Listener): () => void {
+  listeners.add(then);
+  return () => {
+    listeners.delete(then);
+  };
 }
 
-/** Everything kept in a room. */
-export const useShelf = (room: RoomId): UseQueryResult<Shelf> =>
-  useQuery({ queryKey: keyOf(room), queryFn: () => readShelf(room) });
+const LIST_OF: Readonly<Record<RecordKind, keyof Shelf>> = { person: 'people', draft: 'drafts', chart: 'charts' };
 
-/** Carries out a change of the shelf. */
-export function useShelfChange(room: RoomId): UseMutationResult<void, Error, ShelfChange> {
-  return useMutation({
-    mutationFn: (change: ShelfChange) => changeShelf(room, change),
-    onSuccess: () => shelfChanged(room),
+/** A list with a record in the place of the one of its id, at the end where there is none, or without it. */
+function withRecord(list: readonly Versioned<KeptRecord>[], { id, record }: KeptNow): readonly Versioned<KeptRecord>[] {
+  const at = list.findIndex((r) => r.id === id);
+  if (!record) return at === -1 ? list : list.toSpliced(at, 1);
+  return at === -1 ? [...list, record] : list.with(at, record);
+}
+
+/** Puts written records where they are shown: nothing is read again. */
+function show(room: RoomId, records: readonly KeptNow[], by: 'here' | 'elsewhere'): void {
+  queryClient.setQueryData<Shelf>(
+    shelfKey(room),
+    (shelf) =>
+      shelf &&
+      records.reduce<Shelf>((now, r) => ({ ...now, [LIST_OF[r.kind]]: withRecord(now[LIST_OF[r.kind]], r) }), shelf),
+  );
+  for (const listener of listeners) listener(room, records, by);
+}
+
+/** Takes note of records that this window has written, and tells the other windows of them. */
+export function wroteRecords(room: RoomId, records: readonly KeptNow[]): void {
+  show(room, records, 'here');
+  tellChanged({ room, records: records.map(({ kind, id }) => ({ kind, id })) });
+}
+
+async function readAgain(room: RoomId, refs: readonly RecordRef[]): Promise<void> {
+  const records = await Promise.all(
+    refs.map(async ({ kind, id }): Promise<KeptNow> => ({ kind, id, record: await readRecord(room, kind, id) })),
+  );
+  show(room, records, 'elsewhere');
+  await queryClient.invalidateQueries({ queryKey: actsKey(room) });
+}
+
+/** Reads a room anew, with everything that was read of it. */
+async function readAllAgain(room: RoomId): Promise<void> {
+  await Promise.all([
+    queryClient.invalidateQueries({ queryKey: shelfKey(room) }),
+    queryClient.invalidateQueries({ queryKey: actsKey(room) }),
+  ]);
+}
+
+onChanged(({ room, records }) => void (records ? readAgain(room, records) : readAllAgain(room)));
+
+/** Everything kept in a room: for lists, and for what asks for others than the draft in hand. */
+export const useShelf = (room: RoomId, enabled = true): UseQueryResult<Shelf> =>
+  useQuery({ queryKey: shelfKey(room), queryFn: () => readShelf(room), enabled });
+
+/** The acts of a place of a room, oldest first. */
+export const useActs = (room: RoomId, place: string): UseQueryResult<Act[]> =>
+  useQuery({ queryKey: actsKey(room, place), queryFn: () => readActs(room, place), refetchOnMount: 'always' });
+
+/** Puts acts of a place where they are shown, as they are now; those named are gone. */
+export function showActs(room: RoomId, place: string, put: readonly Act[], drop: readonly string[]): void {
+  queryClient.setQueryData<Act[]>(actsKey(room, place), (acts = []) => {
+    const changed = new Map(put.map((act) => [act.id, act]));
+    const known = new Set(acts.map(({ id }) => id));
+    return [...acts.map((act) => changed.get(act.id) ?? act), ...put.filter(({ id }) => !known.has(id))].filter(
+      ({ id }) => !drop.includes(id),
+    );
   });
 }
 
-/** Empties one's own room, or puts the demo room back as it came. */
-export function useStartOver(room: RoomId): UseMutationResult<void, Error, void> {
-  return useMutation({
-    mutationFn: () => (room === 'demo' ? resetDemo() : clearShelf(room)),
-    onSuccess: () => shelfChanged(room),
-  });
+/** Puts the demo room back as it came, here and in every other window. Rejects where nothing is stored. */
+export async function resetDemoRoom(): Promise<void> {
+  await resetDemo();
+  tellChanged({ room: 'demo' });
+  await readAllAgain('demo');
 }

@@ -1,16 +1,23 @@
+import type { RecordRef } from '../../core/kept/index.js';
 import type { RoomId } from './rooms.js';
 
-type Message = { readonly changed: RoomId } | { readonly knock: true };
+/** What of a room has changed: the records named, or without them all of it. */
+export interface Changed {
+  readonly room: RoomId;
+  readonly records?: readonly RecordRef[];
+}
+
+type Message = { readonly changed: Changed } | { readonly knock: true };
 
 const channel = new BroadcastChannel('upstride');
 
-/** Tells the other windows that a room has changed. */
-export const tellChanged = (room: RoomId): void => {
-  channel.postMessage({ changed: room } satisfies Message);
+/** Tells the other windows what has changed. */
+export const tellChanged = (changed: Changed): void => {
+  channel.postMessage({ changed } satisfies Message);
 };
 
-/** Calls `then` whenever another window has changed a room. */
-export function onChanged(then: (room: RoomId) => void): void {
+/** Calls `then` whenever another window has changed something. */
+export function onChanged(then: (changed: Changed) => void): void {
   channel.addEventListener('message', (event: MessageEvent<Message>) => {
     if ('changed' in event.data) then(event.data.changed);
   });

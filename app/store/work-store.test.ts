@@ -17,6 +17,7 @@ import {
   renameDraft,
   setByHand,
   changeRules,
+  type OpenWork,
 } from './work-store.js';
 import { readerIn } from '../../core/units/index.js';
 import { refusalsSentence } from '../../core/refusal/index.js';
@@ -27,6 +28,12 @@ function cellist(): Work {
   if (!draft || !person) throw new Error('The demo has no cellist');
   return { draft, person };
 }
+
+/** How many acts can be undone, and how many done again. */
+const steps = ({ done }: OpenWork): { past: number; future: number } => {
+  const { acts } = done.getState();
+  return { past: acts.filter((a) => !a.undone).length, future: acts.filter((a) => a.undone).length };
+};
 
 describe('another method', () => {
   it('keeps what it has too, drops what it has not, and undo brings everything back', () => {
@@ -65,11 +72,11 @@ describe('another method', () => {
 describe('changes that belong together', () => {
   it('are undone at once, and redone at once', () => {
     const open = openWork(cellist());
-    const { history, state } = open;
+    const { state } = open;
     const before = state.getState().work.draft.settings['hipEase'];
     changeSetting('hipEase', 10)(open);
     for (const mm of [20, 30, 40]) joined(changeSetting('hipEase', mm))(open);
-    expect([state.getState().work.draft.settings['hipEase'], history.getState().past]).toEqual([40, 1]);
+    expect([state.getState().work.draft.settings['hipEase'], steps(open).past]).toEqual([40, 1]);
     open.undo();
     expect(state.getState().work.draft.settings['hipEase']).toBe(before);
     open.redo();
@@ -83,7 +90,7 @@ describe('the open work', () => {
     const extension = (): unknown => open.computed.getState().draft?.worked.back.extension;
     for (let i = 1; i <= 150; i++) setByHand({ 'back.extension': 100 + i / 10 })(open);
     expect(extension()).toBe(115);
-    expect(open.history.getState()).toEqual({ past: 150, future: 0 });
+    expect(steps(open)).toEqual({ past: 150, future: 0 });
     for (let i = 0; i < 150; i++) open.undo();
     expect(extension()).toBe(132.5);
     for (let i = 0; i < 150; i++) open.redo();
@@ -100,7 +107,7 @@ describe('the open work', () => {
     previewByHand(undefined)(open);
     expect(open.computed.getState().draft?.worked.back.extension).toBe(132.5);
     expect(open.computed.getState().before).toBeUndefined();
-    expect(open.history.getState().past).toBe(0);
+    expect(steps(open).past).toBe(0);
   });
 
   it('keeps the last good draft while the newest input is refused', () => {
@@ -144,7 +151,7 @@ describe('the open work', () => {
       rules: { trueSeams: false },
     });
     expect(work().draft.settings['hipEase']).toBe(30);
-    expect(open.history.getState().past).toBe(5);
+    expect(steps(open).past).toBe(5);
     changeSetting('hipEase', undefined)(open);
     expect(work().draft.settings['hipEase']).toBeUndefined();
     changeMeasurement('hip', undefined)(open);

@@ -1,4 +1,3 @@
-import { temporal } from 'zundo';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Alteration } from '../../core/alter/index.js';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
@@ -7,18 +6,26 @@ import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/ind
 import { COMMON, mendedBy, settingsOf, type DartPlace, type Sheet } from '../../core/method/index.js';
 import type { Refusal } from '../../core/refusal/index.js';
 import {
+  changeBack,
+  changeOf,
+  clashesOf,
   keptOutline,
+  recordWith,
   setOf,
   withFigure,
   withoutRises,
   withRule,
   withSet,
+  type Act,
   type KeptDraft,
   type KeptOutline,
   type MeasurementSet,
   type Person,
+  type RecordChange,
   type Work,
 } from '../../core/kept/index.js';
+import { newAct } from './change-log.js';
+import { pastAndFuture } from './place-acts.js';
 import { inputNow, originalOf } from './sheets.js';
 import { LONGEST_MS, within } from '../shared/within.js';
 
@@ -42,17 +49,37 @@ export interface Computed {
   readonly before: Draft | undefined;
   readonly refusals: readonly Refusal[];
   readonly missing: readonly MeasurementId[];
+  /** What went wrong in the program itself, where it could not be computed; the work is kept all the same. */
+  readonly fault: string | undefined;
 }
 
-/** One open piece of work: its state with undo without end, and what it computes to. */
+/** How the work was changed: an act of its own, more of the last one, a step through the log, or none of these. */
+export type How = 'act' | 'more' | 'step' | 'quiet';
+
+/** What was done to an open piece of work, as it is kept in the change log. */
+export interface Done {
+  /** Oldest first; those undone last. */
+  readonly acts: readonly Act[];
+  /** Those that are not written yet, as new, grown, undone or done again; and those to be taken out of the log. */
+  readonly unwritten: ReadonlySet<string>;
+  readonly dropped: readonly string[];
+  /** Why the last step could not be taken. */
+  readonly refused: 'undo' | 'redo' | undefined;
+}
+
+/** One open piece of work: its state, its acts with undo, and what it computes to. */
 export interface OpenWork {
+  /** Where its acts are done, and so where they can be undone. */
+  readonly place: string;
   readonly state: StoreApi<WorkState>;
   readonly computed: StoreApi<Computed>;
+  readonly done: StoreApi<Done>;
   readonly undo: () => void;
   readonly redo: () => void;
-  /** Changes made within are undone together with the one before them. */
-  readonly withLast: (change: () => void) => void;
-  readonly history: StoreApi<{ readonly past: number; readonly future: number }>;
+  /** Changes made within belong to the last act, or to none: what the program notes is no act. */
+  readonly within: (how: How, change: () => void) => void;
+  /** Told of every change of the work, after it was computed, with how it was changed. */
+  readonly onChange: (then: (how: How) => void) => () => void;
   /**
    * How the pieces were drawn when the draft was kept and when it was opened, where the two differ; until it was told.
    */
@@ -78,7 +105,10 @@ export function outlineNow({ state, computed }: Pick<OpenWork, 'state' | 'comput
 export function redrawnUnderstood(open: OpenWork): void {
   open.redrawn.setState({ since: undefined });
   const outline = outlineNow(open);
-  if (outline) open.withLast(() => changeDraft((draft) => ({ ...draft, outline }))(open));
+  if (outline)
+    open.within('quiet', () => {
+      changeDraft((draft) => ({ ...draft, outline }))(open);
+    });
 }
 
 function redrawnSince(open: Pick<OpenWork, 'state' | 'computed'>): Redrawn | undefined {
@@ -103,60 +133,144 @@ function compute({ work, preview, trial, leg }: WorkState, last: Computed): Comp
   };
   const outcome = computeDraft(tried, within(LONGEST_MS));
   const before = preview || trial ? (last.before ?? last.draft) : undefined;
-  if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing };
+  if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing, fault: undefined };
   const { draft: kept } = work;
   const original = originalOf(kept);
   if (!last.draft && kept.sheet && original) {
     // Opened with a mistake in its own sheet: what was copied stands in for the lines that are wrong.
     const stand = computeDraft({ ...input, sheet: mendedBy(kept.sheet, original) });
-    if (stand.ok) return { draft: stand.value, before, refusals: outcome.refusals, missing };
+    if (stand.ok) return { draft: stand.value, before, refusals: outcome.refusals, missing, fault: undefined };
   }
   // Before the four are in there is nothing to refuse: the room asks for them.
   const asking = last.draft === undefined && missing.length > 0;
   const refusals = asking
     ? outcome.refusals.filter(({ code }) => code !== 'missing' && code !== 'inseamMissing')
     : outcome.refusals;
-  return { draft: last.draft, before, refusals, missing };
+  return { draft: last.draft, before, refusals, missing, fault: undefined };
 }
 
-/** Opens a piece of work: every change is computed at once and can be undone. */
-export function openWork(work: Work): OpenWork {
-  const state = createStore<WorkState>()(
-    temporal((): WorkState => ({ work, preview: undefined, trial: undefined, leg: 'left' }), {
-      partialize: ({ work: kept }) => ({ work: kept }),
-      equality: (a, b) => a.work === b.work,
-    }),
+/** What of a person and a draft was changed, as the change log keeps it. */
+export const workChanges = (was: Work, is: Work): RecordChange[] =>
+  (['person', 'draft'] as const).flatMap((kind) =>
+    was[kind] === is[kind] ? [] : (changeOf({ kind, id: is[kind].id }, was[kind], is[kind]) ?? []),
   );
-  const nothing: Computed = { draft: undefined, before: undefined, refusals: [], missing: [] };
-  const computed = createStore<Computed>()(() => compute(state.getState(), nothing));
-  const history = createStore<{ past: number; future: number }>()(() => ({ past: 0, future: 0 }));
-  state.subscribe((now) => {
-    computed.setState(compute(now, computed.getState()));
-  });
-  state.temporal.subscribe(({ pastStates, futureStates }) => {
-    history.setState({ past: pastStates.length, future: futureStates.length });
-  });
-  const redrawn = createStore<{ since: Redrawn | undefined }>()(() => ({ since: redrawnSince({ state, computed }) }));
-  const step = (move: () => void) => (): void => {
-    state.setState({ preview: undefined, trial: undefined });
-    move();
+
+/** The work with changes made to it; nothing where they do not fit it any more. */
+export function workWith(work: Work, changes: readonly RecordChange[]): Work | undefined {
+  let now: Work | undefined = work;
+  for (const change of changes) {
+    const { kind } = change;
+    if (kind === 'chart' || !now || clashesOf(now[kind], change).length > 0) return undefined;
+    const made = recordWith(now[kind], change);
+    now = made && { ...now, [kind]: made };
+  }
+  return now;
+}
+
+const faultOf = (fault: unknown): string => (fault instanceof Error ? fault.message : String(fault));
+
+/** Computes what there is to compute; a fault of the program is told and takes nothing with it. */
+function computedFrom(now: WorkState, last: Computed): Computed {
+  try {
+    return compute(now, last);
+  } catch (fault) {
+    console.error(fault);
+    return { ...last, before: undefined, fault: faultOf(fault) };
+  }
+}
+
+/**
+ * Opens a piece of work with what was done to it: every change is computed at once, is an act of the change log, and
+ * can be undone, those of an earlier day too.
+ */
+export function openWork(work: Work, acts: readonly Act[] = [], place = `draft:${work.draft.id}`): OpenWork {
+  const state = createStore<WorkState>()(() => ({ work, preview: undefined, trial: undefined, leg: 'left' }));
+  const nothing: Computed = {
+    draft: undefined,
+    before: undefined,
+    refusals: [],
+    missing: [],
+    fault: undefined,
   };
+  const computed = createStore<Computed>()(() => computedFrom(state.getState(), nothing));
+  const done = createStore<Done>()(() => ({ acts, unwritten: new Set(), dropped: [], refused: undefined }));
+  const told = new Set<(how: How) => void>();
+  let how: How = 'act';
+  /** The work before the last act, while more may still belong to it. */
+  let base: Work | undefined;
+
+  const note = (was: Work, is: Work): void => {
+    if (how === 'quiet' || how === 'step') {
+      base = undefined;
+      return;
+    }
+    const now = done.getState();
+    const last = now.acts.at(-1);
+    const grows = how === 'more' && base && last && !last.undone;
+    if (!grows) base = was;
+    const changes = workChanges(base ?? was, is);
+    // What comes back to where it began, or changes nothing that is kept, is no act.
+    if (changes.length === 0 && !grows) return;
+    const act = grows ? { ...last, changes } : newAct(place, '', changes);
+    const { past, future } = pastAndFuture(grows ? now.acts.slice(0, -1) : now.acts);
+    const none = changes.length === 0;
+    done.setState({
+      acts: none ? past : [...past, act],
+      unwritten: new Set([...now.unwritten, act.id].filter((id) => !none || id !== act.id)),
+      dropped: [...now.dropped, ...future.map(({ id }) => id), ...(none ? [act.id] : [])],
+      refused: undefined,
+    });
+    if (none) base = undefined;
+  };
+  state.subscribe((now, before) => {
+    if (now.work !== before.work) note(before.work, now.work);
+    computed.setState(computedFrom(now, computed.getState()));
+    if (now.work !== before.work) for (const then of told) then(how);
+  });
+  const within: OpenWork['within'] = (as, change) => {
+    const outer = how;
+    how = as;
+    try {
+      change();
+    } finally {
+      how = outer;
+    }
+  };
+  const step = (which: 'undo' | 'redo') => (): void => {
+    state.setState({ preview: undefined, trial: undefined });
+    const { past, future } = pastAndFuture(done.getState().acts);
+    const act = which === 'undo' ? past.at(-1) : future[0];
+    if (!act) return;
+    const next = workWith(state.getState().work, which === 'undo' ? act.changes.map(changeBack) : act.changes);
+    if (!next) {
+      done.setState({ refused: which });
+      return;
+    }
+    base = undefined;
+    done.setState((now) => ({
+      acts: now.acts.map((a) => (a === act ? { ...act, undone: which === 'undo' } : a)),
+      unwritten: new Set([...now.unwritten, act.id]),
+      refused: undefined,
+    }));
+    within('step', () => {
+      state.setState({ work: next });
+    });
+  };
+  const redrawn = createStore<{ since: Redrawn | undefined }>()(() => ({ since: redrawnSince({ state, computed }) }));
   return {
+    place,
     state,
     computed,
-    history,
+    done,
     redrawn,
-    undo: step(() => {
-      state.temporal.getState().undo();
-    }),
-    redo: step(() => {
-      state.temporal.getState().redo();
-    }),
-    withLast: (change) => {
-      const { pause, resume } = state.temporal.getState();
-      pause();
-      change();
-      resume();
+    undo: step('undo'),
+    redo: step('redo'),
+    within,
+    onChange: (then) => {
+      told.add(then);
+      return () => {
+        told.delete(then);
+      };
     },
   };
 }
@@ -226,7 +340,7 @@ export const changeMethod = (sheet: Sheet): Change =>
 export const joined =
   (change: Change): Change =>
   (open) => {
-    open.withLast(() => {
+    open.within('more', () => {
       change(open);
     });
   };

@@ -49,7 +49,7 @@ describe('what True it found', () => {
     const taken = Object.keys(draft.set).length - 1 + draft.alterations.length;
     expect(taken).toBe(2);
     open.undo();
-    expect(open.state.getState().work).toBe(before);
+    expect(open.state.getState().work).toEqual(before);
   });
 
   it('changes nothing where nothing is taken', () => {

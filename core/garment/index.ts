@@ -1,5 +1,5 @@
 export { garmentOf, garmentOfBoth, PART_MAKERS, type PartMaker } from './garment.js';
-export { LEG_SEAMS } from './legs.js';
+export { LEG_SEAMS } from './leg-seams.js';
 export {
   EDGE_LABELS,
   EDGE_WORDS,

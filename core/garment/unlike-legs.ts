@@ -1,7 +1,8 @@
 import { LEGS, outlineOf, type Leg, type Legs } from '../draft/index.js';
 import { distance, pointAtPlace, type Path, type Point } from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
-import { LEG_SEAMS, legs as legParts } from './legs.js';
+import { LEG_SEAMS } from './leg-seams.js';
+import { legs as legParts } from './legs.js';
 import { partOf, seamOf, type Garment, type Seam, type Stretch } from './seam.js';
 import { edgeOf, type Part } from './part.js';
 

@@ -20,6 +20,20 @@ export {
   withRule,
   withSet,
 } from './person.js';
+export {
+  changeBack,
+  changeOf,
+  clashesOf,
+  recordWith,
+  type Act,
+  type KeptOf,
+  type KeptRecord,
+  type RecordChange,
+  type RecordKind,
+  type RecordRef,
+} from './act.js';
+export { sayAct, sayClash, type ActReader } from './act-words.js';
+export { same } from './patch.js';
 export { mergeWorkbooks, planMerge, type Conflict, type Decisions, type Merge, type Side } from './merge.js';
 export { enlist, type Arrival, type Enlisted } from './enlist.js';
 export type {

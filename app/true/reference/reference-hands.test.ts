@@ -82,11 +82,11 @@ describe('an outline under the open draft', () => {
     expect(under()).toBeUndefined();
     open.undo();
     open.undo();
-    expect(under()).toBe(reference);
+    expect(under()).toEqual(reference);
     open.undo();
     expect(under()).toBeUndefined();
     const { work } = open.state.getState();
     changeReference((r) => r)(open);
-    expect(open.state.getState().work).toBe(work);
+    expect(open.state.getState().work).toEqual(work);
   });
 });

@@ -1,0 +1,171 @@
+import { sayAlteration, type Alteration } from '../alter/index.js';
+import { EDGE_WORDS, type EdgeRole } from '../garment/index.js';
+import { measurementLabel, type MeasurementId } from '../measure/index.js';
+import { COMMON, lineLabel, settingsOf, type Sheet } from '../method/index.js';
+import { formatLength, tapeFor, type Unit } from '../units/index.js';
+import type { Act, RecordChange } from './act.js';
+import { valueAt, type Patch, type Step } from './patch.js';
+
+/** What the words of an act are said with: the reader's unit, and the sheet that names a draft's lines. */
+export interface ActReader {
+  readonly unit: Unit;
+  readonly sheet: Sheet;
+}
+
+/** A value that was changed, at the end of its way. */
+type ValuePatch = Extract<Patch, { is: unknown }>;
+
+/** So many things are said of one act; the rest are counted. */
+const MOST_SAID = 2;
+
+/** A value or a step as it is said. */
+function text(value: unknown): string {
+  if (typeof value === 'string') return value;
+  return typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';
+}
+
+const nameOf = (record: unknown): string => text(valueAt(record, ['name']));
+const idOf = (step: Step | undefined): string => (typeof step === 'object' ? step.id : '');
+const upper = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+const length = (value: unknown, unit: Unit): string =>
+  typeof value === 'number' ? formatLength(value, tapeFor(unit)) : text(value);
+
+/** “Hip ease 3 cm”, or that it was given back. */
+const figureSaid = (label: string, { is }: ValuePatch, unit: Unit, gone: string): string =>
+  is === undefined ? `${label} ${gone}` : `${label} ${length(is, unit)}`;
+
+function choiceSaid({ at, is }: ValuePatch, sheet: Sheet): string {
+  const choice = [...sheet.choices, ...COMMON.choices].find(({ id }) => id === at[1]);
+  const label = choice?.label ?? text(at[1]);
+  if (is === undefined) return `${label} given back`;
+  return `${label}: ${(choice?.values.find(({ id }) => id === is)?.label ?? text(is)).toLowerCase()}`;
+}
+
+function alterationSaid({ at, was, is }: ValuePatch, unit: Unit): string {
+  const said = (a: unknown): string => sayAlteration((a as Alteration).work, unit, (a as Alteration).leg);
+  if (at.length > 2) {
+    if (at[2] === 'on') return `An alteration switched ${is === true ? 'on' : 'off'}`;
+    if (at[2] === 'leg') return `An alteration for ${is === undefined ? 'both legs' : `the ${text(is)} leg`}`;
+    return 'An alteration changed';
+  }
+  if (was === undefined) return `Altered: ${said(is)}`;
+  return is === undefined ? `Alteration taken out: ${said(was)}` : 'An alteration changed';
+}
+
+const RULES: Readonly<Record<string, string>> = {
+  hipKept: 'Hip kept',
+  trueSeams: 'Seams trued',
+  waistPlan: 'Plan of the waist',
+};
+
+/** What each other field of a draft is called. */
+const DRAFT_FIELDS: Readonly<Record<string, string>> = {
+  name: 'Name',
+  method: 'Method',
+  sheet: 'Own sheet',
+  setId: 'Drafted from another set',
+  fit: 'Fit and cloth',
+  reference: 'Outline laid under',
+  redrawn: 'Told how it is drawn now',
+};
+
+function draftSaid(patch: ValuePatch, { unit, sheet }: ActReader): string {
+  const [field, name] = patch.at;
+  const label = (): string => lineLabel(sheet, text(name));
+  switch (field) {
+    case undefined:
+      return patch.was === undefined ? 'New draft' : `Deleted “${nameOf(patch.was)}”`;
+    case 'name':
+      return `Named “${text(patch.is)}”`;
+    case 'set':
+      return figureSaid(label(), patch, unit, 'given back to the sheet');
+    case 'settings':
+      return figureSaid(
+        settingsOf(sheet).find((s) => s.name === name)?.label ?? label(),
+        patch,
+        unit,
+        'given back to the sheet',
+      );
+    case 'choices':
+      return choiceSaid(patch, sheet);
+    case 'alterations':
+      return alterationSaid(patch, unit);
+    case 'rules':
+      return `${RULES[text(name)] ?? 'Rule'}: ${typeof patch.is === 'boolean' ? (patch.is ? 'on' : 'off') : text(patch.is)}`;
+    case 'allowances':
+      return name === 'profile'
+        ? `Allowance at the ${EDGE_WORDS[patch.at[2] as EdgeRole]} ${length(patch.is, unit)}`
+        : 'Allowances';
+    default:
+      return DRAFT_FIELDS[text(field)] ?? 'The draft';
+  }
+}
+
+/** What each other field of a set is called. */
+const SET_FIELDS: Readonly<Record<string, string>> = {
+  date: 'Date of the set',
+  taker: 'Who took the set',
+  note: 'Note of the set',
+  waistSits: 'Where the waist sits',
+  waistBelow: 'Where the waist sits',
+  inseamTo: 'Where the inseam ends',
+  byOneself: 'Who took the set',
+  adopted: 'A rule adopted',
+  heights: 'Girths at heights',
+  pair: 'Figures of the pair',
+  size: 'A size taken',
+  risesAsked: 'Rises asked about',
+};
+
+const PERSON_FIELDS: Readonly<Record<string, string>> = {
+  figure: 'Figure',
+  unit: 'Unit',
+  note: 'Note',
+  build: 'Build',
+  traces: 'Trace of the body',
+};
+
+function setSaid(patch: ValuePatch, { unit }: ActReader): string | undefined {
+  const [, set, field, name] = patch.at;
+  if (field === undefined) return patch.was === undefined ? 'New set of measurements' : 'Set of measurements taken out';
+  if (field === 'values') {
+    if (name === undefined) return 'Figures of the set';
+    return figureSaid(measurementLabel(name as MeasurementId), patch, unit, 'taken out');
+  }
+  // What a figure was before follows from the figure.
+  if (field === 'corrected') return undefined;
+  return SET_FIELDS[text(field)] ?? `The set ${idOf(set)}`;
+}
+
+function personSaid(patch: ValuePatch, reader: ActReader): string | undefined {
+  const [field] = patch.at;
+  if (field === undefined) return patch.was === undefined ? 'New person' : `Deleted “${nameOf(patch.was)}”`;
+  if (field === 'sets') return setSaid(patch, reader);
+  if (field === 'name') return `Named “${text(patch.is)}”`;
+  return PERSON_FIELDS[text(field)] ?? 'The person';
+}
+
+function changeSaid({ kind, patches }: RecordChange, reader: ActReader): string[] {
+  const said = patches.flatMap((patch): string[] => {
+    if ('order' in patch) return patches.length === 1 ? ['Order changed'] : [];
+    if (kind === 'draft') return [draftSaid(patch, reader)];
+    if (kind === 'person') return [personSaid(patch, reader) ?? []].flat();
+    if (patch.at.length > 0) return ['Size chart'];
+    return [patch.was === undefined ? 'New size chart' : `Deleted “${nameOf(patch.was)}”`];
+  });
+  return [...new Set(said)];
+}
+
+/** What an act is called, in the reader's unit: what it changed, or the words that it was given. */
+export function sayAct({ said, changes }: Act, reader: ActReader): string {
+  if (said !== '') return said;
+  const things = [...new Set(changes.flatMap((change) => changeSaid(change, reader)))];
+  const more = things.length - MOST_SAID;
+  const shown = things.slice(0, MOST_SAID).join('; ');
+  return upper(more > 0 ? `${shown}; and ${more} more` : shown) || 'Changed';
+}
+
+/** What of a record does not fit any more, in the reader's words: for a clash that is told. */
+export const sayClash = (change: RecordChange, reader: ActReader): string =>
+  changeSaid(change, reader).slice(0, MOST_SAID).join('; ');
