@@ -1,8 +1,33 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // Every chunk, font and worker is kept on the device at the first visit; a newer build waits until it is taken.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      includeAssets: ['icon.svg'],
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff,woff2,ttf}'],
+        maximumFileSizeToCacheInBytes: 8_000_000,
+        navigateFallback: '/index.html',
+        cleanupOutdatedCaches: true,
+      },
+      manifest: {
+        name: 'Upstride',
+        short_name: 'Upstride',
+        description: 'A drafting room for trousers.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#e9e6df',
+        theme_color: '#e9e6df',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+    }),
+  ],
   publicDir: 'app/public',
   build: { outDir: 'dist', target: 'es2022', sourcemap: false },
   worker: { format: 'es' },

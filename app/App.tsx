@@ -16,6 +16,7 @@ const SizesPage = lazy(async () => ({ default: (await import('./sizes/SizesPage.
 const FormsPage = lazy(async () => ({ default: (await import('./people/FormsPage.js')).FormsPage }));
 const PersonPage = lazy(async () => ({ default: (await import('./people/PersonPage.js')).PersonPage }));
 const PersonRoom = lazy(async () => ({ default: (await import('./room/PersonRoom.js')).PersonRoom }));
+const NewVersion = lazy(async () => ({ default: (await import('./shared/NewVersion.js')).NewVersion }));
 const Workroom = lazy(async () => ({ default: (await import('./room/Workroom.js')).Workroom }));
 
 /** The whole application. */
@@ -31,6 +32,9 @@ export function App() {
         <BrowserRouter>
           <Views />
         </BrowserRouter>
+        <Suspense>
+          <NewVersion />
+        </Suspense>
       </ThemeProvider>
     </QueryClientProvider>
   );

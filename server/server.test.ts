@@ -1,6 +1,7 @@
 import { mkdtemp, mkdir, writeFile } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
-import type { Server } from 'node:http';
+import { spawnSync } from 'node:child_process';
+import { request, type Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -43,6 +44,36 @@ describe('the server', () => {
   it('keeps assets for good, and says where one is missing', async () => {
     const answer = await fetch(`${address}/assets/a-1.js`);
     expect(answer.headers.get('cache-control')).toContain('immutable');
-    expect((await fetch(`${address}/assets/gone.js`)).status).toBe(404);
+    const gone = await fetch(`${address}/assets/gone.js`);
+    expect([gone.status, await gone.text()]).toEqual([404, 'This file is not here.']);
+  });
+
+  it('answers to its own names alone, and gives the pages nothing that they have no need of', async () => {
+    const { port } = server.address() as AddressInfo;
+    const asked = (host: string): Promise<number | undefined> =>
+      new Promise((done, fail) => {
+        request({ host: '127.0.0.1', port, headers: { host } }, (answer) => {
+          answer.resume();
+          done(answer.statusCode);
+        })
+          .on('error', fail)
+          .end();
+      });
+    expect(await asked(`localhost:${port}`)).toBe(200);
+    expect(await asked('somewhere.example')).toBe(421);
+    expect((await fetch(address)).headers.get('permissions-policy')).toContain('microphone=()');
+  });
+
+  it('says that its port is taken, or is no port, and nothing else', () => {
+    const { port } = server.address() as AddressInfo;
+    const started = (wanted: string) =>
+      spawnSync(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+        env: { ...process.env, PORT: wanted },
+        encoding: 'utf8',
+      });
+    const taken = started(String(port));
+    expect([taken.status, taken.stdout]).toEqual([1, '']);
+    expect(taken.stderr).toMatch(/^(Port \d+ is taken\. Set PORT to another\.|There is no build yet\..*)\n$/);
+    expect(started('abc').stderr).toBe('PORT is “abc”. Set it to a number up to 65535, such as 4173.\n');
   });
 });

@@ -7,19 +7,7 @@ import type { RoomId } from '../store/rooms.js';
 import { sheetOf } from '../store/sheets.js';
 import type { OpenWork } from '../store/work-store.js';
 import { FindDialog, type Findable } from './FindDialog.js';
-import { STATIONS, type StationId, type ViewId } from './stations.js';
-
-const VIEW_WORDS: readonly (readonly [ViewId, string, StationId])[] = [
-  ['advise', 'Which method', 'choose'],
-  ['compare', 'Compare methods and drafts', 'choose'],
-  ['steps', 'Worked steps', 'choose'],
-  ['sheet', 'Method sheet', 'choose'],
-  ['it', 'True it', 'true'],
-  ['walk', 'Walk the seams', 'true'],
-  ['curve', 'The body’s curve', 'true'],
-  ['outline', 'Outline from a file', 'true'],
-  ['report', 'Check report', 'true'],
-];
+import { STATIONS, VIEWS, type StationId } from './stations.js';
 
 /** How often, and how long apart in ms, a line is looked for that is still being laid out. */
 const LOOKS = 40;
@@ -87,8 +75,8 @@ export function FindAnything({ room, draftId, pathOf, open, onKeys, onClose }: F
     { id: 'redo', kind: 'Command', label: 'Redo', go: open.redo },
     { id: 'keys', kind: 'Command', label: 'Sheet of keys', go: onKeys },
     to('Command', 'print', 'Print pieces', pathOf('cut')),
-    ...(draftId === undefined ? [] : VIEW_WORDS).map(([id, label, at]) =>
-      to('Command', `view-${id}`, label, `${pathOf(at)}/${id}`),
+    ...(draftId === undefined ? [] : VIEWS).map(({ id, label, station }) =>
+      to('Command', `view-${id}`, label, `${pathOf(station)}/${id}`),
     ),
     ...(shelf.data?.drafts ?? []).map(({ value }) =>
       to('Draft', `draft-${value.id}`, value.name, `/${room}/draft/${value.id}/draft`),

@@ -3,11 +3,12 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import { STATIONS } from './stations.js';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl Z, Ctrl Y', 'Undo, redo'],
   ['Ctrl K', 'Find anything'],
-  ['1 2 3 4 5', 'Measure, Choose, Draft, True, Cut'],
+  [STATIONS.map((s) => s.key).join(' '), STATIONS.map((s) => s.label).join(', ')],
   ['F', 'Take the other piece in hand'],
   ['B', 'Fold the bench away, bring it out'],
   ['?', 'This sheet of keys'],

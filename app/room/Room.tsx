@@ -1,80 +1,26 @@
-import { lazy, Suspense, useState, type ComponentType } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { useStore } from 'zustand';
 import { Board, type BoardProps } from '../board/Board.js';
+import { StationFault } from '../shared/StationFault.js';
 import type { Autosave } from '../store/autosave.js';
 import { usePreferences } from '../store/preferences.js';
 import type { RoomId } from '../store/rooms.js';
 import { redrawnUnderstood, type OpenWork } from '../store/work-store.js';
 import { Head } from './Head.js';
-import { STATIONS, type StationId, type ViewId } from './stations.js';
+import { stationNamed, viewOf, type BoardMaker, type StationId } from './stations.js';
 import { useKeptSafe } from './use-kept-safe.js';
 import { useReadied } from './use-readied.js';
 import { useRoomKeys } from './use-room-keys.js';
 import { Walk } from './Walk.js';
 
 const CheckTape = lazy(() => import('../board/CheckTape.js').then((m) => ({ default: m.CheckTape })));
-const MeasureStation = lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation })));
-const CutStation = lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation })));
-
-const CompareView = lazy(() => import('../compare/CompareView.js').then((m) => ({ default: m.CompareView })));
-const StepsView = lazy(() => import('../steps/StepsView.js').then((m) => ({ default: m.StepsView })));
-const SheetView = lazy(() => import('../sheet/SheetView.js').then((m) => ({ default: m.SheetView })));
-const AdviseView = lazy(() => import('../advise/AdviseView.js').then((m) => ({ default: m.AdviseView })));
-
-const DraftBench = lazy(() => import('../board/DraftBench.js').then((m) => ({ default: m.DraftBench })));
-const TrueBench = lazy(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench })));
-const TrueLayer = lazy(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer })));
-const ChooseBench = lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench })));
-const TrueItView = lazy(() => import('../true/TrueItView.js').then((m) => ({ default: m.TrueItView })));
-const CurveView = lazy(() => import('../true/CurveView.js').then((m) => ({ default: m.CurveView })));
-const ReferenceView = lazy(() =>
-  import('../true/reference/ReferenceView.js').then((m) => ({ default: m.ReferenceView })),
-);
-const WalkView = lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView })));
-const ReportView = lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView })));
 const DrawnOtherwise = lazy(() => import('./DrawnOtherwise.js'));
 const FindAnything = lazy(() => import('./FindAnything.js').then((m) => ({ default: m.FindAnything })));
 const SaveTrouble = lazy(() => import('./SaveTrouble.js').then((m) => ({ default: m.SaveTrouble })));
 const KeysDialog = lazy(() => import('./KeysDialog.js').then((m) => ({ default: m.KeysDialog })));
 
-const BENCHES: Record<Exclude<StationId, 'cut' | 'measure'>, ComponentType> = {
-  choose: ChooseBench,
-  draft: DraftBench,
-  true: TrueBench,
-};
-
-const trueLayer: BoardProps['above'] = (drawn) => (
-  <Suspense fallback={undefined}>
-    <TrueLayer drawn={drawn} />
-  </Suspense>
-);
-
-const plainBoard = (over?: BoardProps['over'], above?: BoardProps['above']) => (
-  <Board handles={false} cutShown={false} over={over} above={above} />
-);
-
-function OpenedView({ view }: { view: ViewId }) {
-  switch (view) {
-    case 'advise':
-      return <AdviseView />;
-    case 'compare':
-      return <CompareView />;
-    case 'steps':
-      return <StepsView board={plainBoard} />;
-    case 'it':
-      return <TrueItView board={plainBoard} />;
-    case 'curve':
-      return <CurveView />;
-    case 'outline':
-      return <ReferenceView board={plainBoard} />;
-    case 'walk':
-      return <WalkView board={plainBoard} />;
-    case 'report':
-      return <ReportView />;
-    case 'sheet':
-      return <SheetView board={plainBoard} />;
-  }
-}
+const plainBoard: BoardMaker = (over, above) => <Board handles={false} cutShown={false} over={over} above={above} />;
 
 interface RoomProps {
   readonly room: RoomId;
@@ -84,7 +30,7 @@ interface RoomProps {
   readonly pathOf: (station: StationId) => string;
   readonly station: StationId;
   /** What was opened from the station in the place of its bench. */
-  readonly view?: ViewId | undefined;
+  readonly view?: string | undefined;
   readonly autosave: Autosave;
   readonly open: OpenWork;
 }
@@ -102,8 +48,20 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
   const unstored = useStore(autosave.state, ({ save }) => save === 'conflict' || save === 'failed');
   const faulty = useStore(open.computed, ({ fault }) => fault !== undefined);
   const refused = useStore(open.done, (d) => d.refused !== undefined);
+  const done = useStore(open.done, (d) => d.acts);
   const troubled = unstored || faulty || refused;
-  const Bench = station === 'cut' || station === 'measure' ? undefined : BENCHES[station];
+  const { label, Bench, Place, Layer, handles = false } = stationNamed(station);
+  const View = viewOf(station, view)?.View;
+  const layer = useMemo(
+    (): BoardProps['above'] =>
+      Layer &&
+      ((drawn) => (
+        <Suspense fallback={undefined}>
+          <Layer drawn={drawn} />
+        </Suspense>
+      )),
+    [Layer],
+  );
   return (
     <div className="room">
       <Walk room={room} pathOf={pathOf} here={station} />
@@ -128,30 +86,24 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
           />
         </Suspense>
       )}
-      {view ? (
-        <Suspense fallback={<p className="board quiet">Laying out the view …</p>}>
-          <OpenedView view={view} />
-        </Suspense>
-      ) : Bench ? (
-        <>
-          <Board handles={station === 'draft'} cutShown={false} above={station === 'true' ? trueLayer : undefined} />
-          {benchOpen && (
-            <aside className="bench" aria-label={STATIONS.find((s) => s.id === station)?.label}>
-              <Suspense fallback={<p className="quiet">Laying out the bench …</p>}>
-                <Bench />
-              </Suspense>
-            </aside>
-          )}
-        </>
-      ) : (
+      <ErrorBoundary FallbackComponent={StationFault} resetKeys={[station, view, done]}>
         <Suspense fallback={<p className="board quiet">Laying out the station …</p>}>
-          {station === 'cut' ? (
-            <CutStation />
+          {View ? (
+            <View board={plainBoard} />
+          ) : Place ? (
+            <Place room={room} benchOpen={benchOpen} board={plainBoard()} />
           ) : (
-            <MeasureStation room={room} benchOpen={benchOpen} board={<Board handles={false} cutShown={false} />} />
+            <Board handles={handles} cutShown={false} above={layer} />
           )}
         </Suspense>
-      )}
+        {!View && Bench && benchOpen && (
+          <aside className="bench" aria-label={label}>
+            <Suspense fallback={<p className="quiet">Laying out the bench …</p>}>
+              <Bench />
+            </Suspense>
+          </aside>
+        )}
+      </ErrorBoundary>
       <Suspense fallback={<footer className="tape" />}>
         <CheckTape />
       </Suspense>

@@ -1,8 +1,3 @@
-import Straighten from '@mui/icons-material/StraightenOutlined';
-import Tune from '@mui/icons-material/TuneOutlined';
-import Architecture from '@mui/icons-material/ArchitectureOutlined';
-import Rule from '@mui/icons-material/RuleOutlined';
-import ContentCut from '@mui/icons-material/ContentCutOutlined';
 import Inventory from '@mui/icons-material/Inventory2Outlined';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -10,15 +5,8 @@ import { useShallow } from 'zustand/shallow';
 import { useComputed, useWork } from '../store/work-context.js';
 import type { RoomId } from '../store/rooms.js';
 import type { Work } from '../../core/kept/index.js';
-import { STATE_WORDS, stationStates, STATIONS, type StationId } from './stations.js';
-
-const ICONS: Record<StationId, typeof Tune> = {
-  measure: Straighten,
-  choose: Tune,
-  draft: Architecture,
-  true: Rule,
-  cut: ContentCut,
-};
+import { STATE_WORDS, stationStates } from './station-states.js';
+import { STATIONS, type StationId } from './stations.js';
 
 /** Whether a measurement looks wrong; what tells it is loaded after the first view. */
 function useDoubtful(work: Work): boolean | undefined {
@@ -48,8 +36,7 @@ export function Walk({
         <Inventory fontSize="small" />
         <span>Keep</span>
       </Link>
-      {STATIONS.map(({ id, label }) => {
-        const Icon = ICONS[id];
+      {STATIONS.map(({ id, label, Icon }) => {
         const state = states[id];
         const { sign, word } = STATE_WORDS[state];
         return (

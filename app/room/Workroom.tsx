@@ -8,7 +8,7 @@ import { useSheet } from '../store/sheets.js';
 import { WorkProvider } from '../store/work-context.js';
 import { holdWork, openFromShelf, readShelved, type Shelved } from '../store/opened-work.js';
 import { Room } from './Room.js';
-import { stationOf, viewOf, type StationId, type ViewId } from './stations.js';
+import { stationOf, type StationId } from './stations.js';
 
 const StorageFault = lazy(() => import('../shared/StorageFault.js').then((m) => ({ default: m.StorageFault })));
 
@@ -58,13 +58,7 @@ export function Workroom() {
     );
   }
   return (
-    <OpenRoom
-      key={`${room} ${draftId}`}
-      room={room}
-      shelved={shelved.data}
-      station={stationOf(station)}
-      view={viewOf(view)}
-    />
+    <OpenRoom key={`${room} ${draftId}`} room={room} shelved={shelved.data} station={stationOf(station)} view={view} />
   );
 }
 
@@ -72,7 +66,7 @@ interface OpenRoomProps {
   readonly room: RoomId;
   readonly shelved: Shelved;
   readonly station: StationId;
-  readonly view: ViewId | undefined;
+  readonly view: string | undefined;
 }
 
 /** The work is opened once: from then on it is kept as it is changed here. */

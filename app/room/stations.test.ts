@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { type Work } from '../../core/kept/index.js';
 import { openWork, setByHand } from '../store/work-store.js';
 import { isDoubtful } from './doubtful.js';
-import { STATIONS, stationOf, stationStates } from './stations.js';
+import { stationStates } from './station-states.js';
+import { STATIONS, stationOf, viewOf, VIEWS } from './stations.js';
 
 function work(draftId: string): Work {
   const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === draftId);
@@ -36,5 +37,9 @@ describe('stations', () => {
   it('are found by their name in an address', () => {
     for (const s of STATIONS) expect(stationOf(s.id)).toBe(s.id);
     expect(stationOf('nowhere')).toBe('draft');
+    for (const { id, station } of VIEWS) expect(viewOf(station, id)?.id).toBe(id);
+    expect(viewOf('draft', 'walk')).toBeUndefined();
+    expect(new Set(VIEWS.map((v) => v.id)).size).toBe(VIEWS.length);
+    expect(new Set(STATIONS.map((s) => s.key)).size).toBe(STATIONS.length);
   });
 });

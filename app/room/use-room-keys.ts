@@ -28,8 +28,8 @@ export function useRoomKeys(
         return;
       }
       if (typing || event.altKey || event.target instanceof HTMLTextAreaElement) return;
-      const byNumber = STATIONS[Number(event.key) - 1];
-      if (byNumber) void go(pathOf(byNumber.id));
+      const byKey = STATIONS.find((s) => s.key === event.key);
+      if (byKey) void go(pathOf(byKey.id));
       else if (key === '?') onDialog('keys');
       else if (key === 'f') {
         const board = useBoard.getState();

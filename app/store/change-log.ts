@@ -7,7 +7,8 @@ import {
   type RecordChange,
   type RecordRef,
 } from '../../core/kept/index.js';
-import { database, nextRevision, STORE_OF, wholly, type Versioned } from './database.js';
+import { database, nextRevision, STORE_OF, wholly } from './database.js';
+import type { Versioned } from './room-schema.js';
 import type { RoomId } from './rooms.js';
 
 /** So many acts of a place are kept; the oldest give way. */

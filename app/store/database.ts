@@ -1,33 +1,10 @@
-import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
+import { openDB, type IDBPDatabase, type StoreNames } from 'idb';
 import type { Act, KeptChart, KeptDraft, KeptOf, Person, RecordKind, WorkbookContent } from '../../core/kept/index.js';
-import {
-  draftFrom1,
-  draftFrom2,
-  draftFrom3,
-  draftFrom5,
-  draftFrom6,
-  personFrom1,
-  personFrom2,
-  personFrom3,
-} from '../../core/older/index.js';
+import type { renew } from './renew.js';
+import type { Schema, Versioned } from './room-schema.js';
 import type { RoomId } from './rooms.js';
+import { storage } from './storage.js';
 import { knock } from './windows.js';
-
-/** A record with a mark that grows at every write, so that two windows never overwrite one another unseen. */
-export interface Versioned<T> {
-  readonly id: string;
-  readonly revision: number;
-  readonly value: T;
-}
-
-/** The database of a room: its records by kind, its acts by their place and rank, and what is to be known of it. */
-export interface Schema extends DBSchema {
-  people: { key: string; value: Versioned<Person> };
-  drafts: { key: string; value: Versioned<KeptDraft> };
-  charts: { key: string; value: Versioned<KeptChart> };
-  acts: { key: string; value: Act; indexes: { place: [string, number] } };
-  meta: { key: string; value: string };
-}
 
 /** The store that holds the records of a kind. */
 export const STORE_OF = { person: 'people', draft: 'drafts', chart: 'charts' } as const satisfies Record<
@@ -54,62 +31,60 @@ const VERSION = 7;
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
 
-type Raw = Readonly<Record<string, unknown>>;
+/** The last version whose records were of another shape. */
+const OTHER_SHAPE = 5;
 
-/** Brings every record of an older version into the shape of this one, each keeping its revision. */
-async function renew(tx: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>, from: number): Promise<void> {
-  const people = new Map<unknown, Raw>();
-  const rewrite = async (name: 'people' | 'drafts', change: (value: Raw) => Raw): Promise<void> => {
-    const store = tx.objectStore(name);
-    for (const record of await store.getAll()) {
-      const value = change(record.value);
-      if (name === 'people') people.set(value['id'], value);
-      await store.put({ ...record, value } as never);
-    }
-  };
-  const personTo3 = (person: Raw): Raw => personFrom2(from < 2 ? personFrom1(person) : person);
-  if (from < 4) await rewrite('people', (person) => personFrom3(from < 3 ? personTo3(person) : person));
-  const draftTo4 = (draft: Raw): Raw => {
-    if (from >= 3) return draftFrom3(draft);
-    return draftFrom3(draftFrom2(from < 2 ? draftFrom1(draft) : draft, people.get(draft['personId'])));
-  };
-  const draftTo6 = (draft: Raw): Raw => (from < 5 ? draftFrom5(from < 4 ? draftTo4(draft) : draft) : draft);
-  await rewrite('drafts', (draft) => draftFrom6(draftTo6(draft)));
+/** What brings the records of a room along, where it was kept by a version whose records were of another shape. */
+async function renewing(name: string): Promise<{ readonly renew: typeof renew } | undefined> {
+  const known = (await indexedDB.databases()).find((db) => db.name === name);
+  return known?.version !== undefined && known.version <= OTHER_SHAPE ? import('./renew.js') : undefined;
+}
+
+async function opened(room: RoomId): Promise<IDBPDatabase<Schema>> {
+  const name = `upstride-${room}`;
+  const older = await renewing(name);
+  return openDB<Schema>(name, VERSION, {
+    upgrade(db, from, _, tx) {
+      if (from < 1) {
+        db.createObjectStore('people', { keyPath: 'id' });
+        db.createObjectStore('drafts', { keyPath: 'id' });
+        db.createObjectStore('meta');
+      }
+      if (from < 2) db.createObjectStore('charts', { keyPath: 'id' });
+      if (from < 7) db.createObjectStore('acts', { keyPath: 'id' }).createIndex('place', ['place', 'rank']);
+      // A room that cannot be brought along stays whole as it was.
+      older?.renew(tx, from).catch(() => {
+        tx.abort();
+      });
+    },
+    blocked() {
+      storage.setState({ blocked: true });
+    },
+    blocking(_, __, event) {
+      // A newer Upstride in another window waits to renew the database: let go of it.
+      (event.target as IDBDatabase).close();
+      open.delete(room);
+    },
+    terminated() {
+      open.delete(room);
+    },
+  });
 }
 
 /** The database of a room, opened once. Rejects where the browser does not let it be opened. */
 export function database(room: RoomId): Promise<IDBPDatabase<Schema>> {
   let found = open.get(room);
   if (!found) {
-    found = openDB<Schema>(`upstride-${room}`, VERSION, {
-      upgrade(db, from, _, tx) {
-        if (from < 1) {
-          db.createObjectStore('people', { keyPath: 'id' });
-          db.createObjectStore('drafts', { keyPath: 'id' });
-          db.createObjectStore('meta');
-        }
-        if (from < 2) db.createObjectStore('charts', { keyPath: 'id' });
-        if (from < 7) db.createObjectStore('acts', { keyPath: 'id' }).createIndex('place', ['place', 'rank']);
-        // A room that cannot be brought along stays whole as it was.
-        if (from >= 1 && from < 6) {
-          renew(tx, from).catch(() => {
-            tx.abort();
-          });
-        }
-      },
-      blocking(_, __, event) {
-        // A newer Upstride in another window waits to renew the database: let go of it.
-        (event.target as IDBDatabase).close();
-        open.delete(room);
-      },
-      terminated() {
-        open.delete(room);
-      },
-    });
+    found = opened(room);
     open.set(room, found);
     knock();
     const knocking = setInterval(knock, KNOCK_MS);
-    void found.catch(() => open.delete(room)).finally(() => clearInterval(knocking));
+    void found
+      .then(() => {
+        storage.setState({ blocked: false });
+      })
+      .catch(() => open.delete(room))
+      .finally(() => clearInterval(knocking));
   }
   return found;
 }

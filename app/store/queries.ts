@@ -1,8 +1,10 @@
 import { QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import type { Act, KeptRecord, RecordKind, RecordRef } from '../../core/kept/index.js';
 import type { KeptNow } from './change-log.js';
-import { readActs, readRecord, readShelf, resetDemo, type Shelf, type Versioned } from './database.js';
+import { readActs, readRecord, readShelf, resetDemo, type Shelf } from './database.js';
+import type { Versioned } from './room-schema.js';
 import type { RoomId } from './rooms.js';
+import { askToPersist } from './storage.js';
 import { onChanged, tellChanged } from './windows.js';
 
 /**
@@ -52,6 +54,7 @@ function show(room: RoomId, records: readonly KeptNow[], by: 'here' | 'elsewhere
 
 /** Takes note of records that this window has written, and tells the other windows of them. */
 export function wroteRecords(room: RoomId, records: readonly KeptNow[]): void {
+  if (room === 'own') askToPersist();
   show(room, records, 'here');
   tellChanged({ room, records: records.map(({ kind, id }) => ({ kind, id })) });
 }

@@ -1,30 +1,7 @@
 import { panelLine } from '../../core/method/index.js';
-import type { Computed } from '../store/work-store.js';
 import type { Work } from '../../core/kept/index.js';
-
-/** The stations that exist so far, in the order of work. */
-export const STATIONS = [
-  { id: 'measure', label: 'Measure' },
-  { id: 'choose', label: 'Choose' },
-  { id: 'draft', label: 'Draft' },
-  { id: 'true', label: 'True' },
-  { id: 'cut', label: 'Cut' },
-] as const;
-
-/** The name of a station. */
-export type StationId = (typeof STATIONS)[number]['id'];
-
-/** The station named in an address; anything else is the draft. */
-export const stationOf = (name: string | undefined): StationId => STATIONS.find((s) => s.id === name)?.id ?? 'draft';
-
-/** What may be opened from a station in the place of its bench: it has an address of its own. */
-export const VIEWS = ['advise', 'compare', 'steps', 'sheet', 'it', 'walk', 'curve', 'outline', 'report'] as const;
-
-/** The name of a view. */
-export type ViewId = (typeof VIEWS)[number];
-
-/** The view named in an address, if there is one. */
-export const viewOf = (name: string | undefined): ViewId | undefined => VIEWS.find((v) => v === name);
+import type { Computed } from '../store/work-store.js';
+import type { StationId } from './stations.js';
 
 /** How a station stands. */
 export type StationState = 'untouched' | 'under-way' | 'done' | 'needs-you';

@@ -1,0 +1,154 @@
+import Straighten from '@mui/icons-material/StraightenOutlined';
+import Tune from '@mui/icons-material/TuneOutlined';
+import Architecture from '@mui/icons-material/ArchitectureOutlined';
+import Rule from '@mui/icons-material/RuleOutlined';
+import ContentCut from '@mui/icons-material/ContentCutOutlined';
+import { lazy, type ComponentType, type ReactNode } from 'react';
+import type { BoardProps, Drawn } from '../board/Board.js';
+import type { RoomId } from '../store/rooms.js';
+
+/** Lays the board beside a view: with what is drawn in the place of the pieces, and above them. */
+export type BoardMaker = (over?: BoardProps['over'], above?: BoardProps['above']) => ReactNode;
+
+/** What may be opened from a station in the place of its bench: it has an address of its own. */
+interface ViewEntry {
+  readonly id: string;
+  readonly label: string;
+  readonly View: ComponentType<{ readonly board: BoardMaker }>;
+}
+
+/** What a station that lays its own room is given. */
+interface PlaceProps {
+  readonly room: RoomId;
+  readonly benchOpen: boolean;
+  readonly board: ReactNode;
+}
+
+/** A station in the order of work: a bench beside the board, or a room of its own, and the views opened from it. */
+interface StationEntry {
+  readonly id: string;
+  readonly label: string;
+  readonly key: string;
+  readonly Icon: typeof Tune;
+  readonly Bench?: ComponentType;
+  readonly Place?: ComponentType<PlaceProps>;
+  /** Whether the lines of the piece in hand may be gripped on the board. */
+  readonly handles?: true;
+  /** What the station lays on the board. */
+  readonly Layer?: ComponentType<{ readonly drawn: Drawn }>;
+  readonly views: readonly ViewEntry[];
+}
+
+/**
+ * The stations that exist so far, in the order of work, each with its key and its views: routes, walk, find and keys
+ * read them here, and nowhere else is one declared.
+ */
+export const STATIONS = [
+  {
+    id: 'measure',
+    label: 'Measure',
+    key: '1',
+    Icon: Straighten,
+    Place: lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation }))),
+    views: [],
+  },
+  {
+    id: 'choose',
+    label: 'Choose',
+    key: '2',
+    Icon: Tune,
+    Bench: lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench }))),
+    views: [
+      {
+        id: 'advise',
+        label: 'Which method',
+        View: lazy(() => import('../advise/AdviseView.js').then((m) => ({ default: m.AdviseView }))),
+      },
+      {
+        id: 'compare',
+        label: 'Compare methods and drafts',
+        View: lazy(() => import('../compare/CompareView.js').then((m) => ({ default: m.CompareView }))),
+      },
+      {
+        id: 'steps',
+        label: 'Worked steps',
+        View: lazy(() => import('../steps/StepsView.js').then((m) => ({ default: m.StepsView }))),
+      },
+      {
+        id: 'sheet',
+        label: 'Method sheet',
+        View: lazy(() => import('../sheet/SheetView.js').then((m) => ({ default: m.SheetView }))),
+      },
+    ],
+  },
+  {
+    id: 'draft',
+    label: 'Draft',
+    key: '3',
+    Icon: Architecture,
+    Bench: lazy(() => import('../board/DraftBench.js').then((m) => ({ default: m.DraftBench }))),
+    handles: true,
+    views: [],
+  },
+  {
+    id: 'true',
+    label: 'True',
+    key: '4',
+    Icon: Rule,
+    Bench: lazy(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench }))),
+    Layer: lazy(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer }))),
+    views: [
+      {
+        id: 'it',
+        label: 'True it',
+        View: lazy(() => import('../true/TrueItView.js').then((m) => ({ default: m.TrueItView }))),
+      },
+      {
+        id: 'walk',
+        label: 'Walk the seams',
+        View: lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView }))),
+      },
+      {
+        id: 'curve',
+        label: 'The body’s curve',
+        View: lazy(() => import('../true/CurveView.js').then((m) => ({ default: m.CurveView }))),
+      },
+      {
+        id: 'outline',
+        label: 'Outline from a file',
+        View: lazy(() => import('../true/reference/ReferenceView.js').then((m) => ({ default: m.ReferenceView }))),
+      },
+      {
+        id: 'report',
+        label: 'Check report',
+        View: lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView }))),
+      },
+    ],
+  },
+  {
+    id: 'cut',
+    label: 'Cut',
+    key: '5',
+    Icon: ContentCut,
+    Place: lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation }))),
+    views: [],
+  },
+] as const satisfies readonly StationEntry[];
+
+/** The name of a station. */
+export type StationId = (typeof STATIONS)[number]['id'];
+
+/** A station by its name. */
+export const stationNamed = (id: StationId): StationEntry => STATIONS.find((s) => s.id === id) ?? STATIONS[2];
+
+/** The station named in an address; anything else is the draft. */
+export const stationOf = (name: string | undefined): StationId => STATIONS.find((s) => s.id === name)?.id ?? 'draft';
+
+/** The view of a station that is named in an address, if it has one of that name. */
+export const viewOf = (station: StationId, name: string | undefined): ViewEntry | undefined =>
+  stationNamed(station).views.find((v) => v.id === name);
+
+/** Every view with the station that it is opened from. */
+export const VIEWS: readonly (ViewEntry & { readonly station: StationId })[] = STATIONS.flatMap((s) =>
+  s.views.map((view) => ({ ...view, station: s.id })),
+);

@@ -1,0 +1,35 @@
+import Button from '@mui/material/Button';
+
+/** What stands in place of a station that failed: the work is kept, and the room about it goes on. */
+export function StationFault({
+  error,
+  resetErrorBoundary,
+}: {
+  readonly error: unknown;
+  readonly resetErrorBoundary: () => void;
+}) {
+  const message = error instanceof Error ? error.message : String(error);
+  // A part of the program that the server no longer has, or that cannot be reached.
+  const unloaded = error instanceof TypeError && message.includes('module');
+  return (
+    <div className="board page" role="alert">
+      <h2>This station stopped</h2>
+      <p>
+        {unloaded
+          ? 'A part of Upstride could not be loaded. Everything entered is kept; load the page again when the server can be reached.'
+          : 'Everything entered is kept on this device, and the other stations go on. Undo the last step, or try again.'}
+      </p>
+      <p className="quiet">{message}</p>
+      <Button variant="contained" onClick={resetErrorBoundary}>
+        Try again
+      </Button>{' '}
+      <Button
+        onClick={() => {
+          window.location.reload();
+        }}
+      >
+        Load the page again
+      </Button>
+    </div>
+  );
+}
