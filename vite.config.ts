@@ -15,6 +15,7 @@ export default defineConfig({
         maximumFileSizeToCacheInBytes: 8_000_000,
         navigateFallback: '/index.html',
         cleanupOutdatedCaches: true,
+        clientsClaim: true,
       },
       manifest: {
         name: 'Upstride',

@@ -15,7 +15,16 @@ export function NewVersion() {
     let asking: ReturnType<typeof setInterval> | undefined;
     const update = registerSW({
       onNeedRefresh: () => {
-        setTake(() => (): void => void update(true));
+        setTake(() => (): void => {
+          navigator.serviceWorker.addEventListener(
+            'controllerchange',
+            () => {
+              window.location.reload();
+            },
+            { once: true },
+          );
+          void update(false);
+        });
       },
       onRegisteredSW: (_, registration) => {
         asking = registration && setInterval(() => void registration.update().catch(() => undefined), ASK_EVERY);
