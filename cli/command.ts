@@ -4,6 +4,7 @@ import { computeDraft, type Draft } from '../core/chain/index.js';
 import { COMMON, settingsOf, type Sheet } from '../core/method/index.js';
 import { SHEETS } from '../core/shipped/index.js';
 import { pieceSheet } from '../core/drawing/index.js';
+import { dayOf } from '../core/kept/index.js';
 import { garmentOfBoth } from '../core/garment/index.js';
 import { houseAllowances, piecesOf } from '../core/piece/index.js';
 import { orderRefusalsSentence, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
@@ -51,7 +52,7 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
     title,
     person: 'From an order',
     method: draft.worked.sheet.name,
-    date: date.toISOString().slice(0, 10),
+    date: dayOf(date),
   };
   const pieces = piecesOf(garmentOfBoth(draft), houseAllowances(order.unit));
   if (format === 'svg') return toSvg(pieceSheet(pieces, labels), title);

@@ -26,9 +26,9 @@ export interface Browser {
   readonly quit: () => Promise<void>;
 }
 
-/** Starts headless Chromium with a viewport of the given size. */
-export async function startBrowser(width = 1280, height = 800): Promise<Browser> {
-  const profile = await mkdtemp(join(tmpdir(), 'upstride-profile-'));
+/** Starts headless Chromium with a viewport of the given size, on a profile of its own unless one is named. */
+export async function startBrowser(width = 1280, height = 800, kept?: string): Promise<Browser> {
+  const profile = kept ?? (await mkdtemp(join(tmpdir(), 'upstride-profile-')));
   const downloads = await mkdtemp(join(tmpdir(), 'upstride-downloads-'));
   const options = new chrome.Options();
   options.addArguments(...FLAGS, `--window-size=${width},${height}`, `--user-data-dir=${profile}`);

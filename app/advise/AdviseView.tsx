@@ -13,7 +13,7 @@ import { signedFigure } from '../shared/signed.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { putSheets } from '../store/sheets.js';
 import { useChange, useComputed, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
-import { changeFit, changeMethod, choose, unchoose } from '../store/work-store.js';
+import { changeFit, changeMethod, choose, unchoose } from '../store/work-changes.js';
 import { useAdvise } from './advise-store.js';
 
 putSheets(SHEETS);

@@ -5,7 +5,7 @@ import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import '../shared/views.css';
 import { useChange, useTape } from '../store/work-context.js';
-import { changeSetting, joined } from '../store/work-store.js';
+import { changeSetting, joined } from '../store/work-changes.js';
 
 /** The settings to which a sheet gives a slider, on the board itself: the pieces follow while it is moved. */
 export function BoardSliders({ worked, settings }: { worked: Worked; settings: readonly Setting[] }) {

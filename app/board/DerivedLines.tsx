@@ -6,7 +6,7 @@ import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { useChange, useComputed, useTape, useUnit } from '../store/work-context.js';
-import { giveBack, setByHand } from '../store/work-store.js';
+import { giveBack, setByHand } from '../store/work-changes.js';
 import { sourceOf } from './ParameterLine.js';
 import { anglePlaced } from './seat-angle.js';
 import { withFractions } from '../shared/fractions.js';

@@ -6,7 +6,7 @@ import { draftNotes } from '../../core/draft/index.js';
 import { LEVELS, PARAMETER_NAMES, type PanelName, type ParameterName } from '../../core/method/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
-import { changeDraft, giveBack } from '../store/work-store.js';
+import { changeDraft, giveBack } from '../store/work-changes.js';
 import { useBoard } from './board-store.js';
 import { HollowLine, SeatAngleLine } from './DerivedLines.js';
 import { ParameterLine } from './ParameterLine.js';

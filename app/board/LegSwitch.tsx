@@ -1,7 +1,7 @@
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { LEGS, type Leg } from '../../core/draft/index.js';
-import { lookAtLeg } from '../store/work-store.js';
+import { lookAtLeg } from '../store/work-changes.js';
 import { useChange, useWork } from '../store/work-context.js';
 
 /** Which leg is looked at, where an alteration makes the two differ. */

@@ -14,7 +14,7 @@ import { LengthField, type FieldSource } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
-import { giveBack, setByHand } from '../store/work-store.js';
+import { giveBack, setByHand } from '../store/work-changes.js';
 import { withFractions } from '../shared/fractions.js';
 import { drawnOf } from './drawn.js';
 

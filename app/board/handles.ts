@@ -8,7 +8,7 @@ import {
   type ParameterName,
 } from '../../core/method/index.js';
 import { snapTo } from '../../core/units/index.js';
-import type { HandValues } from '../store/work-store.js';
+import type { HandValues } from '../store/open-work.js';
 
 /** How a handle was moved: the step of the tape in mm, and with the modifier or without. */
 export interface Move {

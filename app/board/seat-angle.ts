@@ -1,6 +1,6 @@
 import { distance } from '../../core/geometry/index.js';
 import { parametersOf, type Panel } from '../../core/draft/index.js';
-import type { HandValues } from '../store/work-store.js';
+import type { HandValues } from '../store/open-work.js';
 
 /**
  * The lines set by hand that tilt a seat line to an angle in degrees, its length from the tilt point kept; none for an

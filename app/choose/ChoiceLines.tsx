@@ -5,7 +5,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import { useId } from 'react';
 import type { Choice } from '../../core/method/index.js';
 import { useChange, useComputed, useWork } from '../store/work-context.js';
-import { choose, unchoose } from '../store/work-store.js';
+import { choose, unchoose } from '../store/work-changes.js';
 
 /** A choice of the sheet with what each value means beside it. */
 export function ChoiceRadios({ choice }: { choice: Choice }) {

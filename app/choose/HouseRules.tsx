@@ -4,7 +4,7 @@ import Switch from '@mui/material/Switch';
 import { useId } from 'react';
 import type { WaistSchool } from '../../core/draft/index.js';
 import { useChange, useComputed, useWork } from '../store/work-context.js';
-import { changeRules } from '../store/work-store.js';
+import { changeRules } from '../store/work-changes.js';
 import { SettingLine } from './SettingLine.js';
 
 const SWITCHES = [

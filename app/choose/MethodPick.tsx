@@ -7,7 +7,7 @@ import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { putSheets, sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useWork } from '../store/work-context.js';
-import { changeMethod } from '../store/work-store.js';
+import { changeMethod } from '../store/work-changes.js';
 import { ownSheets } from './own-sheets.js';
 
 putSheets(SHEETS);

@@ -7,7 +7,7 @@ import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
-import { changeSetting } from '../store/work-store.js';
+import { changeSetting } from '../store/work-changes.js';
 
 const percent = (share: number): number => Math.round(share * 1000) / 10;
 

@@ -15,8 +15,9 @@ import { LengthField } from '../shared/LengthField.js';
 import { fileName, saveFile } from '../shared/save-file.js';
 import { usePreferences } from '../store/preferences.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
-import { changeAllowance } from '../store/work-store.js';
-import { printDrawing, printHead, startPrint, type PrintJob } from './print.js';
+import { changeAllowance } from '../store/work-changes.js';
+import type { Job } from '../shared/job.js';
+import { printDrawing, printHead, startPrint } from './print.js';
 import { TilePreview } from './TilePreview.js';
 
 const DRAWN: readonly (readonly [keyof SheetChoice, string])[] = [
@@ -41,7 +42,7 @@ export function CutStation() {
   const [choice, setChoice] = useState<SheetChoice>(DRAW_ALL);
   const [progress, setProgress] = useState<number>();
   const [said, setSaid] = useState<string>();
-  const job = useRef<PrintJob>(undefined);
+  const job = useRef<Job<Uint8Array>>(undefined);
   const { allowances } = work.draft;
   const paper = PAPERS.find((p) => p.id === paperId);
   const drawing = useMemo(
@@ -61,7 +62,7 @@ export function CutStation() {
       setProgress((100 * done) / all);
     });
     job.current = started;
-    started.bytes
+    started.answer
       .then((bytes) => {
         saveFile(`${name}.pdf`, new Uint8Array(bytes), 'application/pdf');
         setSaid(

@@ -1,13 +1,14 @@
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import type { Draft } from '../../core/chain/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
 import { pieceSheet, type Drawing, type SheetChoice } from '../../core/drawing/index.js';
 import { garmentOfBoth } from '../../core/garment/index.js';
 import { grownGarment, piecesOf, type Allowances } from '../../core/piece/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
-import { setOf, type Work } from '../../core/kept/index.js';
+import { dayOf, setOf, type Work } from '../../core/kept/index.js';
 import type { Paper } from '../../formats/index.js';
 import type { PdfHead } from '../../formats/pdf.js';
+import { runJob, type Job } from '../shared/job.js';
 import type { Printer } from '../workers/print.worker.js';
 
 const percent = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
@@ -30,7 +31,7 @@ export function printDrawing(
     title: work.draft.name,
     person: `${work.person.name}, measured ${setOf(work).date}`,
     method: draft.worked.sheet.name + grownWords(work.draft.fit),
-    date: work.draft.changed.slice(0, 10),
+    date: dayOf(work.draft.changed),
   };
   const { shrinkLength: length, shrinkWidth: width } = work.draft.fit;
   const garment = grownGarment(garmentOfBoth(draft), { length, width });
@@ -53,33 +54,15 @@ export function printHead(draft: Draft, work: Work, tape: Tape): PdfHead {
   };
 }
 
-/** A PDF in the making: its bytes to come, and the way to stop it. */
-export interface PrintJob {
-  readonly bytes: Promise<Uint8Array>;
-  readonly stop: () => void;
-}
-
 /** Has a PDF made in a worker, so that the room stays at hand meanwhile. */
-export function startPrint(
+export const startPrint = (
   drawing: Drawing,
   head: PdfHead,
   paper: Paper | undefined,
   onPage: (done: number, all: number) => void,
-): PrintJob {
-  const worker = new Worker(new URL('../workers/print.worker.ts', import.meta.url), { type: 'module' });
-  const printer = wrap<Printer>(worker);
-  const bytes = new Promise<Uint8Array>((done, fail) => {
-    worker.onerror = () => {
-      fail(new Error('The print could not be made'));
-    };
-    printer.pdf(drawing, head, paper, proxy(onPage)).then(done, fail);
-  }).finally(() => {
-    worker.terminate();
-  });
-  return {
-    bytes,
-    stop: () => {
-      worker.terminate();
-    },
-  };
-}
+): Job<Uint8Array> =>
+  runJob<Printer, Uint8Array>(
+    () => new Worker(new URL('../workers/print.worker.ts', import.meta.url), { type: 'module' }),
+    'The print could not be made',
+    (printer) => printer.pdf(drawing, head, paper, proxy(onPage)),
+  );

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { newDraft, newPerson, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
+import { dayOf, newDraft, newPerson, type KeptDraft, type Person, type Work } from '../../core/kept/index.js';
 import { GrowingList } from '../shared/GrowingList.js';
 import { Opening } from '../shared/Opening.js';
 import { OpenWorkbook } from '../shared/OpenWorkbook.js';
@@ -79,7 +79,7 @@ export function ShelfPage() {
   const exportBook = async (): Promise<void> => {
     const { writeWorkbook } = await import('../../core/workbook/index.js');
     const now = new Date();
-    const name = `${room}-${now.toISOString().slice(0, 10)}.upstride.json`;
+    const name = `${room}-${dayOf(now)}.upstride.json`;
     saveFile(name, writeWorkbook(contentOf(shelf.data), now), 'application/json');
   };
 

@@ -4,7 +4,7 @@ import DeleteOutlined from '@mui/icons-material/DeleteOutlined';
 import EditOutlined from '@mui/icons-material/EditOutlined';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
-import type { Work } from '../../core/kept/index.js';
+import { dayOf, type Work } from '../../core/kept/index.js';
 import { methodName } from '../store/sheets.js';
 
 const DraftPicture = lazy(() => import('./DraftPicture.js').then((m) => ({ default: m.DraftPicture })));
@@ -53,7 +53,7 @@ export function ShelfRow({ work, to, onRename, onCopy, onDelete }: ShelfRowProps
         )}
         <div>{person.name}</div>
         <div className="quiet">
-          {methodName(draft)} · changed {draft.changed.slice(0, 10)}
+          {methodName(draft)} · changed {dayOf(draft.changed)}
         </div>
       </div>
       <div className="acts">

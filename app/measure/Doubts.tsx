@@ -3,7 +3,7 @@ import { doubtsOf, risesAsk } from '../../core/kept/index.js';
 import { measurementLabel } from '../../core/measure/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { useChange, useComputed, useCurrentSet, useUnit, useWork } from '../store/work-context.js';
-import { answerRises, changeMeasurement } from '../store/work-store.js';
+import { answerRises, changeMeasurement } from '../store/work-changes.js';
 
 /** Asks whether the rises of the set before hold for a body that has changed. */
 function RisesAsked() {

@@ -7,7 +7,7 @@ import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { inputNow } from '../store/sheets.js';
 import { useChange, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
-import { changeSet } from '../store/work-store.js';
+import { changeSet } from '../store/work-changes.js';
 
 /** Girths at heights above the crotch, and where a top edge of a given height would sit and how tight. */
 export function Heights() {

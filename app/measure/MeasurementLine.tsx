@@ -9,7 +9,7 @@ import { LengthField } from '../shared/LengthField.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { inputNow } from '../store/sheets.js';
 import { useChange, useComputed, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
-import { changeMeasurement } from '../store/work-store.js';
+import { changeMeasurement } from '../store/work-changes.js';
 import { useMeasuring } from './measuring-store.js';
 import { RulesList } from './RulesList.js';
 import { TakingWords } from './TakingWords.js';

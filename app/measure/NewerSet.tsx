@@ -11,7 +11,7 @@ import { Overlay, type Outlines } from '../shared/Overlay.js';
 import { signedFigure } from '../shared/signed.js';
 import { inputNow } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
-import { moveToSet } from '../store/work-store.js';
+import { moveToSet } from '../store/work-changes.js';
 import { useMeasuring } from './measuring-store.js';
 
 const MOST_LINES = 14;

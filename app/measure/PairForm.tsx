@@ -15,7 +15,7 @@ import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { sheetOf } from '../store/sheets.js';
 import { useChange, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
-import { changeSet, changeSettings } from '../store/work-store.js';
+import { changeSet, changeSettings } from '../store/work-changes.js';
 import { usePairInHand } from './pair-in-hand.js';
 import { ChoiceLine } from './PersonLines.js';
 

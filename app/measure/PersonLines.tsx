@@ -4,7 +4,7 @@ import type { Person } from '../../core/kept/index.js';
 import type { Figure } from '../../core/measure/index.js';
 import { NameField } from '../shared/NameField.js';
 import { useChange, useWork } from '../store/work-context.js';
-import { changePerson } from '../store/work-store.js';
+import { changePerson } from '../store/work-changes.js';
 
 const FIGURES: readonly (readonly [Figure, string])[] = [
   ['unknown', 'Not said'],

@@ -7,7 +7,7 @@ import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
 import { inputNow } from '../store/sheets.js';
 import { useChange, useCurrentSet, useTape, useWork } from '../store/work-context.js';
-import { adoptRule } from '../store/work-store.js';
+import { adoptRule } from '../store/work-changes.js';
 
 /**
  * Every rule for a measurement and what it gives on this body: beside a figure that was measured, to compare; in the

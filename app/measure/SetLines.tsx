@@ -2,14 +2,14 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useId, useState } from 'react';
-import { newerSet, newestFirst, newSet, setOf, type MeasurementSet } from '../../core/kept/index.js';
+import { dayOf, newerSet, newestFirst, newSet, setOf, type MeasurementSet } from '../../core/kept/index.js';
 import { EMPTY_PAIR, measurementLabel } from '../../core/measure/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { NameField } from '../shared/NameField.js';
 import { useChange, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
-import { addSet, changeSet, moveToSet } from '../store/work-store.js';
+import { addSet, changeSet, moveToSet } from '../store/work-changes.js';
 import { useMeasuring } from './measuring-store.js';
 import { ChoiceLine } from './PersonLines.js';
 
@@ -80,7 +80,7 @@ function Corrections() {
       <ul className="notes">
         {[...set.corrected].reverse().map((c, i) => (
           <li key={`${c.at} ${i}`}>
-            {c.at.slice(0, 10)}: {measurementLabel(c.id)} was{' '}
+            {dayOf(c.at)}: {measurementLabel(c.id)} was{' '}
             {c.was === null ? 'missing' : withFractions(formatLength(c.was, tape))}
           </li>
         ))}

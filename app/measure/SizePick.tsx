@@ -13,7 +13,7 @@ import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
 import { useShelf } from '../store/queries.js';
 import { useChange, useCurrentSet, useTape, useWork } from '../store/work-context.js';
-import { changeSet, takeSize } from '../store/work-store.js';
+import { changeSet, takeSize } from '../store/work-changes.js';
 import type { RoomId } from '../store/rooms.js';
 import { ChoiceLine } from './PersonLines.js';
 

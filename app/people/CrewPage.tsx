@@ -4,7 +4,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { GridRowSelectionModel } from '@mui/x-data-grid';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ClipboardEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { newPerson, type Person } from '../../core/kept/index.js';
+import { dayOf, newPerson, type Person } from '../../core/kept/index.js';
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
 import { writePeople } from '../../formats/csv/index.js';
 import { UnitSwitch } from '../shared/UnitSwitch.js';
@@ -135,11 +135,7 @@ export function CrewPage() {
       note: set.note,
       values,
     }));
-    saveFile(
-      `${room}-crew-${new Date().toISOString().slice(0, 10)}.csv`,
-      writePeople(rows, FIGURE_COLUMNS, unit),
-      'text/csv',
-    );
+    saveFile(`${room}-crew-${dayOf(new Date())}.csv`, writePeople(rows, FIGURE_COLUMNS, unit), 'text/csv');
     tell(`Saved ${rows.length} ${rows.length === 1 ? 'person' : 'people'} as a table`, false);
   };
 

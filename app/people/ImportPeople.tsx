@@ -4,12 +4,13 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Person } from '../../core/kept/index.js';
 import { UNITS, type Unit } from '../../core/units/index.js';
 import type { Column } from '../../formats/csv/index.js';
 import { ColumnMapping } from '../shared/ColumnMapping.js';
+import { takeHand, type Hand } from '../shared/job.js';
 import type { TableFindings, TablePreview, TableReader } from '../workers/table.worker.js';
 import { FileButton, TABLE_FILES } from '../shared/FileButton.js';
 
@@ -20,17 +21,12 @@ interface ImportPeopleProps {
   readonly onTaken: (people: readonly Person[], said: string) => Promise<void>;
 }
 
-interface Reading {
-  readonly worker: Worker;
-  readonly reader: Remote<TableReader>;
-}
-
 /**
  * Brings people and sets in from a table: choose or paste it, say what its columns hold, see what is wrong, take the
  * rest.
  */
 export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: ImportPeopleProps) {
-  const job = useRef<Reading>(undefined);
+  const job = useRef<Hand<TableReader>>(undefined);
   const [preview, setPreview] = useState<TablePreview>();
   const [columns, setColumns] = useState<readonly Column[]>([]);
   const [unit, setUnit] = useState(ownUnit);
@@ -40,11 +36,15 @@ export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: Import
   const [failed, setFailed] = useState(false);
 
   const stop = (): void => {
-    job.current?.worker.terminate();
+    job.current?.stop();
     job.current = undefined;
     setProgress(undefined);
   };
   useEffect(() => stop, []);
+  const broke = (): undefined => {
+    stop();
+    setFailed(true);
+  };
 
   const look = async (next: readonly Column[], inUnit: Unit): Promise<void> => {
     setColumns(next);
@@ -52,13 +52,17 @@ export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: Import
     setFindings(undefined);
     setProgress(0);
     const reading = job.current;
-    const found = await reading?.reader.people(
-      next,
-      inUnit,
-      proxy((share: number) => {
-        setProgress(100 * share);
-      }),
-    );
+    const found = await reading
+      ?.ask((reader) =>
+        reader.people(
+          next,
+          inUnit,
+          proxy((share: number) => {
+            setProgress(100 * share);
+          }),
+        ),
+      )
+      .catch(broke);
     if (!found || job.current !== reading) return;
     setFindings(found);
     setProgress(undefined);
@@ -69,20 +73,18 @@ export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: Import
     setPreview(undefined);
     setFindings(undefined);
     setProgress(0);
-    const worker = new Worker(new URL('../workers/table.worker.ts', import.meta.url), { type: 'module' });
-    worker.onerror = () => {
-      stop();
-      setFailed(true);
-    };
-    const reading = { worker, reader: wrap<TableReader>(worker) };
+    const reading = takeHand<TableReader>(
+      () => new Worker(new URL('../workers/table.worker.ts', import.meta.url), { type: 'module' }),
+      'The table could not be read',
+    );
     job.current = reading;
-    const opened = await reading.reader.open(text);
-    if (job.current !== reading) return;
+    const opened = await reading.ask((reader) => reader.open(text)).catch(broke);
+    if (!opened || job.current !== reading) return;
     setPreview(opened);
     await look(opened.columns, unit);
   };
   const take = async (): Promise<void> => {
-    const done = await job.current?.reader.enlisted(people, new Date());
+    const done = await job.current?.ask((reader) => reader.enlisted(people, new Date())).catch(broke);
     if (!done) return;
     const parts = [
       `${done.added} new`,

@@ -23,6 +23,7 @@ import { useShelf } from '../store/queries.js';
 import { roomOf, type RoomId } from '../store/rooms.js';
 import { useMode } from '../shared/theme-mode.js';
 import { FigureChart, ShareChart, type FigurePoint } from './FigureChart.js';
+import { ForgetPerson } from './ForgetPerson.js';
 
 const NOTHING: Measured = {};
 
@@ -189,6 +190,7 @@ function History({ room, person, charts }: { room: RoomId; person: Person; chart
         <PageNav room={room} />
         <span className="spring" />
         {undoRedo}
+        <ForgetPerson room={room} person={person} drafts={drafts.length} />
         <Button variant="contained" component={Link} to={`/${room}/person/${person.id}`}>
           Measure
         </Button>

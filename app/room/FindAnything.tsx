@@ -5,7 +5,7 @@ import { useBoard } from '../board/board-store.js';
 import { useShelf } from '../store/queries.js';
 import type { RoomId } from '../store/rooms.js';
 import { sheetOf } from '../store/sheets.js';
-import type { OpenWork } from '../store/work-store.js';
+import type { OpenWork } from '../store/open-work.js';
 import { FindDialog, type Findable } from './FindDialog.js';
 import { STATIONS, VIEWS, type StationId } from './stations.js';
 

@@ -11,7 +11,7 @@ import { stepsTo } from '../store/place-acts.js';
 import { methodName, sheetOf } from '../store/sheets.js';
 import { usePreferences } from '../store/preferences.js';
 import { useChange, useCurrentSet, useOpenWork, useUnit, useWork } from '../store/work-context.js';
-import { changePerson, renameDraft } from '../store/work-store.js';
+import { changePerson, renameDraft } from '../store/work-changes.js';
 import { NameField } from '../shared/NameField.js';
 import { UndoRedo } from '../shared/UndoRedo.js';
 import { nextTheme } from '../shared/theme-mode.js';

@@ -6,7 +6,7 @@ import { fileName, saveFile } from '../shared/save-file.js';
 import { withFractions } from '../shared/fractions.js';
 import type { Autosave } from '../store/autosave.js';
 import { sheetOf } from '../store/sheets.js';
-import type { OpenWork } from '../store/work-store.js';
+import type { OpenWork } from '../store/open-work.js';
 import { useUnit, useWork } from '../store/work-context.js';
 
 /** Saves the person and the draft as they are here, stored or not, as a workbook. */

@@ -1,6 +1,6 @@
 import { panelLine } from '../../core/method/index.js';
 import type { Work } from '../../core/kept/index.js';
-import type { Computed } from '../store/work-store.js';
+import type { Computed } from '../store/open-work.js';
 import type { StationId } from './stations.js';
 
 /** How a station stands. */

@@ -1,7 +1,8 @@
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
 import { type Work } from '../../core/kept/index.js';
-import { openWork, setByHand } from '../store/work-store.js';
+import { openWork } from '../store/open-work.js';
+import { setByHand } from '../store/work-changes.js';
 import { isDoubtful } from './doubtful.js';
 import { stationStates } from './station-states.js';
 import { STATIONS, stationOf, viewOf, VIEWS } from './stations.js';

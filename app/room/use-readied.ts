@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { computeDraft } from '../../core/chain/index.js';
 import { inputNow } from '../store/sheets.js';
-import type { OpenWork } from '../store/work-store.js';
+import type { OpenWork } from '../store/open-work.js';
 
 /** So many runs of the chain and the browser has made its code fast. */
 const RUNS = 150;

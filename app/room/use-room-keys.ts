@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { useBoard } from '../board/board-store.js';
 import { isHalfTyped } from '../shared/half-typed.js';
 import { usePreferences } from '../store/preferences.js';
-import type { OpenWork } from '../store/work-store.js';
+import type { OpenWork } from '../store/open-work.js';
 import { STATIONS, type StationId } from './stations.js';
 
 /** The keys of the room: undo and redo, find, the stations by number, the piece in hand, the bench, the sheet of keys. */

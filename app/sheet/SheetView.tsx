@@ -26,7 +26,7 @@ import { saveFile } from '../shared/save-file.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { putSheets, sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
-import { changeMethod, changeSheet, joined } from '../store/work-store.js';
+import { changeMethod, changeSheet, joined } from '../store/work-changes.js';
 import { SheetRow } from './SheetRow.js';
 
 putSheets(SHEETS);

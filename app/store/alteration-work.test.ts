@@ -8,7 +8,7 @@ import {
   removeAlteration,
   tryAlterations,
 } from './alteration-work.js';
-import { openWork, type OpenWork } from './work-store.js';
+import { openWork, type OpenWork } from './open-work.js';
 
 function opened(): OpenWork {
   const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === 'puppeteer-black');

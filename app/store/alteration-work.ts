@@ -1,6 +1,6 @@
 import type { Alteration, AlterationWork } from '../../core/alter/index.js';
 import type { Leg } from '../../core/draft/index.js';
-import { changeDraft, type Change } from './work-store.js';
+import { changeDraft, type Change } from './work-changes.js';
 
 /** A new alteration as the list keeps it. */
 export const newAlteration = (work: AlterationWork, note = ''): Alteration => ({

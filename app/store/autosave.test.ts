@@ -15,12 +15,13 @@ function fresh(): Work {
 /** One window: its own modules over the one database of this machine. */
 async function openWindow() {
   vi.resetModules();
-  const [database, log, places, autosave, store] = [
+  const [database, log, places, autosave, store, changes] = [
     await import('./database.js'),
     await import('./change-log.js'),
     await import('./place-acts.js'),
     await import('./autosave.js'),
-    await import('./work-store.js'),
+    await import('./open-work.js'),
+    await import('./work-changes.js'),
   ];
   /** Puts work on the shelf, and opens it with its saving. */
   const onShelf = async (work: Work) => {
@@ -34,7 +35,7 @@ async function openWindow() {
   };
   const kept = async () => (await database.readShelf('own')).drafts[0]?.value;
   const person = async () => (await database.readShelf('own')).people[0]?.value;
-  return { ...database, ...log, ...places, ...autosave, ...store, onShelf, opened, kept, person };
+  return { ...database, ...log, ...places, ...autosave, ...store, ...changes, onShelf, opened, kept, person };
 }
 
 const settled = ({ state }: { state: { getState: () => { save: string } } }, wanted: string): Promise<void> =>
@@ -104,6 +105,26 @@ describe('saving as one works', () => {
     await vi.waitFor(async () => {
       expect((await later.person())?.sets[0]?.values.hip).toBe(1000);
     });
+  });
+
+  it('forgets what was undone once something else is done, in the log as well', async () => {
+    const here = await openWindow();
+    const { open, saving } = await here.onShelf(fresh());
+    here.renameDraft('One')(open);
+    here.renameDraft('Two')(open);
+    open.undo();
+    here.changeSetting('hipEase', 30)(open);
+    await vi.waitFor(async () => {
+      expect((await here.kept())?.settings).toEqual({ hipEase: 30 });
+    });
+    await settled(saving, 'saved');
+    const acts = await here.readActs('own', open.place);
+    expect(acts.map((a) => [a.undone, a.changes[0]?.patches[0]?.at])).toEqual([
+      [false, ['name']],
+      [false, ['settings', 'hipEase']],
+    ]);
+    open.redo();
+    expect(open.state.getState().work.draft.name).toBe('One');
   });
 
   it('keeps how the pieces were drawn, and tells once where they are drawn otherwise', async () => {

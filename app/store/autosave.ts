@@ -4,7 +4,7 @@ import { writeBatch, type Batch, type KeptNow } from './change-log.js';
 import { readRecord } from './database.js';
 import { onWritten, wroteRecords } from './queries.js';
 import type { RoomId } from './rooms.js';
-import { outlineNow, workChanges, workWith, type OpenWork } from './work-store.js';
+import { outlineNow, workChanges, workWith, type OpenWork } from './open-work.js';
 
 /** How saving stands. */
 export type SaveState = 'saved' | 'saving' | 'conflict' | 'failed';

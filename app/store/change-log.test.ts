@@ -177,6 +177,30 @@ describe('the change log', () => {
   });
 });
 
+describe('a person who is forgotten', () => {
+  it('goes with their drafts and with all that the log holds of them, and nobody else does', async () => {
+    const here = await openWindow();
+    await here.doOnShelf('own', 'Brought in', { put: DEMO_WORKBOOK });
+    const theirs = DEMO_WORKBOOK.drafts.filter((d) => d.personId === person.id).map((d) => d.id);
+    await here.rename(`draft:${draft.id}`, 'Renamed');
+    await here.doOnShelf('own', 'Deleted', { remove: { drafts: [draft.id] } });
+    await here.forgetPerson('own', person.id);
+    const shelf = await here.readShelf('own');
+    expect(shelf.people).toHaveLength(DEMO_WORKBOOK.people.length - 1);
+    expect(shelf.drafts.map((d) => d.id).filter((id) => theirs.includes(id))).toEqual([]);
+    expect(shelf.drafts).toHaveLength(DEMO_WORKBOOK.drafts.length - theirs.length);
+    const left = [...(await here.acts('shelf')), ...(await here.acts(`draft:${draft.id}`))];
+    expect(JSON.stringify(left)).not.toContain(person.id);
+    expect(JSON.stringify(left)).not.toContain(person.name);
+    expect(left).toHaveLength(1);
+    // What is left of the act that brought all in is undone without them.
+    const [brought] = left;
+    if (!brought) throw new Error('one act is left');
+    expect(await here.undoAct('own', brought)).toMatchObject({ ok: true });
+    expect((await here.readShelf('own')).people).toEqual([]);
+  });
+});
+
 describe('the name of a file', () => {
   it('keeps letters and figures of any language and nothing that a disk refuses', () => {
     expect(fileName('Cellist: Wide-legged dress / trouser?')).toBe('cellist-wide-legged-dress-trouser');

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { newSet, setOf, valuesOf, type Work } from '../../core/kept/index.js';
 import { AVERAGE_BUILD, EMPTY_PAIR, SHIPPED_CHARTS } from '../../core/measure/index.js';
+import { openWork, type OpenWork } from './open-work.js';
 import {
   addSet,
   adoptRule,
@@ -11,10 +12,8 @@ import {
   changeSet,
   changeSettings,
   moveToSet,
-  openWork,
   takeSize,
-  type OpenWork,
-} from './work-store.js';
+} from './work-changes.js';
 
 function work(draftId: string): Work {
   const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === draftId);

@@ -1,5 +1,6 @@
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import type { Decisions, WorkbookContent } from '../../core/kept/index.js';
+import { takeHand } from '../shared/job.js';
 import type { BookReader, Opened } from '../workers/book.worker.js';
 
 /** A workbook file being opened in a worker: what it asks, what it brings, and the way to stop it. */
@@ -11,22 +12,13 @@ export interface OpeningBook {
 
 /** Opens a workbook file in a worker, so that the room stays at hand; nothing is kept until it is merged. */
 export function openBook(file: File, here: WorkbookContent, onProgress: (share: number) => void): OpeningBook {
-  const worker = new Worker(new URL('../workers/book.worker.ts', import.meta.url), { type: 'module' });
-  const reader = wrap<BookReader>(worker);
-  const asked = new Promise<Opened>((done, fail) => {
-    worker.onerror = () => {
-      fail(new Error('The workbook could not be read'));
-    };
-    file
-      .text()
-      .then((text) => reader.read(text, here, proxy(onProgress)) as Promise<Opened>)
-      .then(done, fail);
-  });
+  const hand = takeHand<BookReader>(
+    () => new Worker(new URL('../workers/book.worker.ts', import.meta.url), { type: 'module' }),
+    'The workbook could not be read',
+  );
   return {
-    asked,
-    merged: (decisions) => reader.merged(decisions),
-    stop: () => {
-      worker.terminate();
-    },
+    asked: hand.ask(async (reader) => await reader.read(await file.text(), here, proxy(onProgress))),
+    merged: (decisions) => hand.ask((reader) => reader.merged(decisions)),
+    stop: hand.stop,
   };
 }

@@ -3,7 +3,7 @@ import { startAutosave, type Autosave } from './autosave.js';
 import { readActs, readRecord } from './database.js';
 import type { RoomId } from './rooms.js';
 import { unsettled, type Left } from './unsettled.js';
-import { openWork, type OpenWork } from './work-store.js';
+import { openWork, type OpenWork } from './open-work.js';
 
 /** Work that is open, and the saving of it. */
 export interface Opened {

@@ -59,6 +59,12 @@ export function wroteRecords(room: RoomId, records: readonly KeptNow[]): void {
   tellChanged({ room, records: records.map(({ kind, id }) => ({ kind, id })) });
 }
 
+/** Takes note of records that were forgotten, with what the change log held of them. */
+export function forgotRecords(room: RoomId, records: readonly KeptNow[]): void {
+  wroteRecords(room, records);
+  void queryClient.invalidateQueries({ queryKey: actsKey(room) });
+}
+
 async function readAgain(room: RoomId, refs: readonly RecordRef[]): Promise<void> {
   const records = await Promise.all(
     refs.map(async ({ kind, id }): Promise<KeptNow> => ({ kind, id, record: await readRecord(room, kind, id) })),

@@ -1,5 +1,5 @@
 import type { Reference } from '../../core/reference/index.js';
-import { changeDraft, type Change } from './work-store.js';
+import { changeDraft, type Change } from './work-changes.js';
 
 /** Lays an outline under the draft, in the place of one that was there. */
 export const layReference = (reference: Reference): Change => changeDraft((draft) => ({ ...draft, reference }));

@@ -2,7 +2,7 @@ import { createContext, use, useCallback } from 'react';
 import { useStore } from 'zustand';
 import { setOf, type Work } from '../../core/kept/index.js';
 import { tapeFor, type Tape, type Unit } from '../../core/units/index.js';
-import type { Computed, OpenWork, WorkState } from './work-store.js';
+import type { Computed, OpenWork, WorkState } from './open-work.js';
 
 const WorkContext = createContext<OpenWork | undefined>(undefined);
 

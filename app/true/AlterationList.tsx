@@ -35,7 +35,7 @@ import {
   newAlteration,
   removeAlteration,
 } from '../store/alteration-work.js';
-import { lookAtLeg } from '../store/work-store.js';
+import { lookAtLeg } from '../store/work-changes.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { AlterationForm } from './AlterationForm.js';
 import { CopyAlterations } from './CopyAlterations.js';

@@ -11,7 +11,7 @@ import { withFractions } from '../shared/fractions.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { addAlterations, newAlteration } from '../store/alteration-work.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
-import { changePerson } from '../store/work-store.js';
+import { changePerson } from '../store/work-changes.js';
 import { CurveDrawing } from './CurveDrawing.js';
 import { TraceEntry } from './TraceEntry.js';
 import './true.css';

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useId, useState } from 'react';
-import { setOf, type Trace } from '../../core/kept/index.js';
+import { dayOf, setOf, type Trace } from '../../core/kept/index.js';
 import { runningLengths, type Point } from '../../core/geometry/index.js';
 import { fileRefusalsSentence } from '../../core/refusal/index.js';
 import { CARE } from '../../core/measure/index.js';
@@ -12,7 +12,7 @@ import { LengthField } from '../shared/LengthField.js';
 import { useUnit, useWork } from '../store/work-context.js';
 import { PhotoTrace } from './PhotoTrace.js';
 
-const today = (): string => new Date().toISOString().slice(0, 10);
+const today = (): string => dayOf(new Date());
 
 /** Enters a trace: points typed or pasted, a file with points or an SVG path, or clicks over a photo. */
 export function TraceEntry({ onTrace }: { onTrace: (trace: Trace) => void }) {

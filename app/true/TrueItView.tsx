@@ -22,8 +22,8 @@ import { ViewHead } from '../shared/ViewHead.js';
 import { tryAlterations } from '../store/alteration-work.js';
 import { inputNow } from '../store/sheets.js';
 import { useChange, useComputed, useOpenWork, useTape, useUnit } from '../store/work-context.js';
-import { previewByHand } from '../store/work-store.js';
-import { alterationsOf, linesOf, startTrueIt, takeChanges, type TrueJob } from './true-job.js';
+import { previewByHand } from '../store/work-changes.js';
+import { alterationsOf, linesOf, startTrueIt, takeChanges } from './true-job.js';
 import { BeforeAfter, ToldChecks } from './TruedFigures.js';
 import './true.css';
 
@@ -84,7 +84,7 @@ export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [problem, setProblem] = useState<string>();
   const [working, setWorking] = useState(false);
-  const job = useRef<TrueJob>(undefined);
+  const job = useRef<ReturnType<typeof startTrueIt>>(undefined);
 
   const showNothing = (): void => {
     change(previewByHand(undefined));

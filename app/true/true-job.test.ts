@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { trueIt, type Trued } from '../../core/true-it/index.js';
 import { inputNow } from '../store/sheets.js';
-import { openWork, setByHand, type OpenWork } from '../store/work-store.js';
+import { openWork, type OpenWork } from '../store/open-work.js';
+import { setByHand } from '../store/work-changes.js';
 import { alterationsOf, linesOf, takeChanges } from './true-job.js';
 
 /** The lead puppeteer's draft with rises that it does not meet. */

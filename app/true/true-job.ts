@@ -1,33 +1,19 @@
-import { wrap } from 'comlink';
 import type { DraftInput } from '../../core/chain/index.js';
 import type { Outcome } from '../../core/refusal/index.js';
 import type { Trued, TrueItChange, TrueItWish } from '../../core/true-it/index.js';
 import type { Unit } from '../../core/units/index.js';
+import { runJob, type Job } from '../shared/job.js';
 import { newAlteration } from '../store/alteration-work.js';
-import { changeDraft, type Change } from '../store/work-store.js';
+import { changeDraft, type Change } from '../store/work-changes.js';
 import type { Truer } from '../workers/true.worker.js';
 
-/** True it under way: its answer to come, and the way to stop it. */
-export interface TrueJob {
-  readonly answer: Promise<Outcome<Trued>>;
-  readonly stop: () => void;
-}
-
 /** Runs True it in a worker of its own. */
-export function startTrueIt(input: DraftInput, unit: Unit, wish: TrueItWish): TrueJob {
-  const worker = new Worker(new URL('../workers/true.worker.ts', import.meta.url), { type: 'module' });
-  const answer = wrap<Truer>(worker)
-    .trueIt(input, unit, wish)
-    .finally(() => {
-      worker.terminate();
-    });
-  return {
-    answer,
-    stop: () => {
-      worker.terminate();
-    },
-  };
-}
+export const startTrueIt = (input: DraftInput, unit: Unit, wish: TrueItWish): Job<Outcome<Trued>> =>
+  runJob<Truer, Outcome<Trued>>(
+    () => new Worker(new URL('../workers/true.worker.ts', import.meta.url), { type: 'module' }),
+    'True it could not be run',
+    (truer) => truer.trueIt(input, unit, wish),
+  );
 
 /** The lines that changes set by hand. */
 export const linesOf = (changes: readonly TrueItChange[]): Record<string, number> =>

@@ -1,5 +1,6 @@
 import { fault, type Fault } from './fault.js';
 import { MAKING_FAULTS } from './making-faults.js';
+import { KEEPING_FAULTS } from './keeping-faults.js';
 import { MEASURING_FAULTS } from './measuring-faults.js';
 
 export type { Fault } from './fault.js';
@@ -11,6 +12,7 @@ export type { Fault } from './fault.js';
 export const FAULTS: readonly Fault[] = [
   ...MAKING_FAULTS,
   ...MEASURING_FAULTS,
+  ...KEEPING_FAULTS,
   // What is kept.
   fault(
     'merge by name keeps mine',
@@ -86,7 +88,7 @@ export const FAULTS: readonly Fault[] = [
   fault('open darts counted as cloth', 'core/measured/widths.ts', 'Math.min(1, Math.max(0, left))', '0', 'core/check'),
   fault(
     'counted band sought without it',
-    'core/check/checked-figure.ts',
+    'core/check/both-legs.ts',
     ' + (isRise(id) ? bandIn(worked, id) : 0)',
     '',
     'core/check',

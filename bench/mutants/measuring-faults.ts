@@ -95,8 +95,8 @@ export const MEASURING_FAULTS: readonly Fault[] = [
   ),
   fault(
     'what was told is told again',
-    'app/store/work-store.ts',
-    'if (outline) open.withLast(() => changeDraft((draft) => ({ ...draft, outline }))(open));',
+    'app/store/work-changes.ts',
+    'changeDraft((draft) => ({ ...draft, outline }))(open);',
     '',
     'app/store',
   ),

@@ -46,10 +46,8 @@ describe('an act in words', () => {
   it('says what was altered, on which leg, and what became of an alteration', () => {
     const scoop: Alteration = { id: 'n', on: true, note: '', work: startingWork('scoop', 'back') };
     const from = { ...draft, alterations: [scoop] };
-    expect(drafted({ alterations: [scoop] }, { ...draft, alterations: [] })).toBe(
-      'Altered: Back: scoop the crotch curve 4 mm',
-    );
-    expect(drafted({ alterations: [] }, from)).toBe('Alteration taken out: Back: scoop the crotch curve 4 mm');
+    expect(drafted({ alterations: [scoop] }, { ...draft, alterations: [] })).toBe('Back: scoop the crotch curve 4 mm');
+    expect(drafted({ alterations: [] }, from)).toBe('Taken out “Back: scoop the crotch curve 4 mm”');
     expect(drafted({ alterations: [{ ...scoop, on: false }] }, from)).toBe('An alteration switched off');
     expect(drafted({ alterations: [{ ...scoop, leg: 'left' }] }, from)).toBe('An alteration for the left leg');
     expect(drafted({ alterations: [{ ...scoop, work: startingWork('scoop', 'front') }] }, from)).toBe(

@@ -49,8 +49,8 @@ function alterationSaid({ at, was, is }: ValuePatch, unit: Unit): string {
     if (at[2] === 'leg') return `An alteration for ${is === undefined ? 'both legs' : `the ${text(is)} leg`}`;
     return 'An alteration changed';
   }
-  if (was === undefined) return `Altered: ${said(is)}`;
-  return is === undefined ? `Alteration taken out: ${said(was)}` : 'An alteration changed';
+  if (was === undefined) return said(is);
+  return is === undefined ? `Taken out “${said(was)}”` : 'An alteration changed';
 }
 
 const RULES: Readonly<Record<string, string>> = {

@@ -7,6 +7,7 @@ export {
   type DrawnOtherwise,
   type KeptOutline,
 } from './kept-outline.js';
+export { dayOf } from './day.js';
 export { doubtsOf } from './doubts-of.js';
 export { risesAsk, withoutRises, type RisesAsk } from './rises-ask.js';
 export {

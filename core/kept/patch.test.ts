@@ -28,6 +28,7 @@ describe('the patches between two values', () => {
         expect(same(patched(was, patches), is)).toBe(true);
         expect(same(patched(is, reversed(patches)), was)).toBe(true);
         expect(clashesWith(was, patches)).toEqual([]);
+        expect(clashesWith(is, reversed(patches))).toEqual([]);
         expect(patches.length === 0).toBe(same(was, is));
         expect([JSON.stringify(was), JSON.stringify(is)]).toEqual([wasText, isText]);
       }),

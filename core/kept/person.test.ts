@@ -8,6 +8,7 @@ import {
   inputOf,
   newDraft,
   newerSet,
+  newSet,
   newestFirst,
   newPerson,
   risesAsk,
@@ -177,5 +178,20 @@ describe('a draft from a set', () => {
     const narrowed = easeTable(compute({ fitClass: 'regular' }, {}, wanted)).find((r) => r.id === 'thigh');
     expect(Math.abs((narrowed?.finished ?? 0) - 700)).toBeLessThan(0.5);
     expect(extensionsFor(regular, 300, regularInput)).toBeUndefined();
+  });
+});
+
+describe('the day of a set', () => {
+  it('is the maker’s own, wherever they are', () => {
+    const zone = process.env['TZ'];
+    try {
+      process.env['TZ'] = 'Pacific/Auckland';
+      expect(newSet(() => 'x', 'cm', new Date('2026-11-27T20:30:00Z'), 'body').date).toBe('2026-11-28');
+      process.env['TZ'] = 'America/Lima';
+      expect(newSet(() => 'x', 'cm', new Date('2026-11-28T03:30:00Z'), 'body').date).toBe('2026-11-27');
+    } finally {
+      if (zone === undefined) delete process.env['TZ'];
+      else process.env['TZ'] = zone;
+    }
   });
 });

@@ -1,3 +1,4 @@
+import { dayOf } from './day.js';
 import { measuredOfPair, type Measured, type MeasurementId } from '../measure/index.js';
 import type { Unit } from '../units/index.js';
 import type { MeasurementSet, Person } from '../workbook/index.js';
@@ -8,7 +9,7 @@ const NOT_SAID: Person['build'] = { seat: 'average', stomach: 'average', thigh: 
 export function newSet(newId: () => string, unit: Unit, now: Date, source: MeasurementSet['source']): MeasurementSet {
   return {
     id: newId(),
-    date: now.toISOString().slice(0, 10),
+    date: dayOf(now),
     taker: '',
     unit,
     note: '',

@@ -11,10 +11,11 @@ import {
 } from '../../../core/reference/index.js';
 import { formatFigure, type Tape } from '../../../core/units/index.js';
 import { withFractions } from '../../shared/fractions.js';
+import type { Job } from '../../shared/job.js';
 import { useComputed } from '../../store/work-context.js';
-import { startSizes, type OutlineJob } from './outline-job.js';
+import { startSizes } from './outline-job.js';
 
-type Job = OutlineJob<readonly OutlineSize[]>;
+type SizesJob = Job<readonly OutlineSize[]>;
 
 /** The table of a file's sizes, with what this draft wants and the nearest size of each figure marked. */
 function SizesTable({ sizes, draft, tape }: { sizes: readonly OutlineSize[]; draft: Draft; tape: Tape }) {
@@ -59,7 +60,7 @@ function SizesTable({ sizes, draft, tape }: { sizes: readonly OutlineSize[]; dra
 /** The sizes of a file that holds several, in one table. */
 export function OutlineSizes({ reference, tape }: { reference: Reference; tape: Tape }) {
   const draft = useComputed((c) => c.draft);
-  const [job, setJob] = useState<Job>();
+  const [job, setJob] = useState<SizesJob>();
   const [found, setFound] = useState<{ readonly of: Reference; readonly sizes: readonly OutlineSize[] }>();
   const [failed, setFailed] = useState(false);
   useEffect(() => () => job?.stop(), [job]);

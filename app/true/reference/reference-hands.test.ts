@@ -6,7 +6,7 @@ import { DEMO_WORKBOOK } from '../../../core/demo/index.js';
 import { placed, startReference, type Reference } from '../../../core/reference/index.js';
 import { arrange, toBoard } from '../../board/arrange.js';
 import { changeReference, layReference, removeReference } from '../../store/reference-work.js';
-import { openWork } from '../../store/work-store.js';
+import { openWork } from '../../store/open-work.js';
 import { draggedReference, measured, onOutlineAt, outlineHeldAt, outlinesOf, pivotOf } from './reference-hands.js';
 
 const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });

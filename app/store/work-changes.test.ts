@@ -4,6 +4,7 @@ import { startingWork } from '../../core/alter/index.js';
 import { setOf, type Work } from '../../core/kept/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { putSheets } from './sheets.js';
+import { openWork, type OpenWork } from './open-work.js';
 import {
   changeMeasurement,
   changeMethod,
@@ -12,13 +13,11 @@ import {
   choose,
   giveBack,
   joined,
-  openWork,
   previewByHand,
   renameDraft,
   setByHand,
   changeRules,
-  type OpenWork,
-} from './work-store.js';
+} from './work-changes.js';
 import { readerIn } from '../../core/units/index.js';
 import { refusalsSentence } from '../../core/refusal/index.js';
 

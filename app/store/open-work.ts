@@ -2,8 +2,8 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Alteration } from '../../core/alter/index.js';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
 import type { Block, Leg } from '../../core/draft/index.js';
-import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
-import { COMMON, mendedBy, settingsOf, type DartPlace, type Sheet } from '../../core/method/index.js';
+import type { MeasurementId } from '../../core/measure/index.js';
+import { mendedBy, type DartPlace } from '../../core/method/index.js';
 import type { Refusal } from '../../core/refusal/index.js';
 import {
   changeBack,
@@ -11,16 +11,8 @@ import {
   clashesOf,
   keptOutline,
   recordWith,
-  setOf,
-  withFigure,
-  withoutRises,
-  withRule,
-  withSet,
   type Act,
-  type KeptDraft,
   type KeptOutline,
-  type MeasurementSet,
-  type Person,
   type RecordChange,
   type Work,
 } from '../../core/kept/index.js';
@@ -99,16 +91,6 @@ export function outlineNow({ state, computed }: Pick<OpenWork, 'state' | 'comput
   return drawn && refusals.length === 0 && missing.length === 0
     ? keptOutline(drawn.legs?.left ?? drawn.block, state.getState().work)
     : state.getState().work.draft.outline;
-}
-
-/** Takes note that the maker was told how the pieces are drawn now; it is no step that can be undone. */
-export function redrawnUnderstood(open: OpenWork): void {
-  open.redrawn.setState({ since: undefined });
-  const outline = outlineNow(open);
-  if (outline)
-    open.within('quiet', () => {
-      changeDraft((draft) => ({ ...draft, outline }))(open);
-    });
 }
 
 function redrawnSince(open: Pick<OpenWork, 'state' | 'computed'>): Redrawn | undefined {
@@ -274,167 +256,3 @@ export function openWork(work: Work, acts: readonly Act[] = [], place = `draft:$
     },
   };
 }
-
-/** Something done to the open work. */
-export type Change = (open: OpenWork) => void;
-
-const changeWork =
-  (make: (work: Work) => Work): Change =>
-  ({ state }) => {
-    const now = state.getState().work;
-    const next = make(now);
-    state.setState({ work: next === now ? now : next, preview: undefined, trial: undefined });
-  };
-
-/** A change of the draft alone. */
-export const changeDraft = (make: (draft: KeptDraft) => KeptDraft): Change =>
-  changeWork((work) => {
-    const draft = make(work.draft);
-    return draft === work.draft ? work : { ...work, draft };
-  });
-
-function without<T>(record: Readonly<Record<string, T>>, names: readonly string[]): Record<string, T> {
-  return Object.fromEntries(Object.entries(record).filter(([name]) => !names.includes(name)));
-}
-
-/** Sets lines by hand; each stands for its formula from now on. */
-export const setByHand = (values: HandValues): Change =>
-  changeDraft((draft) => ({ ...draft, set: { ...draft.set, ...values } }));
-
-/** Gives lines back to the sheet. */
-export const giveBack = (names: readonly string[]): Change =>
-  changeDraft((draft) => ({ ...draft, set: without(draft.set, names) }));
-
-/** Sets a setting in mm, or gives it back to the sheet. */
-export const changeSetting = (name: string, mm: number | undefined): Change =>
-  changeDraft((draft) => ({
-    ...draft,
-    settings: mm === undefined ? without(draft.settings, [name]) : { ...draft.settings, [name]: mm },
-  }));
-
-/** What of a draft's settings and choices holds for a sheet: those it has, within its limits. */
-function heldBy(sheet: Sheet, draft: Pick<KeptDraft, 'settings' | 'choices'>): Pick<KeptDraft, 'settings' | 'choices'> {
-  const known = settingsOf(sheet);
-  const settings = Object.entries(draft.settings).filter(([name, mm]) =>
-    known.some((s) => s.name === name && mm >= s.least && mm <= s.most),
-  );
-  const choices = Object.entries(draft.choices).filter(([name, value]) =>
-    [...sheet.choices, ...COMMON.choices].some((c) => c.id === name && c.values.some((v) => v.id === value)),
-  );
-  return { settings: Object.fromEntries(settings), choices: Object.fromEntries(choices) };
-}
-
-/**
- * Drafts by another method: a shipped one, which the draft names, or a maker's own, which it carries. Settings and
- * choices that it does not have are dropped, lines set by hand stay as they are; undo brings everything back.
- */
-export const changeMethod = (sheet: Sheet): Change =>
-  changeDraft((draft) => {
-    const next: KeptDraft = { ...draft, ...heldBy(sheet, draft), method: sheet.id };
-    if (sheet.basedOn !== undefined) return { ...next, sheet };
-    delete next.sheet;
-    return next;
-  });
-
-/** A change that is undone together with the one before it: the next letter of a formula, the next move of a slider. */
-export const joined =
-  (change: Change): Change =>
-  (open) => {
-    open.within('more', () => {
-      change(open);
-    });
-  };
-
-/** Changes the maker's own sheet that the draft carries. */
-export const changeSheet = (make: (sheet: Sheet) => Sheet): Change =>
-  changeDraft((draft) => (draft.sheet ? { ...draft, sheet: make(draft.sheet) } : draft));
-
-/** Takes another value of a choice. */
-export const choose = (id: string, value: string): Change =>
-  changeDraft((draft) => ({ ...draft, choices: { ...draft.choices, [id]: value } }));
-
-/** Changes one of the three rules. */
-export const changeRules = (rules: Partial<KeptDraft['rules']>): Change =>
-  changeDraft((draft) => ({ ...draft, rules: { ...draft.rules, ...rules } }));
-
-/** Gives a choice back to what the person or the sheet says. */
-export const unchoose = (id: string): Change =>
-  changeDraft((draft) => ({ ...draft, choices: without(draft.choices, [id]) }));
-
-/** Changes the width allowed at an edge, in mm. */
-export const changeAllowance = (role: keyof KeptDraft['allowances']['profile'], mm: number): Change =>
-  changeDraft((draft) => ({
-    ...draft,
-    allowances: { ...draft.allowances, profile: { ...draft.allowances.profile, [role]: mm } },
-  }));
-
-/** Renames the draft. */
-export const renameDraft = (name: string): Change => changeDraft((draft) => ({ ...draft, name }));
-
-/** Changes what is known of the person beside their measurements. */
-export const changePerson = (facts: Partial<Omit<Person, 'id' | 'sets'>>): Change =>
-  changeWork((work) => ({ ...work, person: { ...work.person, ...facts } }));
-
-const changeCurrentSet = (make: (set: MeasurementSet) => MeasurementSet): Change =>
-  changeWork((work) => {
-    const set = setOf(work);
-    const next = make(set);
-    return next === set ? work : { ...work, person: withSet(work.person, next) };
-  });
-
-/** Enters a measurement of the draft's set, in mm, or takes it out; what it was before stays in the set's history. */
-export const changeMeasurement = (id: MeasurementId, mm: number | undefined): Change =>
-  changeCurrentSet((set) => withFigure(set, id, mm, new Date()));
-
-/** Adopts a rule for a figure that is missing, or gives the house's own its place back. */
-export const adoptRule = (id: MeasurementId, ruleId: string | undefined): Change =>
-  changeCurrentSet((set) => withRule(set, id, ruleId));
-
-/** Changes what is known of the draft's set beside its figures. */
-export const changeSet = (facts: Partial<Omit<MeasurementSet, 'id' | 'values' | 'adopted' | 'corrected'>>): Change =>
-  changeCurrentSet((set) => ({ ...set, ...facts }));
-
-/** Answers whether the rises hold: they stand as they are, or are taken out to be measured again. */
-export const answerRises = (answer: 'hold' | 'again'): Change =>
-  changeCurrentSet((set) => ({ ...(answer === 'again' ? withoutRises(set, new Date()) : set), risesAsked: true }));
-
-/** Takes the figures of a size into the draft's set, in the place of those that were there. */
-export const takeSize = (chart: SizeChart, size: ChartSize): Change =>
-  changeWork((work) => {
-    const set = setOf(work);
-    const next = { ...set, values: { ...size.values }, size: { chart: chart.name, name: size.name } };
-    const figure = work.person.figure === 'unknown' ? chart.figure : work.person.figure;
-    return { ...work, person: { ...withSet(work.person, next), figure } };
-  });
-
-/** Adds a set to the person and makes the draft from it. */
-export const addSet = (set: MeasurementSet): Change =>
-  changeWork((work) => ({
-    person: { ...work.person, sets: [...work.person.sets, set] },
-    draft: { ...work.draft, setId: set.id },
-  }));
-
-/** Changes the fit class or the cloth. */
-export const changeFit = (facts: Partial<KeptDraft['fit']>): Change =>
-  changeDraft((draft) => ({ ...draft, fit: { ...draft.fit, ...facts } }));
-
-/** Sets several settings at once, in mm. */
-export const changeSettings = (settings: Readonly<Record<string, number>>): Change =>
-  changeDraft((draft) => ({ ...draft, settings: { ...draft.settings, ...settings } }));
-
-/** Makes the draft from another set of the person. */
-export const moveToSet = (setId: string): Change => changeDraft((draft) => ({ ...draft, setId }));
-
-/** Looks at one leg, where an alteration makes the two differ. */
-export const lookAtLeg =
-  (leg: Leg): Change =>
-  ({ state }) => {
-    state.setState({ leg });
-  };
-
-/** Shows what lines set by hand would give, without keeping them. */
-export const previewByHand =
-  (values: HandValues | undefined): Change =>
-  ({ state }) => {
-    state.setState({ preview: values });
-  };
