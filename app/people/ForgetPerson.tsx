@@ -6,7 +6,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Person } from '../../core/kept/index.js';
-import { forgetPerson } from '../store/change-log.js';
+import { forgetPerson } from '../store/forget-person.js';
 import { forgotRecords } from '../store/queries.js';
 import type { RoomId } from '../store/rooms.js';
 

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useStore } from 'zustand';
 import { Board, type BoardProps } from '../board/Board.js';
@@ -11,7 +11,6 @@ import { redrawnUnderstood } from '../store/work-changes.js';
 import { Head } from './Head.js';
 import { stationNamed, viewOf, type BoardMaker, type StationId } from './stations.js';
 import { useKeptSafe } from './use-kept-safe.js';
-import { useReadied } from './use-readied.js';
 import { useRoomKeys } from './use-room-keys.js';
 import { Walk } from './Walk.js';
 
@@ -38,7 +37,10 @@ interface RoomProps {
 
 /** The room about one piece of work: walk, head, board or station, bench and tape. */
 export function Room({ room, draftId, pathOf, station, view, autosave, open }: RoomProps) {
-  useReadied(open);
+  useEffect(() => {
+    const ready = import('./ready-chain.js').then((m) => m.readyChain(open));
+    return () => void ready.then((end) => end());
+  }, [open]);
   const benchOpen = usePreferences((p) => p.benchOpen);
   const [dialog, setDialog] = useState<'find' | 'keys'>();
 

@@ -11,10 +11,11 @@ if (!draft || !person) throw new Error('The demo is empty');
 /** One window: its own modules over the one database of this machine. */
 async function openWindow() {
   vi.resetModules();
-  const [database, log, places] = [
+  const [database, log, places, forget] = [
     await import('./database.js'),
     await import('./change-log.js'),
     await import('./place-acts.js'),
+    await import('./forget-person.js'),
   ];
   const named = async (): Promise<string | undefined> => (await database.readShelf('own')).drafts[0]?.value.name;
   const acts = (place: string) => database.readActs('own', place);
@@ -26,7 +27,7 @@ async function openWindow() {
       [{ kind: 'draft', id: draft?.id ?? '', patches: [{ at: ['name'], was: await named(), is: name }] }],
       await acts(place),
     );
-  return { ...database, ...log, ...places, named, acts, rename };
+  return { ...database, ...log, ...places, ...forget, named, acts, rename };
 }
 
 beforeEach(() => {

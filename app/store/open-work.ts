@@ -196,10 +196,11 @@ export function openWork(work: Work, acts: readonly Act[] = [], place = `draft:$
     const act = grows ? { ...last, changes } : newAct(place, '', changes);
     const { past, future } = pastAndFuture(grows ? now.acts.slice(0, -1) : now.acts);
     const none = changes.length === 0;
+    const gone = [...future.map(({ id }) => id), ...(none ? [act.id] : [])];
     done.setState({
       acts: none ? past : [...past, act],
-      unwritten: new Set([...now.unwritten, act.id].filter((id) => !none || id !== act.id)),
-      dropped: [...now.dropped, ...future.map(({ id }) => id), ...(none ? [act.id] : [])],
+      unwritten: new Set([...now.unwritten, act.id].filter((id) => !gone.includes(id))),
+      dropped: [...now.dropped, ...gone],
       refused: undefined,
     });
     if (none) base = undefined;

@@ -54,8 +54,8 @@ export const KEEPING_FAULTS: readonly Fault[] = [
   fault(
     'what was undone stays to be done again',
     'app/store/open-work.ts',
-    '...now.dropped, ...future.map(({ id }) => id)',
-    '...now.dropped',
+    'dropped: [...now.dropped, ...gone]',
+    'dropped: [...now.dropped]',
     'app/store',
   ),
   fault(
@@ -67,7 +67,7 @@ export const KEEPING_FAULTS: readonly Fault[] = [
   ),
   fault(
     'a forgotten person stays in the log',
-    'app/store/change-log.ts',
+    'app/store/forget-person.ts',
     '!isGone(change) && !namesPerson(change, personId)',
     '!isGone(change)',
     'app/store/change-log',

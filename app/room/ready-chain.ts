@@ -1,0 +1,29 @@
+import { computeDraft } from '../../core/chain/index.js';
+import { inputNow } from '../store/sheets.js';
+import type { OpenWork } from '../store/open-work.js';
+
+/** So many runs of the chain and the browser has made its code fast. */
+const RUNS = 150;
+/** What one run may take at first, in ms: it is begun only where so much idle time is left. */
+const ROOM_FOR_ONE = 8;
+
+/**
+ * Runs the chain in idle time once a draft is open, so that the first drag meets code that the browser has made fast;
+ * gives the way to end it.
+ */
+export function readyChain(open: OpenWork): () => void {
+  // Not every browser tells its idle time; without it the first drag is as it is.
+  if (!('requestIdleCallback' in window)) return () => undefined;
+  let left = RUNS;
+  let asked = requestIdleCallback(function ready(idle) {
+    const { work } = open.state.getState();
+    while (left > 0 && idle.timeRemaining() > ROOM_FOR_ONE) {
+      computeDraft(inputNow(work));
+      left -= 1;
+    }
+    if (left > 0) asked = requestIdleCallback(ready);
+  });
+  return () => {
+    cancelIdleCallback(asked);
+  };
+}
