@@ -223,6 +223,33 @@ describe('two windows', () => {
     expect(mine.open.done.getState().acts.every((a) => a.undone)).toBe(true);
   });
 
+  it('take nothing back by what they read late', async () => {
+    const here = await openWindow();
+    const work = fresh();
+    const mine = await here.onShelf(work);
+    const database = await import('./database.js');
+    const old = await here.readRecord('own', 'draft', work.draft.id);
+    here.renameDraft('Mine')(mine.open);
+    await settled(mine.saving, 'saved');
+    await vi.waitFor(async () => {
+      expect((await here.kept())?.name).toBe('Mine');
+    });
+    const read = vi.spyOn(database, 'readRecord').mockResolvedValue(old);
+    const channel = new BroadcastChannel('upstride');
+    channel.postMessage({ changed: { room: 'own', records: [{ kind: 'draft', id: work.draft.id }] } });
+    await vi.waitFor(() => {
+      expect(read).toHaveBeenCalled();
+    });
+    await new Promise((later) => setTimeout(later, 30));
+    read.mockRestore();
+    channel.close();
+    expect(mine.open.state.getState().work.draft.name).toBe('Mine');
+    here.changeSetting('hipEase', 20)(mine.open);
+    await vi.waitFor(async () => {
+      expect(await here.kept()).toMatchObject({ name: 'Mine', settings: { hipEase: 20 } });
+    });
+  });
+
   it('that change the same are told what, until the maker says which to keep', async () => {
     const [here, there] = [await openWindow(), await openWindow()];
     const work = fresh();

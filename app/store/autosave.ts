@@ -55,26 +55,45 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
     const drawn = keepsDraft && written.draft !== work.draft && !changes.some(({ kind }) => kind === 'draft');
     return {
       changes: drawn ? [...changes, { kind: 'draft', id: work.draft.id, patches: [] }] : changes,
-      put: acts.filter(({ id }) => unwritten.has(id)).map((act) => ({ ...act, changes: kept(act.changes) })),
+      put: acts
+        .filter(({ id }) => unwritten.has(id))
+        .map((act) => ({ ...act, changes: kept(act.changes) }))
+        .filter(({ changes: left }) => left.length > 0),
       drop: dropped,
       follows: { changed: new Date().toISOString(), ...(outline && { outline }) },
     };
   };
 
-  /** Lays the records as they are kept under what was changed here since; nothing of either is lost. */
-  const takeOver = (records: readonly KeptNow[], asked: Work): void => {
+  /** The latest revision of each record that was taken over; one that is read late is older. */
+  const seen = new Map<string, number>();
+  const isNewer = ({ kind, id, record }: KeptNow): boolean =>
+    (record?.revision ?? 0) > (seen.get(`${kind} ${id}`) ?? 0);
+
+  /**
+   * Lays the records as they are kept under what was changed here since they were asked for; nothing of either is lost.
+   * False where both changed the same: then it is told, and stays as it is.
+   */
+  const takeOver = (records: readonly KeptNow[], asked: Work): boolean => {
     const { work } = open.state.getState();
-    const { person, draft } = Object.fromEntries(records.map((r) => [r.kind, r.record?.value])) as {
+    const newer = records.filter(isNewer);
+    const { person, draft } = Object.fromEntries(newer.map((r) => [r.kind, r.record?.value])) as {
       readonly person?: Person;
       readonly draft?: KeptDraft;
     };
     const now: Work = { person: person ?? asked.person, draft: draft ?? asked.draft };
-    written = now;
-    const next = workWith(now, workChanges(asked, work)) ?? work;
+    const since = workChanges(asked, work);
+    const next = workWith(now, since);
+    written = next ? now : asked;
+    if (!next) {
+      state.setState({ save: 'conflict', clashes: since });
+      return false;
+    }
+    for (const { kind, id, record } of newer) if (record) seen.set(`${kind} ${id}`, record.revision);
     if (workChanges(work, next).length > 0)
       open.within('quiet', () => {
         open.state.setState({ work: next });
       });
+    return true;
   };
 
   /** What other windows have written while something was being written here. */
@@ -103,12 +122,13 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
           unwritten: new Set([...now.unwritten].filter((id) => !done.has(id))),
           dropped: now.dropped.filter((id) => !batch.drop.includes(id)),
         }));
-        takeOver(outcome.records, work);
-        if (open.state.getState().work === work) written = work;
         wroteRecords(room, outcome.records);
+        if (!takeOver(outcome.records, work)) return;
+        if (open.state.getState().work === work) written = work;
       }
-      if (missed.length > 0) takeOver(missed, open.state.getState().work);
+      const late = missed;
       missed = [];
+      if (!takeOver(late, open.state.getState().work)) return;
       state.setState({ save: 'saved' }, true);
     } catch (fault) {
       state.setState({ save: 'failed', reason: fault instanceof Error ? fault.message : String(fault) });

@@ -66,6 +66,13 @@ export const KEEPING_FAULTS: readonly Fault[] = [
     'app/store/autosave',
   ),
   fault(
+    'what is read late takes back what was done since',
+    'app/store/autosave.ts',
+    '(record?.revision ?? 0) > (seen.get(`${kind} ${id}`) ?? 0)',
+    '(record?.revision ?? 0) >= (seen.get(`no ${kind} ${id}`) ?? 0)',
+    'app/store/autosave',
+  ),
+  fault(
     'a forgotten person stays in the log',
     'app/store/forget-person.ts',
     '!isGone(change) && !namesPerson(change, personId)',
