@@ -46,7 +46,7 @@ const doors = {
   to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$', '^core/method/sheets/.*\\.json$'] },
 };
 
-const stations = ['measure', 'choose', 'board', 'cut', 'people', 'sizes', 'keep'];
+const stations = ['measure', 'choose', 'true', 'cut', 'keep', 'people', 'sizes', 'advise', 'compare', 'steps', 'sheet'];
 
 module.exports = {
   forbidden: [
@@ -82,6 +82,18 @@ module.exports = {
       from: { path: `^app/${s}/` },
       to: { path: `^app/(${stations.filter((o) => o !== s).join('|')})/` },
     })),
+    {
+      name: 'what-stations-share-knows-none-of-them',
+      severity: 'error',
+      from: { path: '^app/(store|shared|board|body|workers)/' },
+      to: { path: `^app/(room|${stations.join('|')})/` },
+    },
+    {
+      name: 'the-store-draws-nothing',
+      severity: 'error',
+      from: { path: '^app/store/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(app/(board|body)/|node_modules/@mui)' },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {

@@ -138,7 +138,7 @@ export function ShelfPage() {
           {room === 'demo' ? 'Reset demo' : 'Clear workroom'}
         </Button>
         <Button component={Link} to={room === 'demo' ? '/own' : '/demo'}>
-          {room === 'demo' ? 'Go to my workroom' : 'Look round the demo'}
+          {room === 'demo' ? 'My workroom' : 'The demo'}
         </Button>
       </div>
       {problem !== undefined && (
