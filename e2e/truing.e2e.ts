@@ -369,7 +369,9 @@ describe('an alteration of one leg', () => {
     await room.press('Left leg');
     await room.until('the left leg is scooped', async () => (await room.edge('back.rise')) === rise);
     await room.goTo('cut');
-    expect(await room.text('main')).toMatch(/Front\s*Left back\s*Right back/);
+    await room.until('the backs are not two', async () =>
+      /Front\s*Left back\s*Right back/.test(await room.text('main')),
+    );
     await room.goTo('true');
     await room.press('Undo');
     await room.until('the legs stay apart', async () => !(await room.has('.leg-switch')));

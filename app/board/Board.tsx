@@ -10,15 +10,16 @@ import { formatLength, readerIn, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { usePreferences } from '../store/preferences.js';
 import { useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
-import { arrange, boardBox, toBoard, type Arranged } from './arrange.js';
+import { arrange, toBoard, type Arranged } from './arrange.js';
 import { UNLIT, useBoard, type TakenPoint } from './board-store.js';
 import { FrameLines } from './FrameLines.js';
 import { readBetween, takePoint } from './measuring.js';
 import { GhostOutline, PieceDrawing } from './PieceDrawing.js';
 import { Tag } from './Tag.js';
+import { useFitted } from './use-fitted.js';
 import { useNavigation } from './use-navigation.js';
 import { useSize } from './use-size.js';
-import { fitView, fromScreen, toScreen, useView, type ScreenSize, type View } from './view.js';
+import { fromScreen, toScreen, useView, type ScreenSize, type View } from './view.js';
 
 /** What a piece is called on the board; where the legs differ, of which leg it is. */
 function pieceName(panel: PanelName, leg: Leg | undefined): string {
@@ -34,6 +35,7 @@ const HandleLayer = lazy(() => import('./HandleLayer.js').then((m) => ({ default
 const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
 const ReferenceLayer = lazy(() => import('./ReferenceLayer.js').then((m) => ({ default: m.ReferenceLayer })));
 const Rulers = lazy(() => import('./Rulers.js').then((m) => ({ default: m.Rulers })));
+const ReadingTag = lazy(() => import('./ReadingTag.js').then((m) => ({ default: m.ReadingTag })));
 const LegSwitch = lazy(() => import('./LegSwitch.js').then((m) => ({ default: m.LegSwitch })));
 const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));
 
@@ -240,20 +242,15 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
               );
             })}
             {reading && first && last && (
-              <g pointerEvents="none">
-                <Measured from={toScreen(first.at, view)} to={toScreen(last.at, view)} />
-                <Tag
-                  at={toScreen(last.at, view)}
+              <Suspense fallback={undefined}>
+                <ReadingTag
+                  reading={reading}
+                  from={toScreen(first.at, view)}
+                  to={toScreen(last.at, view)}
                   size={size}
-                  lines={[
-                    `Straight ${formatLength(reading.straight, tape)}`,
-                    `across ${formatLength(reading.across, tape)}, down ${formatLength(reading.down, tape)}`,
-                    ...(reading.alongSeam === undefined
-                      ? []
-                      : [`along the seam ${formatLength(reading.alongSeam, tape)}`]),
-                  ]}
+                  tape={tape}
                 />
-              </g>
+              </Suspense>
             )}
             {handles && tool === 'hand' && (
               <Suspense fallback={undefined}>
@@ -327,35 +324,4 @@ export function Board({ handles, cutShown, over, above }: BoardProps) {
       )}
     </main>
   );
-}
-
-function Measured({ from, to }: { from: Point; to: Point }) {
-  return (
-    <>
-      <line className="measure-line" x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
-      {[from, to].map((p, i) => (
-        <circle key={i} className="measure-line" cx={p.x} cy={p.y} r={4} />
-      ))}
-    </>
-  );
-}
-
-type FitInput = {
-  block: Parameters<typeof boardBox>[0];
-  arranged: Parameters<typeof boardBox>[1];
-  size: { width: number; height: number };
-  arrangement: string;
-};
-
-/** The view that shows all; it is kept while only values change. */
-function useFitted(input: FitInput | undefined): View | undefined {
-  const id = useWork(({ work }) => work.draft.id);
-  const key = input ? `${id} ${input.size.width} ${input.size.height} ${input.arrangement}` : undefined;
-  const [fit, setFit] = useState<{ key: string; view: View }>();
-  if (input && key !== undefined && fit?.key !== key) {
-    const next = { key, view: fitView(boardBox(input.block, input.arranged), input.size) };
-    setFit(next);
-    return next.view;
-  }
-  return fit?.view;
 }

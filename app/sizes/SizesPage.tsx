@@ -1,22 +1,10 @@
 import Button from '@mui/material/Button';
-import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import {
-  isMeasurementId,
-  MEASUREMENT_IDS,
-  measurementLabel,
-  PAIR_IDS,
-  SHIPPED_CHARTS,
-  type ChartSize,
-  type Figure,
-  type MeasurementId,
-  type SizeChart,
-} from '../../core/measure/index.js';
+import { SHIPPED_CHARTS, type ChartSize, type Figure, type SizeChart } from '../../core/measure/index.js';
 import { newPerson, type KeptChart } from '../../core/kept/index.js';
-import { exactFigure, formatFigure, tapeFor, type Unit } from '../../core/units/index.js';
+import type { Unit } from '../../core/units/index.js';
 import { writeChart } from '../../formats/csv/index.js';
-import { withFractions } from '../shared/fractions.js';
 import { NameField } from '../shared/NameField.js';
 import { Opening } from '../shared/Opening.js';
 import { PageNav } from '../shared/PageNav.js';
@@ -25,8 +13,8 @@ import { useShelfActs } from '../shared/shelf-acts.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { ROOM_LABELS, roomOf } from '../store/rooms.js';
+import { ChartTable } from './ChartTable.js';
 import { ImportChart } from './ImportChart.js';
-import { writeSize } from './write-size.js';
 
 const newId = (): string => crypto.randomUUID();
 
@@ -37,94 +25,7 @@ const FIGURES: readonly (readonly [Figure, string])[] = [
   ['unknown', 'Not said'],
 ];
 
-interface SizeLine {
-  readonly id: number;
-  readonly size: ChartSize;
-}
-
 const kept = (chart: SizeChart): KeptChart => chart as KeptChart;
-
-function ChartTable({
-  chart,
-  own,
-  unit,
-  onWrite,
-  onRefuse,
-}: {
-  chart: SizeChart;
-  own: boolean;
-  unit: Unit;
-  onWrite: (chart: SizeChart) => void;
-  onRefuse: (sentence: string | undefined) => void;
-}) {
-  const tape = tapeFor(unit);
-  const ids = MEASUREMENT_IDS.filter((id) => own || chart.sizes.some((s) => s.values[id] !== undefined)).filter(
-    (id) => !(PAIR_IDS as readonly string[]).includes(id),
-  );
-  const columns: GridColDef<SizeLine>[] = [
-    {
-      field: 'name',
-      headerName: 'Size',
-      width: 100,
-      editable: own,
-      sortable: false,
-      valueGetter: (_, line) => line.size.name,
-    },
-    ...ids.map((id): GridColDef<SizeLine> => ({
-      field: id,
-      headerName: measurementLabel(id),
-      width: 96,
-      align: 'right',
-      headerAlign: 'right',
-      editable: own,
-      sortable: false,
-      valueGetter: (_, line) => {
-        const mm = line.size.values[id];
-        return mm === undefined ? '' : exactFigure(mm, unit);
-      },
-      renderCell: ({ row }) => {
-        const mm = row.size.values[id];
-        return mm === undefined ? '' : withFractions(formatFigure(mm, tape));
-      },
-    })),
-  ];
-  return (
-    <div className="crew-grid">
-      <DataGrid
-        rows={chart.sizes.map((size, id): SizeLine => ({ id, size }))}
-        columns={columns}
-        density="compact"
-        disableRowSelectionOnClick
-        disableColumnMenu
-        hideFooter
-        processRowUpdate={(next, before) => {
-          const typed = next as unknown as Record<string, unknown>;
-          const field = ['name', ...ids].find((f) => typeof typed[f] === 'string');
-          if (field === undefined) return before;
-          const text = String(typed[field]);
-          const was =
-            field === 'name' ? before.size.name : exactFigure(before.size.values[field as MeasurementId] ?? NaN, unit);
-          if (text === was) return before;
-          const done = writeSize(
-            chart,
-            before.id,
-            field === 'name' || isMeasurementId(field) ? field : 'name',
-            text,
-            unit,
-          );
-          if (!done.ok) throw new Error(done.sentence);
-          onRefuse(undefined);
-          onWrite(done.chart);
-          return { id: before.id, size: done.chart.sizes[before.id] ?? before.size };
-        }}
-        onProcessRowUpdateError={(fault: unknown) => {
-          onRefuse(fault instanceof Error ? fault.message : String(fault));
-        }}
-        localeText={{ noRowsLabel: 'No sizes yet. Add one, or bring in a table.' }}
-      />
-    </div>
-  );
-}
 
 /** Size charts: the three that come with Upstride, and a maker's own, to look at, change, bring in and save. */
 export function SizesPage() {

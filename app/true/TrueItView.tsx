@@ -1,7 +1,5 @@
 import Button from '@mui/material/Button';
-import NativeSelect from '@mui/material/NativeSelect';
-import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
-import type { Check } from '../../core/check/index.js';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { refusalsSentence } from '../../core/refusal/index.js';
 import { readerIn } from '../../core/units/index.js';
 import {
@@ -14,62 +12,18 @@ import {
   type TrueItWish,
   type UnknownId,
 } from '../../core/true-it/index.js';
-import { labelOf, said, VERDICTS } from '../board/check-words.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { withFractions } from '../shared/fractions.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { tryAlterations } from '../store/alteration-work.js';
 import { inputNow } from '../store/sheets.js';
-import { useChange, useComputed, useOpenWork, useTape, useUnit } from '../store/work-context.js';
+import { useChange, useComputed, useOpenWork, useUnit } from '../store/work-context.js';
 import { previewByHand } from '../store/work-changes.js';
 import { alterationsOf, linesOf, startTrueIt, takeChanges } from './true-job.js';
+import { TargetLine } from './TargetLine.js';
 import { BeforeAfter, ToldChecks } from './TruedFigures.js';
 import './true.css';
-
-const IMPORTANCE = [
-  ['0', 'leave it'],
-  ['0.4', 'a little'],
-  ['1', 'as usual'],
-  ['3', 'above all'],
-] as const;
-
-function TargetLine({ check, value, onPick }: { check: Check; value: number; onPick: (importance: number) => void }) {
-  const id = useId();
-  const tape = useTape();
-  const open = check.verdict !== 'unknown' && !check.restsOnEstimate;
-  const { sign, word } = VERDICTS[check.verdict];
-  return (
-    <div className="target" data-target={check.id}>
-      <label htmlFor={id}>
-        <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
-          {sign}
-        </span>{' '}
-        {labelOf(check, tape)} <span className="number">{said(check, tape)}</span>
-        <span className="visually-hidden"> {word}</span>
-      </label>
-      {open ? (
-        <NativeSelect
-          inputProps={{ id }}
-          value={String(value)}
-          onChange={(event) => {
-            onPick(Number(event.target.value));
-          }}
-        >
-          {IMPORTANCE.map(([weight, words]) => (
-            <option key={weight} value={weight}>
-              {words}
-            </option>
-          ))}
-        </NativeSelect>
-      ) : (
-        <span className="quiet" id={id}>
-          not measured
-        </span>
-      )}
-    </div>
-  );
-}
 
 /** True it: what counts, what may be changed, and what was found, to be taken wholly or in part. */
 export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }) {
