@@ -3,7 +3,7 @@ import { inputNow } from '../store/sheets.js';
 import type { OpenWork } from '../store/open-work.js';
 
 /** So many runs of the chain and the browser has made its code fast. */
-const RUNS = 150;
+const RUNS = 400;
 /** What one run may take at first, in ms: it is begun only where so much idle time is left. */
 const ROOM_FOR_ONE = 8;
 
