@@ -243,6 +243,19 @@ describe('what was done', () => {
     await room.until('not done again', async () => (await room.valueOf('Crotch extension')) === '15.5');
   });
 
+  it('takes a figure over that was typed a moment before the page is loaded anew', async () => {
+    await room.visit('/demo/draft/lamp-plain/draft');
+    await room.find('[data-handle="back.crotch"]');
+    const field = await room.fieldFor('Knee width');
+    await field.click();
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), '27');
+    await room.driver.navigate().refresh();
+    await room.find('[data-handle="back.crotch"]');
+    expect(await room.valueOf('Knee width')).toBe('27');
+    await room.press('Undo');
+    await room.until('not undone', async () => (await room.valueOf('Knee width')) !== '27');
+  });
+
   it('leaves a half typed figure to itself', async () => {
     await room.visit('/demo/draft/lamp-plain/draft');
     await room.find('[data-handle="back.crotch"]');

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { changeOf, newDraft, type Person } from '../../core/kept/index.js';
 import { Opening } from '../shared/Opening.js';
@@ -12,7 +12,7 @@ import { holdWork, openFromShelf, type Shelved } from '../store/opened-work.js';
 import { Room } from './Room.js';
 import { stationOf, type StationId } from './stations.js';
 
-const StorageFault = lazy(() => import('../shared/StorageFault.js').then((m) => ({ default: m.StorageFault })));
+const StorageFaultPage = lazy(() => import('../shared/StorageFault.js').then((m) => ({ default: m.StorageFaultPage })));
 
 /** The draft that stands beside a person who is only being measured; it is kept once one steps on from Measure. */
 const trialId = (person: Person): string => `trial-${person.id}`;
@@ -30,6 +30,7 @@ function OpenPerson({ room, shelved }: { readonly room: RoomId; readonly shelved
   const go = useNavigate();
   const [query] = useSearchParams();
   const stepping = useRef(false);
+  const [failed, setFailed] = useState<Error>();
   const personId = shelved.work.person.id;
   const [opened] = useState(() => openFromShelf(room, shelved, `person:${personId}`, false));
   const { open, autosave } = opened;
@@ -51,8 +52,11 @@ function OpenPerson({ room, shelved }: { readonly room: RoomId; readonly shelved
       await doAt(room, 'shelf', `New draft for ${work.person.name}`, made ? [made] : [], acts);
       await go(`/${room}/draft/${draft.id}/${stationOf(to)}`, { replace: true });
     };
-    void step();
+    step().catch((fault: unknown) => {
+      setFailed(fault instanceof Error ? fault : new Error(String(fault)));
+    });
   }, [to, open, room, go]);
+  if (failed) return <StorageFaultPage fault={failed} />;
   if (to !== null) return <Opening className="page quiet" />;
   return (
     <WorkProvider value={open}>
@@ -71,13 +75,7 @@ export function PersonRoom() {
     gcTime: 0,
   });
   if (shelved.isError) {
-    return (
-      <main className="page">
-        <Suspense fallback={undefined}>
-          <StorageFault fault={shelved.error} />
-        </Suspense>
-      </main>
-    );
+    return <StorageFaultPage fault={shelved.error} />;
   }
   if (shelved.isPending) return <Opening className="page quiet" />;
   if (!shelved.data) {

@@ -17,6 +17,12 @@ export function Welcome() {
   const unit = usePreferences((p) => p.unit);
   const [problem, setProblem] = useState<string>();
 
+  const refused = (fault: unknown): void => {
+    const reason = fault instanceof Error ? fault.message : String(fault);
+    setProblem(
+      `This browser does not let Upstride store anything: ${reason}. Allow storage for this address and try again.`,
+    );
+  };
   const start = async (): Promise<void> => {
     const now = new Date();
     const person = newPerson(newId, 'New person', unit, now);
@@ -37,7 +43,7 @@ export function Welcome() {
             variant="contained"
             size="large"
             onClick={() => {
-              void start();
+              start().catch(refused);
             }}
           >
             Start from four measurements

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
+import { lazy, useCallback, useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Opening } from '../shared/Opening.js';
 import { roomOf, type RoomId } from '../store/rooms.js';
@@ -10,7 +10,7 @@ import { holdWork, openFromShelf, readShelved, type Shelved } from '../store/ope
 import { Room } from './Room.js';
 import { stationOf, type StationId } from './stations.js';
 
-const StorageFault = lazy(() => import('../shared/StorageFault.js').then((m) => ({ default: m.StorageFault })));
+const StorageFaultPage = lazy(() => import('../shared/StorageFault.js').then((m) => ({ default: m.StorageFaultPage })));
 
 /** The room for one draft: walk, head, board, bench and tape. */
 export function Workroom() {
@@ -26,13 +26,7 @@ export function Workroom() {
   const sheet = useSheet(draft);
 
   if (shelved.isError) {
-    return (
-      <main className="page">
-        <Suspense fallback={undefined}>
-          <StorageFault fault={shelved.error} />
-        </Suspense>
-      </main>
-    );
+    return <StorageFaultPage fault={shelved.error} />;
   }
   if (shelved.isPending || (draft && sheet === undefined)) return <Opening className="page quiet" />;
   if (draft && sheet === null) {

@@ -1,3 +1,10 @@
+/** The same as a page of its own, where nothing of a room can be read. */
+export const StorageFaultPage = ({ fault }: { fault: Error }) => (
+  <main className="page">
+    <StorageFault fault={fault} />
+  </main>
+);
+
 /** That the browser does not let anything be stored, or its store cannot be opened, and the way out. */
 export function StorageFault({ fault }: { fault: Error }) {
   return (

@@ -278,6 +278,19 @@ describe('two windows', () => {
     await mine.saving.takeTheirs();
     expect(mine.open.state.getState().work.draft.name).toBe('Theirs again');
     expect(mine.saving.state.getState().save).toBe('saved');
+    // An undo that could not be kept is none: the act is there as it was.
+    const acts = mine.open.done.getState().acts;
+    const now = 'Theirs again';
+    await there.writeBatch('own', {
+      changes: [{ ...theirs, patches: [{ at: ['settings', 'hipEase'], was: 25, is: 26 }] }],
+      put: [],
+      drop: [],
+    });
+    mine.open.undo();
+    await settled(mine.saving, 'conflict');
+    await mine.saving.takeTheirs();
+    expect(mine.open.done.getState().acts).toEqual(acts);
+    expect(mine.open.state.getState().work.draft).toMatchObject({ name: now, settings: { hipEase: 26 } });
     expect((await here.readActs('own', mine.open.place)).length).toBe(mine.open.done.getState().acts.length);
   });
 
@@ -285,12 +298,15 @@ describe('two windows', () => {
     const here = await openWindow();
     const work = fresh();
     const mine = await here.onShelf(work);
-    await (await openWindow()).doOnShelf('own', 'Deleted', { remove: { drafts: [work.draft.id] } });
+    await (
+      await openWindow()
+    ).doOnShelf('own', 'Deleted', { remove: { drafts: [work.draft.id], people: [work.person.id] } });
     here.renameDraft('Still at it')(mine.open);
     await settled(mine.saving, 'conflict');
     mine.saving.keepMine();
     await settled(mine.saving, 'saved');
     expect(await here.kept()).toMatchObject({ id: work.draft.id, name: 'Still at it', personId: work.person.id });
+    expect(await here.person()).toEqual(work.person);
   });
 });
 

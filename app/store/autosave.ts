@@ -1,7 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { KeptDraft, KeptRecord, Person, RecordChange, RecordRef, Work } from '../../core/kept/index.js';
 import { writeBatch, type Batch, type KeptNow } from './change-log.js';
-import { readRecord } from './database.js';
+import { readActs, readRecord } from './database.js';
 import { onWritten, wroteRecords } from './queries.js';
 import type { RoomId } from './rooms.js';
 import { outlineNow, workChanges, workWith, type OpenWork } from './open-work.js';
@@ -47,14 +47,18 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
     changes.filter(({ kind }) => keepsDraft || kind !== 'draft');
 
   /** What has to be written for the work and the log to be kept as they are now. */
-  const batchNow = (work: Work): Batch => {
+  const batchNow = (work: Work, whole: boolean): Batch => {
     const { acts, unwritten, dropped } = open.done.getState();
     const outline = outlineNow(open);
     const changes = kept(workChanges(written, work));
-    // What follows from the rest is written with the draft, also where nothing else of it was changed.
-    const drawn = keepsDraft && written.draft !== work.draft && !changes.some(({ kind }) => kind === 'draft');
+    // What follows from the rest is written with the draft, also where nothing else of it was changed; a record that has
+    // gone is put back only where it takes part.
+    const drawn = keepsDraft && written.draft !== work.draft;
+    const taking = (['person', 'draft'] as const).filter(
+      (kind) => (kind === 'draft' ? drawn || (whole && keepsDraft) : whole) && !changes.some((c) => c.kind === kind),
+    );
     return {
-      changes: drawn ? [...changes, { kind: 'draft', id: work.draft.id, patches: [] }] : changes,
+      changes: [...changes, ...taking.map((kind) => ({ kind, id: work[kind].id, patches: [] }))],
       put: acts
         .filter(({ id }) => unwritten.has(id))
         .map((act) => ({ ...act, changes: kept(act.changes) }))
@@ -108,7 +112,7 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
         const { work } = open.state.getState();
         const { acts, unwritten, dropped } = open.done.getState();
         if (work === written && unwritten.size === 0 && dropped.length === 0) break;
-        const batch = batchNow(work);
+        const batch = batchNow(work, force);
         if (batch.changes.length > 0 || batch.put.length > 0) state.setState({ save: 'saving' });
         const mine = ({ kind }: RecordRef): KeptRecord | undefined => (kind === 'chart' ? undefined : work[kind]);
         const outcome = await writeBatch(room, batch, force ? mine : undefined);
@@ -171,12 +175,10 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
         readRecord(room, 'person', work.person.id),
         keepsDraft ? readRecord(room, 'draft', work.draft.id) : undefined,
       ]);
+      const acts = await readActs(room, open.place);
       const theirs: Work = { person: person?.value ?? work.person, draft: draft?.value ?? work.draft };
       written = theirs;
-      open.done.setState((now) => ({
-        acts: now.acts.filter(({ id }) => !now.unwritten.has(id)),
-        unwritten: new Set(),
-      }));
+      open.done.setState({ acts, unwritten: new Set(), dropped: [], refused: undefined });
       open.within('quiet', () => {
         open.state.setState({ work: theirs, preview: undefined, trial: undefined });
       });

@@ -111,7 +111,11 @@ describe('the change log', () => {
     expect(both?.value.set).toMatchObject({ 'front.extension': 61, 'back.extension': 122 });
     const before = await here.readShelf('own');
     const clash = change(['set', 'front.extension'], draft.set['front.extension'], 70);
-    expect(await there.doAt('own', 'b', '', clash, [])).toEqual({ ok: false, clashes: clash });
+    // What is told is what is there, and what was wanted instead.
+    expect(await there.doAt('own', 'b', '', clash, [])).toEqual({
+      ok: false,
+      clashes: change(['set', 'front.extension'], 61, 70),
+    });
     expect(await here.readShelf('own')).toEqual(before);
     expect(await there.writeBatch('own', { changes: clash, put: [], drop: [] }, () => undefined)).toMatchObject({
       ok: true,

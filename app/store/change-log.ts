@@ -1,5 +1,5 @@
 import {
-  clashesOf,
+  clashOf,
   recordWith,
   type Act,
   type KeptDraft,
@@ -30,7 +30,10 @@ export interface KeptNow extends RecordRef {
   readonly record: Versioned<KeptRecord> | undefined;
 }
 
-/** What became of a batch: the records as they are now, or the changes that no longer fit them, with nothing written. */
+/**
+ * What became of a batch: the records as they are now; or the changes that no longer fit them, each with what is there
+ * instead, and nothing written.
+ */
 export type Written =
   | { readonly ok: true; readonly records: readonly KeptNow[] }
   | { readonly ok: false; readonly clashes: readonly RecordChange[] };
@@ -62,10 +65,7 @@ export async function writeBatch(
       before: (await tx.objectStore(STORE_OF[change.kind]).get(change.id)) as Versioned<KeptRecord> | undefined,
     })),
   );
-  const clashes = found.flatMap(({ change, before }): RecordChange[] => {
-    const patches = instead ? [] : clashesOf(before?.value, change);
-    return patches.length > 0 ? [{ kind: change.kind, id: change.id, patches }] : [];
-  });
+  const clashes = instead ? [] : found.flatMap(({ change, before }) => clashOf(before?.value, change) ?? []);
   if (clashes.length > 0) {
     await tx.done;
     return { ok: false, clashes };

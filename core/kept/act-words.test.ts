@@ -3,8 +3,8 @@ import { startingWork, type Alteration } from '../alter/index.js';
 import { DEMO_WORKBOOK } from '../demo/index.js';
 import { DEFAULT_SHEET } from '../method/index.js';
 import type { KeptDraft, Person } from '../workbook/index.js';
-import { changeBack, changeOf, clashesOf, recordWith, type Act, type RecordChange } from './act.js';
-import { sayAct } from './act-words.js';
+import { changeBack, changeOf, clashesOf, clashOf, recordWith, type Act, type RecordChange } from './act.js';
+import { sayAct, sayClash } from './act-words.js';
 import { withFigure } from './person.js';
 
 const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === 'lamp-plain');
@@ -66,6 +66,7 @@ describe('an act in words', () => {
     const without = { ...person, sets: [withFigure(set, 'hip', undefined, at), ...person.sets.slice(1)] };
     expect(measured(without)).toBe('Hip taken out');
     expect(measured({ ...person, sets: [...person.sets, { ...set, id: 'new' }] })).toBe('New set of measurements');
+    expect(measured({ ...person, unit: 'in' })).toBe('Unit: in');
     expect(measured({ ...person, build: { ...person.build, seat: 'full' } })).toBe('Build');
   });
 
@@ -76,6 +77,23 @@ describe('an act in words', () => {
     expect(said({ ...actOf(), said: 'Took 9 sizes into the crew' })).toBe('Took 9 sizes into the crew');
     expect(said(actOf(changeOf({ kind: 'draft', id: draft.id }, undefined, draft)))).toBe('New draft');
     expect(said(actOf(changeOf({ kind: 'draft', id: draft.id }, draft, undefined)))).toBe(`Deleted “${draft.name}”`);
+  });
+});
+
+describe('a clash in words', () => {
+  const ref = { kind: 'draft', id: draft.id } as const;
+  const clash = (there: object | undefined): string => {
+    const wanted = changeOf(ref, draft, { ...draft, set: { ...draft.set, 'back.kneeWidth': 280 } });
+    const found = wanted && clashOf(there, wanted);
+    return found ? sayClash(found, { unit: 'cm', sheet: DEFAULT_SHEET }) : '';
+  };
+
+  it('has what is here and what is there, and says where all of it has gone', () => {
+    expect(clash({ ...draft, set: { ...draft.set, 'back.kneeWidth': 300 } })).toBe(
+      'Back knee width 28.0 cm here, Back knee width 30.0 cm there',
+    );
+    expect(clash(undefined)).toBe('The draft was deleted there');
+    expect(clash({ ...draft, name: 'Other' })).toBe('');
   });
 });
 

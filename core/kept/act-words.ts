@@ -3,7 +3,7 @@ import { EDGE_WORDS, type EdgeRole } from '../garment/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import { COMMON, lineLabel, settingsOf, type Sheet } from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
-import type { Act, RecordChange } from './act.js';
+import { changeBack, type Act, type RecordChange, type RecordKind } from './act.js';
 import { valueAt, type Patch, type Step } from './patch.js';
 
 /** What the words of an act are said with: the reader's unit, and the sheet that names a draft's lines. */
@@ -143,7 +143,8 @@ function personSaid(patch: ValuePatch, reader: ActReader): string | undefined {
   if (field === undefined) return patch.was === undefined ? 'New person' : `Deleted “${nameOf(patch.was)}”`;
   if (field === 'sets') return setSaid(patch, reader);
   if (field === 'name') return `Named “${text(patch.is)}”`;
-  return PERSON_FIELDS[text(field)] ?? 'The person';
+  const label = PERSON_FIELDS[text(field)] ?? 'The person';
+  return field === 'unit' || field === 'figure' ? `${label}: ${text(patch.is)}` : label;
 }
 
 function changeSaid({ kind, patches }: RecordChange, reader: ActReader): string[] {
@@ -166,6 +167,14 @@ export function sayAct({ said, changes }: Act, reader: ActReader): string {
   return upper(more > 0 ? `${shown}; and ${more} more` : shown) || 'Changed';
 }
 
-/** What of a record does not fit any more, in the reader's words: for a clash that is told. */
-export const sayClash = (change: RecordChange, reader: ActReader): string =>
-  changeSaid(change, reader).slice(0, MOST_SAID).join('; ');
+const GONE: Readonly<Record<RecordKind, string>> = { person: 'The person', draft: 'The draft', chart: 'The chart' };
+
+/** What was wanted of a record and what is there instead, in the reader's words (see `clashOf`). */
+export function sayClash(change: RecordChange, reader: ActReader): string {
+  const [first] = change.patches;
+  if (first?.at.length === 0) {
+    return `${GONE[change.kind]} was ${'was' in first && first.was === undefined ? 'deleted' : 'worked on'} there`;
+  }
+  const said = (of: RecordChange): string => changeSaid(of, reader).slice(0, MOST_SAID).join('; ');
+  return `${said(change)} here, ${said(changeBack(change))} there`;
+}

@@ -1,4 +1,4 @@
-import { clashesWith, patched, patchesBetween, reversed, same, type Patch } from './patch.js';
+import { clashesWith, patched, patchesBetween, reversed, same, valueAt, type Patch } from './patch.js';
 import type { KeptChart, KeptDraft, Person } from '../workbook/index.js';
 
 /** What is kept of each kind. */
@@ -75,6 +75,22 @@ export function clashesOf(record: object | undefined, { patches }: RecordChange)
     );
     return fits ? [] : [p];
   });
+}
+
+/**
+ * What of a change does not fit a record as it is now, from what is there to what was wanted; nothing where all fits. Of
+ * a record that has gone, the whole.
+ */
+export function clashOf(record: object | undefined, change: RecordChange): RecordChange | undefined {
+  const patches = clashesOf(record, change);
+  if (patches.length === 0) return undefined;
+  const { kind, id } = change;
+  if (!record) return { kind, id, patches: [{ at: [], was: undefined, is: {} }] };
+  return {
+    kind,
+    id,
+    patches: patches.map((p) => ('order' in p ? p : { ...p, was: valueAt(record, p.at) })),
+  };
 }
 
 /** A record with a change made to it; nothing where it was taken away. */

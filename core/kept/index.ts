@@ -25,6 +25,7 @@ export {
   changeBack,
   changeOf,
   clashesOf,
+  clashOf,
   recordWith,
   type Act,
   type KeptOf,
