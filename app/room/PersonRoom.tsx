@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { changeOf, newDraft, type Person } from '../../core/kept/index.js';
 import { Opening } from '../shared/Opening.js';
 import { readActs, readRecord } from '../store/database.js';
+import { writeNoted } from '../store/journal.js';
 import { doAt } from '../store/place-acts.js';
 import { roomOf, type RoomId } from '../store/rooms.js';
 import { WorkProvider } from '../store/work-context.js';
@@ -19,6 +20,7 @@ const trialId = (person: Person): string => `trial-${person.id}`;
 
 /** Reads a person with what was done to them at Measure, and lays a draft beside them; nothing where they are not there. */
 async function readPerson(room: RoomId, personId: string): Promise<Shelved | null> {
+  await writeNoted(room, `person:${personId}`);
   const found = await readRecord(room, 'person', personId);
   if (!found) return null;
   const person = found.value;

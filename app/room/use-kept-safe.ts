@@ -9,7 +9,7 @@ export function useKeptSafe(autosave: Autosave): void {
   useEffect(() => {
     const takeOver = (): void => {
       if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-      autosave.flush();
+      autosave.leave();
     };
     const hidden = (): void => {
       if (document.visibilityState === 'hidden') takeOver();

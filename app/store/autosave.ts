@@ -2,6 +2,7 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { KeptDraft, KeptRecord, Person, RecordChange, RecordRef, Work } from '../../core/kept/index.js';
 import { writeBatch, type Batch, type KeptNow } from './change-log.js';
 import { readActs, readRecord } from './database.js';
+import { crossOut, noteUnwritten } from './journal.js';
 import { onWritten, wroteRecords } from './queries.js';
 import type { RoomId } from './rooms.js';
 import { outlineNow, workChanges, workWith, type OpenWork } from './open-work.js';
@@ -25,6 +26,8 @@ export interface Autosave {
   readonly takeTheirs: () => Promise<void>;
   /** Writes at once what still waits for the hand to rest. */
   readonly flush: () => void;
+  /** The same as the page goes away: what may not come to be written is noted. */
+  readonly leave: () => void;
   readonly stop: () => void;
 }
 
@@ -100,6 +103,8 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
     return true;
   };
 
+  /** Whether something was noted that is to be crossed out once it is written. */
+  let noted = false;
   /** What other windows have written while something was being written here. */
   let missed: readonly KeptNow[] = [];
 
@@ -130,6 +135,8 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
         if (!takeOver(outcome.records, work)) return;
         if (open.state.getState().work === work) written = work;
       }
+      if (noted) crossOut(room, open.place);
+      noted = false;
       const late = missed;
       missed = [];
       if (!takeOver(late, open.state.getState().work)) return;
@@ -160,6 +167,12 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
   return {
     state,
     flush: () => void write(),
+    leave: () => {
+      void write();
+      if (state.getState().save !== 'saving') return;
+      noteUnwritten(room, open.place, batchNow(open.state.getState().work, false));
+      noted = true;
+    },
     stop: () => {
       clearTimeout(timer);
       stopChanges();

@@ -15,7 +15,7 @@ const { draft, person } = demoWork();
 const place = `draft:${draft.id}`;
 
 /** The program as it is started anew, with a draft on its shelf. */
-async function started() {
+async function started(shelved = true) {
   vi.resetModules();
   const [work, changes, places, left, database] = [
     await import('./opened-work.js'),
@@ -24,7 +24,7 @@ async function started() {
     await import('./unsettled.js'),
     await import('./database.js'),
   ];
-  await places.doOnShelf('own', 'New', { put: { people: [person], drafts: [draft] } });
+  if (shelved) await places.doOnShelf('own', 'New', { put: { people: [person], drafts: [draft] } });
   const open = async () => {
     const shelved = await work.readShelved('own', draft.id);
     if (!shelved) throw new Error('it is on the shelf');
@@ -34,8 +34,16 @@ async function started() {
   return { ...work, ...changes, ...left, open, kept };
 }
 
+const noted = new Map<string, string>();
+
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();
+  noted.clear();
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => noted.get(key) ?? null,
+    setItem: (key: string, text: string) => noted.set(key, text),
+    removeItem: (key: string) => noted.delete(key),
+  });
 });
 
 describe('work that is left', () => {
@@ -88,5 +96,50 @@ describe('work that is left', () => {
     await vi.waitFor(async () => {
       expect((await here.kept())?.name).toBe('Not stored');
     });
+  });
+});
+
+describe('a page that goes away', () => {
+  it('before an act is written has it noted, and it is written when the draft is opened again, once', async () => {
+    const here = await started();
+    const first = await here.open();
+    const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('The page is gone', 'AbortError');
+    });
+    here.setByHand({ 'back.kneeWidth': 270 })(first.open);
+    first.autosave.leave();
+    await vi.waitFor(() => {
+      expect(first.autosave.state.getState().save).toBe('failed');
+    });
+    put.mockRestore();
+    expect(noted.size).toBe(1);
+    const [[key, text] = ['', '']] = noted;
+
+    const later = await started(false);
+    const again = await later.open();
+    expect(again.open.state.getState().work.draft.set['back.kneeWidth']).toBe(270);
+    expect(noted.size).toBe(0);
+    // Noted and written as well, it is one act.
+    noted.set(key, text);
+    const once = await (await started(false)).open();
+    expect(once.open.done.getState().acts.map((a) => a.changes[0]?.patches[0]?.at)).toEqual([
+      ['set', 'back.kneeWidth'],
+    ]);
+    once.open.undo();
+    expect(once.open.state.getState().work.draft.set).toEqual(draft.set);
+  });
+
+  it('with everything written notes nothing; what is written after all is crossed out', async () => {
+    const here = await started();
+    const first = await here.open();
+    first.autosave.leave();
+    expect(noted.size).toBe(0);
+    here.renameDraft('Other')(first.open);
+    first.autosave.leave();
+    expect(noted.size).toBe(1);
+    await vi.waitFor(() => {
+      expect(noted.size).toBe(0);
+    });
+    expect((await here.kept())?.name).toBe('Other');
   });
 });

@@ -1,6 +1,7 @@
 import type { Act, Work } from '../../core/kept/index.js';
 import { startAutosave, type Autosave } from './autosave.js';
 import { readActs, readRecord } from './database.js';
+import { writeNoted } from './journal.js';
 import type { RoomId } from './rooms.js';
 import { unsettled, type Left } from './unsettled.js';
 import { openWork, type OpenWork } from './open-work.js';
@@ -25,6 +26,7 @@ const keyOf = (room: RoomId, place: string): string => `${room} ${place}`;
 
 /** Reads a draft, its person and what was done to it; nothing where either is not there. */
 export async function readShelved(room: RoomId, draftId: string): Promise<Shelved | null> {
+  await writeNoted(room, `draft:${draftId}`);
   const draft = await readRecord(room, 'draft', draftId);
   const person = draft && (await readRecord(room, 'person', draft.value.personId));
   if (!draft || !person) return null;
