@@ -8,6 +8,7 @@ export default defineConfig({
       'cli/**/*.test.ts',
       'server/**/*.test.ts',
       'app/**/*.test.ts',
+      'bench/**/*.test.ts',
     ],
     environment: 'node',
     setupFiles: ['bench/fixed-seed.ts'],

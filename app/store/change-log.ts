@@ -7,9 +7,10 @@ import {
   type RecordChange,
   type RecordRef,
 } from '../../core/kept/index.js';
-import { database, nextRevision, STORE_OF, wholly } from './database.js';
+import { database, nextRevision, STORE_OF } from './database.js';
 import type { Versioned } from './room-schema.js';
 import type { RoomId } from './rooms.js';
+import { wholly } from './wholly.js';
 
 /** So many acts of a place are kept; the oldest give way. */
 export const MOST_ACTS = 200;

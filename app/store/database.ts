@@ -99,28 +99,6 @@ export function nextRevision(before = 0): number {
   return latest;
 }
 
-/** A transaction that is over once everything in it is, and that nothing of which stays where any part fails. */
-export async function wholly(
-  tx: { readonly done: Promise<void>; readonly abort: () => void },
-  writes: readonly (() => Promise<unknown>)[],
-): Promise<void> {
-  const begun: Promise<unknown>[] = [];
-  try {
-    for (const write of writes) begun.push(write());
-    await Promise.all(begun);
-  } catch (fault) {
-    // What was begun fails with the transaction; the one reason that counts is told.
-    for (const promise of [tx.done, ...begun]) promise.catch(() => undefined);
-    try {
-      tx.abort();
-    } catch {
-      // It has ended by itself already.
-    }
-    throw fault;
-  }
-  await tx.done;
-}
-
 /** Reads a whole room. The demo room is filled with the demo workbook when it is first entered. */
 export async function readShelf(room: RoomId): Promise<Shelf> {
   const db = await filled(room);
@@ -151,17 +129,5 @@ async function filled(room: RoomId): Promise<IDBPDatabase<Schema>> {
 }
 
 /** Puts the demo room back as it came, with nothing in its change log. */
-export async function resetDemo(): Promise<void> {
-  const { DEMO_WORKBOOK } = await import('../../core/demo/index.js');
-  const db = await database('demo');
-  const tx = db.transaction(['people', 'drafts', 'charts', 'acts', 'meta'], 'readwrite');
-  const [people, drafts, charts] = [tx.objectStore('people'), tx.objectStore('drafts'), tx.objectStore('charts')];
-  const revision = nextRevision();
-  await wholly(tx, [
-    ...[people, drafts, charts, tx.objectStore('acts')].map((store) => () => store.clear()),
-    ...DEMO_WORKBOOK.people.map((value) => () => people.put({ id: value.id, revision, value })),
-    ...DEMO_WORKBOOK.drafts.map((value) => () => drafts.put({ id: value.id, revision, value })),
-    ...DEMO_WORKBOOK.charts.map((value) => () => charts.put({ id: value.id, revision, value })),
-    () => tx.objectStore('meta').put('yes', 'filled'),
-  ]);
-}
+export const resetDemo = async (): Promise<void> =>
+  (await import('./fill-demo.js')).fillDemo(await database('demo'), nextRevision());

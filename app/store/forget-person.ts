@@ -1,7 +1,8 @@
 import type { RecordChange, RecordRef } from '../../core/kept/index.js';
 import type { KeptNow } from './change-log.js';
-import { database, wholly } from './database.js';
+import { database } from './database.js';
 import type { RoomId } from './rooms.js';
+import { wholly } from './wholly.js';
 
 /**
  * Forgets a person for good: their record with its sets and traces, their drafts, and what the change log holds of any

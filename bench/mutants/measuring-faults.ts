@@ -67,7 +67,7 @@ export const MEASURING_FAULTS: readonly Fault[] = [
   ),
   fault(
     'a smaller difference is told',
-    'core/kept/kept-outline.ts',
+    'core/kept/drawn-otherwise.ts',
     'mm <= (worst?.by ?? 0)',
     'mm >= (worst?.by ?? Infinity)',
     'core/kept',

@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { readPage } from '../../bench/read-pdf.js';
+import { letterFiles } from '../../cli/fonts.js';
+import { rollPdf } from '../../formats/pdf.js';
 import type { Alteration, AlterationWork } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft } from '../chain/index.js';
 import { edgeLengths } from '../draft/index.js';
@@ -75,6 +78,29 @@ describe('legs that differ', () => {
     expect(middle(front, 'front.right.side')).toBeLessThan(middle(front, 'front.right.rise'));
     const words = front.marks.flatMap((m) => (m.kind === 'text' && m.text.startsWith('Cut') ? [m.text] : []));
     expect(words).toEqual(['Cut 1, left leg', 'Cut 1, right leg', 'Cut 1, left leg', 'Cut 1, right leg']);
+  });
+
+  it('are found so in the PDF by a package that did not write it: lines as long as drawn, names within their pieces', async () => {
+    const pdf = await rollPdf(sheet(onLeft), { title: 't', lines: [], date: new Date(0) }, letterFiles);
+    const { lines, words } = await readPage(pdf, 1);
+    const line = (name: string): Path => lines.filter((l) => l.name === name).flatMap((l): Path => l.path);
+    const across = (name: string): number => {
+      const { minX, maxX } = pathBox(line(name));
+      return (minX + maxX) / 2;
+    };
+    expect(across('back.left.side')).toBeLessThan(across('back.left.rise'));
+    expect(across('back.right.side')).toBeGreaterThan(across('back.right.rise'));
+    for (const [leg, block] of [
+      ['left', onLeft.block],
+      ['right', draft().block],
+    ] as const) {
+      expect(pathLength(line(`back.${leg}.rise`))).toBeCloseTo(edgeLengths(block.back).rise, 1);
+      const { minX, maxX } = pathBox(line(`back.${leg}.cut`));
+      const named = words.find((w) => w.text === `${leg === 'left' ? 'Left' : 'Right'} back`);
+      expect(named && named.at.x > minX && named.at.x < maxX).toBe(true);
+      const told = words.find((w) => w.text === `Cut 1, ${leg} leg`);
+      expect(told && told.at.x > minX && told.at.x < maxX).toBe(true);
+    }
   });
 
   it('have the allowances that are given for the pair, unless one leg’s piece has its own', () => {

@@ -1,12 +1,6 @@
 export { inputByMethod, inputOf, newDraft, newestTrace, setOf, type Work } from './kept.js';
-export {
-  drawnFrom,
-  drawnOtherwise,
-  keptOutline,
-  readOutline,
-  type DrawnOtherwise,
-  type KeptOutline,
-} from './kept-outline.js';
+export { drawnOtherwise, readOutline, type DrawnOtherwise } from './drawn-otherwise.js';
+export { drawnFrom, keptOutline, type KeptOutline } from './kept-outline.js';
 export { dayOf } from './day.js';
 export { doubtsOf } from './doubts-of.js';
 export { risesAsk, withoutRises, type RisesAsk } from './rises-ask.js';
