@@ -85,7 +85,7 @@ module.exports = {
     {
       name: 'what-stations-share-knows-none-of-them',
       severity: 'error',
-      from: { path: '^app/(store|shared|board|body|workers)/' },
+      from: { path: '^app/(store|shared|board|body|checks|workers)/' },
       to: { path: `^app/(room|${stations.join('|')})/` },
     },
     {

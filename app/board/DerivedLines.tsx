@@ -2,6 +2,8 @@ import { memo, useCallback } from 'react';
 import { parametersOf } from '../../core/draft/index.js';
 import type { PanelName } from '../../core/method/index.js';
 import { formatLength } from '../../core/units/index.js';
+import { takeLine } from '../shared/line-in-hand.js';
+import { LineTold } from '../shared/LineTold.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
@@ -29,8 +31,9 @@ export const SeatAngleLine = memo(function SeatAngleLine({ panelName }: DerivedL
   const source = sources.includes('hand') ? 'hand' : sources.includes('estimate') ? 'estimate' : 'sheet';
   const { tiltPoint, centreWaist } = panel.points;
   const label = panelName === 'back' ? 'Seat angle' : 'Front rise angle';
+  const name = `${panelName}.seatAngle`;
   return (
-    <div className="line" data-line={`${panelName}.seatAngle`}>
+    <div className="line" data-line={name} onFocus={takeLine(name)}>
       <span className="label">{label}</span>
       <PlainField
         label={label}
@@ -44,11 +47,11 @@ export const SeatAngleLine = memo(function SeatAngleLine({ panelName }: DerivedL
         }}
       />
       <SourceMark source={source} label={label} onGiveBack={back} />
-      <div className="sum">
+      <LineTold line={name} title={label}>
         {withFractions(
-          `in ${formatLength(tiltPoint.x - centreWaist.x, tape)} over up ${formatLength(tiltPoint.y - centreWaist.y, tape)}`,
+          `inward ${formatLength(tiltPoint.x - centreWaist.x, tape)} over upward ${formatLength(tiltPoint.y - centreWaist.y, tape)}`,
         )}
-      </div>
+      </LineTold>
     </div>
   );
 });
@@ -75,8 +78,11 @@ export const HollowLine = memo(function HollowLine({ panelName }: DerivedLinePro
   if (!worked || !panel || !parameters) return null;
   const source = sourceOf(worked, name);
   const id = `hollow-${panelName}`;
+  const asked = parameters.depth * panel.diagonal;
+  const other = Math.abs(panel.hollow - asked) > 0.5;
+  const sheet = withFractions(formatLength(asked, tape));
   return (
-    <div className="line" data-line={name} data-source={source}>
+    <div className="line" data-line={name} data-source={source} onFocus={takeLine(name)}>
       <label htmlFor={id}>Hollow</label>
       <LengthField
         id={id}
@@ -87,15 +93,15 @@ export const HollowLine = memo(function HollowLine({ panelName }: DerivedLinePro
         onCommit={put}
       />
       <SourceMark source={source} label="Hollow" onGiveBack={back} />
-      <div className="sum">
-        {Number(parameters.depth.toFixed(3))} of the diagonal, {withFractions(formatLength(panel.diagonal, tape))}
-      </div>
-      {Math.abs(panel.hollow - parameters.depth * panel.diagonal) > 0.5 && (
+      {other && (
         <div className="drawn">
-          sheet <s>{withFractions(formatLength(parameters.depth * panel.diagonal, tape))}</s>: the nearest that a fair
-          rise has.
+          sheet <s>{sheet}</s>
         </div>
       )}
+      <LineTold line={name} title="Hollow">
+        {Number(parameters.depth.toFixed(3))} of the diagonal, {withFractions(formatLength(panel.diagonal, tape))}
+        {other && `. The sheet has ${sheet}: this is the nearest that a fair rise has.`}
+      </LineTold>
     </div>
   );
 });

@@ -1,9 +1,10 @@
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { memo, useCallback, useMemo, useState, type ReactNode } from 'react';
+import { memo, useCallback, useMemo, type ReactNode } from 'react';
 import { useShallow } from 'zustand/shallow';
 import { draftNotes } from '../../core/draft/index.js';
-import { LEVELS, PARAMETER_NAMES, type PanelName, type ParameterName } from '../../core/method/index.js';
+import { LEVELS, type PanelName, type ParameterName } from '../../core/method/index.js';
+import { BenchSections, type BenchSection } from '../shared/BenchSections.js';
 import { withFractions } from '../shared/fractions.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { changeDraft, giveBack } from '../store/work-changes.js';
@@ -11,18 +12,22 @@ import { useBoard } from './board-store.js';
 import { HollowLine, SeatAngleLine } from './DerivedLines.js';
 import { ParameterLine } from './ParameterLine.js';
 
-/** The lines a maker turns most; the seat angle and the hollow stand among them as figures of their own. */
-const BEFORE: readonly ParameterName[] = ['extension'];
-const SEAT: readonly ParameterName[] = ['centreIn', 'centreLift'];
-const AFTER: readonly ParameterName[] = [
-  'crotchDrop',
-  'dartIntake',
-  'dartLength',
-  'waistWidth',
+/** The lines of a panel by where they lie; the seat angle and the hollow stand among them as figures of their own. */
+const SEAT: readonly ParameterName[] = ['crotchDrop', 'tiltFrom', 'curveRise', 'hipWidth', 'thighWidth', 'crotchWidth'];
+const WAIST: readonly ParameterName[] = ['waistWidth', 'dartCount', 'dartIntake', 'dartLength', 'dartAt', 'sideLift'];
+const LEG: readonly ParameterName[] = [
   'kneeWidth',
   'hemWidth',
+  'sideOut',
+  'sideInset',
+  'creaseShift',
+  'inseamHollow',
+  'inseamHollowShare',
 ];
-const MAIN = new Set<ParameterName>([...BEFORE, ...SEAT, ...AFTER, 'depth']);
+const OF_SEAT = new Set<string>(['extension', 'seatAngle', 'centreIn', 'centreLift', 'depth', ...SEAT]);
+const OF_WAIST = new Set<string>(WAIST);
+const OF_LEG = new Set<string>(LEG);
+const OF_FRAME = new Set<string>(LEVELS.map(([name]) => name));
 
 const pieceStyle = (name: PanelName): object => ({
   color: `var(--${name})`,
@@ -55,21 +60,6 @@ const PieceToggle = memo(function PieceToggle() {
   );
 });
 
-/** A group of lines that is made only once it is opened. */
-function Fold({ title, children }: { title: string; children: () => ReactNode }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <details
-      onToggle={(event) => {
-        setOpen(event.currentTarget.open);
-      }}
-    >
-      <summary>{title}</summary>
-      {open && children()}
-    </details>
-  );
-}
-
 const Notes = memo(function Notes() {
   const draft = useComputed((c) => c.draft);
   const unit = useUnit();
@@ -78,16 +68,16 @@ const Notes = memo(function Notes() {
 });
 
 const NoteList = memo(function NoteList({ text }: { text: string }) {
-  if (text === '') return null;
+  if (text === '') return <p className="quiet">Nothing had to be settled: every line lies as the sheet has it.</p>;
   return (
-    <details open>
-      <summary>What the drafting settled</summary>
+    <>
+      <h3>What the drafting settled</h3>
       <ul className="notes">
         {text.split('\n').map((note) => (
           <li key={note}>{withFractions(note)}</li>
         ))}
       </ul>
-    </details>
+    </>
   );
 });
 
@@ -126,29 +116,58 @@ const Redrawn = memo(function Redrawn() {
   );
 });
 
+/** The name of a line without the piece it belongs to; a line of the other piece is none of this one's. */
+const ofPiece = (name: string, piece: PanelName): string =>
+  name.startsWith(`${piece}.`) ? name.slice(piece.length + 1) : name;
+
 /** The bench at Draft: the parameters of the piece in hand, the frame, and what the drafting did by itself. */
 export function DraftBench() {
   const inHand = useBoard((s) => s.inHand);
   const drawn = useComputed((c) => c.draft !== undefined);
+  const byHand = useWork(useShallow(({ work }) => Object.keys(work.draft.set)));
   if (!drawn) return <p className="quiet">Enter the four measurements first.</p>;
   const line = (p: ParameterName): ReactNode => <ParameterLine key={p} name={`${inHand}.${p}`} />;
+  const section = (id: string, label: string, names: ReadonlySet<string>, content: () => ReactNode): BenchSection => ({
+    id,
+    label,
+    marked: byHand.some((name) => names.has(ofPiece(name, inHand))),
+    holds: (name) => names.has(ofPiece(name, inHand)),
+    content: () => <div key={inHand}>{content()}</div>,
+  });
   return (
-    <>
-      <Redrawn />
-      <PieceToggle />
-      <div key={inHand}>
-        {BEFORE.map(line)}
-        <SeatAngleLine panelName={inHand} />
-        {SEAT.map(line)}
-        <HollowLine panelName={inHand} />
-        {AFTER.map(line)}
-        <Fold title={`All other lines of the ${inHand}`}>
-          {() => PARAMETER_NAMES.filter((p) => !MAIN.has(p)).map(line)}
-        </Fold>
-        <Fold title="Frame">{() => LEVELS.map(([name]) => <ParameterLine key={name} name={name} />)}</Fold>
-      </div>
-      <Notes />
-      <GiveAllBack />
-    </>
+    <BenchSections
+      bench="draft"
+      above={
+        <div>
+          <Redrawn />
+          <PieceToggle />
+        </div>
+      }
+      sections={[
+        section('seat', 'Seat', OF_SEAT, () => (
+          <>
+            {line('extension')}
+            <SeatAngleLine panelName={inHand} />
+            {line('centreIn')}
+            {line('centreLift')}
+            <HollowLine panelName={inHand} />
+            {SEAT.map(line)}
+          </>
+        )),
+        section('waist', 'Waist', OF_WAIST, () => WAIST.map(line)),
+        section('leg', 'Leg', OF_LEG, () => LEG.map(line)),
+        section('frame', 'Frame', OF_FRAME, () => LEVELS.map(([name]) => <ParameterLine key={name} name={name} />)),
+        {
+          id: 'settled',
+          label: 'Settled',
+          content: () => (
+            <>
+              <Notes />
+              <GiveAllBack />
+            </>
+          ),
+        },
+      ]}
+    />
   );
 }

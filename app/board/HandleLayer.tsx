@@ -3,6 +3,7 @@ import { lineKind, type ParameterName } from '../../core/method/index.js';
 import type { Draft } from '../../core/chain/index.js';
 import { add, scale, type Point } from '../../core/geometry/index.js';
 import { formatLength, handStep, type Tape } from '../../core/units/index.js';
+import { takeLine } from '../shared/line-in-hand.js';
 import { type HandValues } from '../store/open-work.js';
 import { giveBack, previewByHand, setByHand } from '../store/work-changes.js';
 import { useChange } from '../store/work-context.js';
@@ -161,6 +162,7 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
             onPointerDown={(event) => {
               start(handle, event);
             }}
+            onFocus={takeLine(`${inHand}.${handle.sets[0] ?? ''}`)}
             onPointerMove={move}
             onPointerUp={end}
             onPointerCancel={end}

@@ -10,6 +10,8 @@ import {
 } from '../../core/method/index.js';
 import { refusalSentence, type Refusal } from '../../core/refusal/index.js';
 import { formatLength, readerIn, type Tape, type Unit } from '../../core/units/index.js';
+import { takeLine } from '../shared/line-in-hand.js';
+import { LineTold } from '../shared/LineTold.js';
 import { LengthField, type FieldSource } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
@@ -51,7 +53,7 @@ const Line = memo(function Line({ name, label, value, source, sum, unit, problem
     [change, name],
   );
   return (
-    <div className="line" data-line={name} data-source={source}>
+    <div className="line" data-line={name} data-source={source} onFocus={takeLine(name)}>
       <label htmlFor={id}>{label}</label>
       {kind === 'length' && typeof value === 'number' && (
         <LengthField id={id} label={label} mm={value} unit={unit} source={source} problem={problem} onCommit={put} />
@@ -87,12 +89,19 @@ const Line = memo(function Line({ name, label, value, source, sum, unit, problem
       )}
       <SourceMark source={source} label={label} onGiveBack={back} />
       {problem !== undefined && kind !== 'length' && <p className="problem">{problem}</p>}
-      <div className="sum">{source === 'hand' ? `sheet: ${sum}` : sum}</div>
       {drawn !== undefined && (
         <div className="drawn">
-          drawn <b>{drawn}</b>: {why}
+          drawn <b>{drawn}</b>
         </div>
       )}
+      <LineTold line={name} title={label}>
+        {source === 'hand' ? `set by hand; the sheet has ${sum}` : sum}
+        {drawn !== undefined && (
+          <>
+            . Drawn {drawn}: {why}
+          </>
+        )}
+      </LineTold>
     </div>
   );
 });
@@ -120,17 +129,21 @@ export const ParameterLine = memo(function ParameterLine({ name, label }: { name
   const line = worked?.ledger.get(name);
   if (!worked || !line) return null;
   const parameter = panelLine(name)?.parameter;
+  const told = drawn === undefined ? undefined : sayFigure(name, drawn, tape);
+  const entry = entered ?? line.value;
+  // What reads alike on the reader's tape is not told twice.
+  const otherwise = typeof entry === 'number' && told === sayFigure(name, entry, tape) ? undefined : told;
   const words = label ?? (parameter ? PANEL_PARAMETERS[parameter].label : lineLabel(worked.sheet, name));
   return (
     <Line
       name={name}
       label={words}
-      value={entered ?? line.value}
+      value={entry}
       source={entered === undefined ? sourceOf(worked, name) : 'hand'}
       sum={withFractions(showSum(worked, name, unit).told)}
       unit={unit}
       problem={refusal && refusalSentence(refusal, readerIn(unit))}
-      drawn={drawn === undefined ? undefined : sayFigure(name, drawn, tape)}
+      drawn={otherwise}
       why={why}
     />
   );

@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import { formatFigure, toMm, type Tape, type Unit } from '../../core/units/index.js';
+import { usePointer } from './pointer.js';
 import { RULER, type ScreenSize, type View } from './view.js';
 
 const LEAST_LABEL_GAP = 58;
@@ -25,11 +26,22 @@ interface RulersProps {
   readonly view: View;
   readonly size: ScreenSize;
   readonly tape: Tape;
-  readonly pointer: { readonly x: number; readonly y: number } | undefined;
+}
+
+/** Where the pointer stands on both tapes. */
+function PointerMark() {
+  const pointer = usePointer((p) => p.at);
+  if (!pointer) return null;
+  return (
+    <>
+      <line className="pointer" x1={pointer.x} x2={pointer.x} y1={RULER - 14} y2={RULER} />
+      <line className="pointer" y1={pointer.y} y2={pointer.y} x1={RULER - 14} x2={RULER} />
+    </>
+  );
 }
 
 /** A tape along the top and one along the left, from the waist line down, with a mark that follows the pointer. */
-export const Rulers = memo(function Rulers({ view, size, tape, pointer }: RulersProps) {
+export const Rulers = memo(function Rulers({ view, size, tape }: RulersProps) {
   const across = ticks((RULER - view.x) / view.scale, (size.width - view.x) / view.scale, view, tape.unit);
   const down = ticks((RULER - view.y) / view.scale, (size.height - view.y) / view.scale, view, tape.unit);
   const figure = (mm: number): string =>
@@ -67,12 +79,7 @@ export const Rulers = memo(function Rulers({ view, size, tape, pointer }: Rulers
       <text x={4} y={17}>
         {tape.unit}
       </text>
-      {pointer && (
-        <>
-          <line className="pointer" x1={pointer.x} x2={pointer.x} y1={RULER - 14} y2={RULER} />
-          <line className="pointer" y1={pointer.y} y2={pointer.y} x1={RULER - 14} x2={RULER} />
-        </>
-      )}
+      <PointerMark />
     </g>
   );
 });

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { CheckId } from '../../core/check/index.js';
+import type { CheckGroupId, CheckId } from '../../core/check/index.js';
 import type { EdgeName } from '../../core/draft/index.js';
 import type { Levels, PanelName } from '../../core/method/index.js';
 import type { Point } from '../../core/geometry/index.js';
@@ -39,6 +39,12 @@ interface BoardState {
   readonly levelShown: boolean;
   readonly levelAt: number | undefined;
   readonly lit: Lit;
+  /** What of the checks lies on the bench: those that ask for something, all, or a group of them; none while closed. */
+  readonly checks: 'asking' | 'all' | CheckGroupId | undefined;
+  /** The check in hand, whose band, meaning and corrections are on the bench. */
+  readonly check: CheckId | undefined;
+  /** The alteration in hand, whose lines are shown on the piece. */
+  readonly alteration: string | undefined;
   /** The outline laid under the draft as a hand moves it, not yet kept. */
   readonly referenceTrial: Reference | undefined;
   readonly set: (change: Partial<Omit<BoardState, 'set'>>) => void;
@@ -56,6 +62,9 @@ export const useBoard = create<BoardState>()((set) => ({
   levelShown: false,
   levelAt: undefined,
   lit: UNLIT,
+  checks: undefined,
+  check: undefined,
+  alteration: undefined,
   referenceTrial: undefined,
   set: (change) => {
     set(change);

@@ -3,6 +3,11 @@ import { EDGE_NAMES, type Block } from '../../core/draft/index.js';
 import { PANEL_NAMES } from '../../core/method/index.js';
 import { toBoard, toPanel, type Arranged } from './arrange.js';
 import type { TakenPoint } from './board-store.js';
+import type { Drawn } from './drawn-board.js';
+import { fromScreen } from './view.js';
+
+/** How near, in pixels, the measuring tool is drawn to a seam. */
+const REACH = 12;
 
 /** What two taken points measure, in mm. */
 export interface Reading {
@@ -27,6 +32,10 @@ export function takePoint(block: Block, arranged: Arranged, at: Point, reach: nu
   }
   return best?.taken ?? { at, on: undefined };
 }
+
+/** Takes what lies under a place on the screen, in pixels. */
+export const takeAt = ({ draft, arranged, view }: Drawn, at: Point): TakenPoint =>
+  takePoint(draft.block, arranged, fromScreen(at, view), REACH / view.scale);
 
 /** Reads the distance between two taken points, and the length of the seam between them. */
 export function readBetween(a: TakenPoint, b: TakenPoint): Reading {

@@ -3,6 +3,10 @@ import type { Point } from '../../core/geometry/index.js';
 import { useView, zoomView, type View } from './view.js';
 
 const WHEEL_ZOOM = 1.0016;
+/** A pinch on a trackpad comes as a wheel with Ctrl held, in much smaller steps. */
+const PINCH_ZOOM = 1.01;
+/** What a line and a page of a wheel are in pixels, where a browser counts in them. */
+const WHEEL_UNITS = [1, 16, 400] as const;
 const KEY_ZOOM = 1.25;
 const KEY_PAN = 60;
 
@@ -30,7 +34,8 @@ export function useNavigation(svg: RefObject<SVGSVGElement | null>, current: Vie
         setView({ ...now.current, x: now.current.x - event.deltaY - event.deltaX });
         return;
       }
-      setView(zoomView(now.current, WHEEL_ZOOM ** -event.deltaY, at));
+      const pixels = event.deltaY * (WHEEL_UNITS[event.deltaMode] ?? 1);
+      setView(zoomView(now.current, (event.ctrlKey ? PINCH_ZOOM : WHEEL_ZOOM) ** -pixels, at));
     };
     target.addEventListener('wheel', wheel, { passive: false });
     return () => {

@@ -20,10 +20,10 @@ export const RULER = 26;
 const LEAST_SCALE = 0.05;
 const MOST_SCALE = 20;
 /** Room kept free about the pieces when all is shown: level names at the left, tapes at left and top. */
-const PADDING = { left: 128, right: 64, top: 48, bottom: 26 };
-/** On a telephone the board's tools lie along its foot. */
+const PADDING = { left: 128, right: 40, top: 48, bottom: 22 };
+/** On a telephone the pieces fill the width: the level names give way to them. */
 const NARROW = 520;
-const NARROW_PADDING = { left: 124, right: 12, top: 40, bottom: 60 };
+const NARROW_PADDING = { left: 40, right: 12, top: 40, bottom: 16 };
 
 /** The view that shows a whole box. */
 export function fitView(box: Box, size: ScreenSize): View {
@@ -43,6 +43,16 @@ export function zoomView(view: View, factor: number, at: Point): View {
   const scale = Math.min(MOST_SCALE, Math.max(LEAST_SCALE, view.scale * factor));
   const k = scale / view.scale;
   return { scale, x: at.x - (at.x - view.x) * k, y: at.y - (at.y - view.y) * k };
+}
+
+/** Pixels a millimetre at full size, as style sheets count them. */
+const FULL_SIZE = 96 / 25.4;
+
+/** The scale at which the board lies, as a drawing states it: `1 : 5.2`, or `2.1 : 1` where it is larger than life. */
+export function scaleWords({ scale }: View): string {
+  const times = FULL_SIZE / scale;
+  const figure = (x: number): string => String(Number(x.toFixed(x < 9.95 ? 1 : 0)));
+  return times >= 1 ? `1 : ${figure(times)}` : `${figure(1 / times)} : 1`;
 }
 
 /** A board point on the screen. */

@@ -5,7 +5,8 @@ import { useComputed, useTape, useWork } from '../store/work-context.js';
 import { ChoiceLine } from './ChoiceLines.js';
 import { SettingLine } from './SettingLine.js';
 
-const BUILD = ['seat', 'stomach', 'thighs', 'age'] as const;
+/** The choices that follow from the person. */
+export const BUILD = ['seat', 'stomach', 'thighs', 'age'] as const;
 
 /** What one term does to a line, in words: `Full seat: back centre lift 0.6 → 2.6 cm`. */
 function movedBy(worked: Worked, line: LedgerLine, tape: Tape): string[] {
@@ -33,7 +34,6 @@ export function BuildLines() {
   const scale = worked && [...worked.ledger.values()].find((line) => line.scale !== 1)?.scale;
   return (
     <>
-      <h3>Build</h3>
       {COMMON.choices
         .filter((c) => (BUILD as readonly string[]).includes(c.id))
         .map((choice) => (

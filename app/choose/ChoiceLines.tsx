@@ -4,6 +4,8 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import { useId } from 'react';
 import type { Choice } from '../../core/method/index.js';
+import { takeLine } from '../shared/line-in-hand.js';
+import { LineTold } from '../shared/LineTold.js';
 import { useChange, useComputed, useWork } from '../store/work-context.js';
 import { choose, unchoose } from '../store/work-changes.js';
 
@@ -46,7 +48,7 @@ export function ChoiceLine({ choice, unset }: { choice: Choice; unset?: string }
   const holds = useComputed((c) => c.draft?.worked.choices[choice.id]) ?? chosen ?? choice.values[0]?.id;
   const value = choice.values.find((v) => v.id === holds);
   return (
-    <div className="line" data-line={choice.id}>
+    <div className="line" data-line={choice.id} onFocus={takeLine(choice.id)}>
       <label htmlFor={id}>{choice.label}</label>
       <NativeSelect
         inputProps={{ id }}
@@ -64,7 +66,9 @@ export function ChoiceLine({ choice, unset }: { choice: Choice; unset?: string }
           </option>
         ))}
       </NativeSelect>
-      <div className="sum">{value?.about}</div>
+      <LineTold line={choice.id} title={`${choice.label}: ${value?.label.toLowerCase() ?? ''}.`}>
+        {value?.about}
+      </LineTold>
     </div>
   );
 }

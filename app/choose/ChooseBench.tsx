@@ -1,13 +1,17 @@
-import { COMMON, settingsOf, type Choice } from '../../core/method/index.js';
+import type { ReactNode } from 'react';
+import { useShallow } from 'zustand/shallow';
+import { COMMON, settingsOf, type Choice, type Setting } from '../../core/method/index.js';
 import { sheetOf } from '../store/sheets.js';
 import { useComputed, useWork } from '../store/work-context.js';
-import { BuildLines } from './BuildLines.js';
+import { BenchSections, type BenchSection } from '../shared/BenchSections.js';
+import { BUILD, BuildLines } from './BuildLines.js';
 import { ChoiceLine, ChoiceRadios } from './ChoiceLines.js';
 import { EASE_SETTINGS, EaseTable } from './EaseTable.js';
 import { HouseRules } from './HouseRules.js';
 import { MethodPick } from './MethodPick.js';
 import { SettingLine } from './SettingLine.js';
 
+const names = (settings: readonly Setting[]): string[] => settings.map((s) => s.name);
 const LEG = COMMON.choices.find((c) => c.id === 'leg');
 const named = (...ids: string[]): Choice[] => COMMON.choices.filter((c) => ids.includes(c.id));
 const OF_SHORT_LEG = named('legFrom', 'shortHem');
@@ -28,41 +32,64 @@ export function ChooseBench() {
   );
   const short = useComputed((c) => c.draft?.block.front.kneeOnPiece === false);
   const ofBand = settings.filter((s) => s.when?.['bandCounts'] !== undefined);
+  const byHand = useWork(
+    useShallow(({ work: { draft } }) => [...Object.keys(draft.settings), ...Object.keys(draft.choices)]),
+  );
+  const section = (id: string, label: string, names: readonly string[], content: () => ReactNode): BenchSection => ({
+    id,
+    label,
+    marked: byHand.some((name) => names.includes(name)),
+    content,
+  });
+  const inLeg = [...(short ? OF_SHORT_LEG : []), ...OF_LEG];
   return (
-    <>
-      <MethodPick />
-      {sheet.choices.map((c) => (
-        <ChoiceRadios key={c.id} choice={c} />
-      ))}
-      <EaseTable
-        leg={
+    <BenchSections
+      bench="choose"
+      sections={[
+        section(
+          'method',
+          'Method',
+          sheet.choices.map((c) => c.id),
+          () => (
+            <>
+              <MethodPick />
+              {sheet.choices.map((c) => (
+                <ChoiceRadios key={c.id} choice={c} />
+              ))}
+            </>
+          ),
+        ),
+        section('ease', 'Ease', [...EASE_SETTINGS], () => <EaseTable />),
+        section('leg', 'Leg', ['leg', ...names(ofLeg), ...names(ofSheet), ...inLeg.map((c) => c.id)], () => (
           <>
             {LEG && <ChoiceLine choice={LEG} />}
             {ofLeg.map((s) => (
               <SettingLine key={s.name} setting={s} />
             ))}
+            {ofSheet.map((s) => (
+              <SettingLine key={s.name} setting={s} />
+            ))}
+            {inLeg.map((choice) => (
+              <ChoiceLine key={choice.id} choice={choice} />
+            ))}
           </>
-        }
-      />
-      <BuildLines />
-      <h3>Leg and length</h3>
-      {ofSheet.map((s) => (
-        <SettingLine key={s.name} setting={s} />
-      ))}
-      {[...(short ? OF_SHORT_LEG : []), ...OF_LEG].map((choice) => (
-        <ChoiceLine key={choice.id} choice={choice} />
-      ))}
-      <h3>Band and rises</h3>
-      {OF_BAND.map((choice) => (
-        <ChoiceLine key={choice.id} choice={choice} />
-      ))}
-      {ofBand.map((s) => (
-        <SettingLine key={s.name} setting={s} />
-      ))}
-      {OF_RISES.map((choice) => (
-        <ChoiceLine key={choice.id} choice={choice} />
-      ))}
-      <HouseRules />
-    </>
+        )),
+        section('rises', 'Rises', [...OF_BAND, ...OF_RISES].map((c) => c.id).concat(names(ofBand)), () => (
+          <>
+            {OF_BAND.map((choice) => (
+              <ChoiceLine key={choice.id} choice={choice} />
+            ))}
+            {ofBand.map((s) => (
+              <SettingLine key={s.name} setting={s} />
+            ))}
+            {OF_RISES.map((choice) => (
+              <ChoiceLine key={choice.id} choice={choice} />
+            ))}
+          </>
+        )),
+        section('build', 'Build', BUILD, () => <BuildLines />),
+        section('house', 'House', [], () => <HouseRules />),
+      ]}
+    />
   );
 }

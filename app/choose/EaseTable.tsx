@@ -1,11 +1,13 @@
 import NativeSelect from '@mui/material/NativeSelect';
-import { useId, type ReactNode } from 'react';
+import { useId } from 'react';
 import { easeTable, extensionsFor, type EaseRow } from '../../core/chain/index.js';
 import { FIT_CLASSES, fitClassOf, showSum, warningSentence, type FitClassId } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatFigure, formatLength, readerIn } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { inputNow } from '../store/sheets.js';
+import { takeLine } from '../shared/line-in-hand.js';
+import { LineTold } from '../shared/LineTold.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
@@ -87,8 +89,9 @@ function EaseLine({ row }: { row: EaseRow }) {
     }
   };
   const line = row.setting && draft?.worked.ledger.get(row.setting.name);
+  const lineName = row.setting?.name ?? 'thighWidth';
   return (
-    <div className="line ease-line" data-line={row.setting?.name ?? 'thighWidth'} data-source={source}>
+    <div className="line ease-line" data-line={lineName} data-source={source} onFocus={takeLine(lineName)}>
       <span className="label">
         {row.label} <span className="quiet">{withFractions(formatFigure(row.body, tape))}</span>
       </span>
@@ -121,14 +124,14 @@ function EaseLine({ row }: { row: EaseRow }) {
           wish(undefined, 'ease');
         }}
       />
-      <div className="sum">
+      <LineTold line={lineName} title={row.label}>
         {line && draft && line.source !== 'hand'
           ? `${withFractions(showSum(draft.worked, line.name, unit).told)}. ${line.reason}`
           : row.setting
             ? ''
             : 'Both crotch widths together; a figure given here changes both extensions.'}
         {overTold(row, (mm) => withFractions(formatLength(mm, tape)))}
-      </div>
+      </LineTold>
     </div>
   );
 }
@@ -138,7 +141,7 @@ const percent = (share: number): number => Math.round(share * 1000) / 10;
 /**
  * How close it fits and of what cloth: the class, and every finished girth as body + ease, which both pieces follow.
  */
-export function EaseTable({ leg }: { leg: ReactNode }) {
+export function EaseTable() {
   const unit = useUnit();
   const classId = useId();
   const work = useWork((s) => s.work);
@@ -166,7 +169,6 @@ export function EaseTable({ leg }: { leg: ReactNode }) {
   );
   return (
     <>
-      <h3>Fit and ease</h3>
       <div className="line">
         <label htmlFor={classId}>Fit</label>
         <NativeSelect
@@ -192,7 +194,6 @@ export function EaseTable({ leg }: { leg: ReactNode }) {
           {(draft?.worked.fitClass ?? fitClassOf(sheet, work.draft.choices)).label.toLowerCase()}.
         </p>
       )}
-      {leg}
       {draft?.worked.warnings.map((w) => (
         <p key={w.code === 'outOfRange' ? w.label : w.code} className="doubt" role="note">
           {withFractions(warningSentence(w, readerIn(unit)))}

@@ -3,6 +3,8 @@ import NativeSelect from '@mui/material/NativeSelect';
 import Switch from '@mui/material/Switch';
 import { useId } from 'react';
 import type { WaistSchool } from '../../core/draft/index.js';
+import { takeLine } from '../shared/line-in-hand.js';
+import { LineTold } from '../shared/LineTold.js';
 import { useChange, useComputed, useWork } from '../store/work-context.js';
 import { changeRules } from '../store/work-changes.js';
 import { SettingLine } from './SettingLine.js';
@@ -28,8 +30,7 @@ export function HouseRules() {
   const settings = useComputed((c) => c.draft?.worked.settings) ?? [];
   return (
     <>
-      <h3>Rules of the house</h3>
-      <div className="line" data-line="waistPlan">
+      <div className="line" data-line="waistPlan" onFocus={takeLine('waistPlan')}>
         <label htmlFor={id}>Surplus at the waist</label>
         <NativeSelect
           inputProps={{ id }}
@@ -45,7 +46,9 @@ export function HouseRules() {
             </option>
           ))}
         </NativeSelect>
-        <div className="sum">{SCHOOLS.find(([school]) => school === rules.waistPlan)?.[2]}</div>
+        <LineTold line="waistPlan" title="Surplus at the waist:">
+          {SCHOOLS.find(([school]) => school === rules.waistPlan)?.[2]}
+        </LineTold>
       </div>
       {SWITCHES.map(([rule, label, about]) => (
         <FormControlLabel
@@ -67,14 +70,12 @@ export function HouseRules() {
           }
         />
       ))}
-      <details>
-        <summary>Limits of the house</summary>
-        {settings
-          .filter((s) => s.group === 'house')
-          .map((s) => (
-            <SettingLine key={s.name} setting={s} />
-          ))}
-      </details>
+      <h3>Limits of the house</h3>
+      {settings
+        .filter((s) => s.group === 'house')
+        .map((s) => (
+          <SettingLine key={s.name} setting={s} />
+        ))}
     </>
   );
 }

@@ -3,6 +3,8 @@ import { showSum, type Setting } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { readerIn } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { takeLine } from '../shared/line-in-hand.js';
+import { LineTold } from '../shared/LineTold.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PlainField } from '../shared/PlainField.js';
 import { SourceMark } from '../shared/SourceMark.js';
@@ -26,7 +28,7 @@ export function SettingLine({ setting }: { setting: Setting }) {
     change(changeSetting(setting.name, figure));
   };
   return (
-    <div className="line" data-line={setting.name} data-source={source}>
+    <div className="line" data-line={setting.name} data-source={source} onFocus={takeLine(setting.name)}>
       <label htmlFor={id}>{setting.label}</label>
       {setting.kind === 'share' ? (
         <PlainField
@@ -60,12 +62,12 @@ export function SettingLine({ setting }: { setting: Setting }) {
           commit(undefined);
         }}
       />
-      <div className="sum">
+      <LineTold line={setting.name} title={setting.label}>
         {worked && line
           ? `${withFractions(showSum(worked, setting.name, unit).told)}${setting.formula === undefined ? '' : '. '}`
           : ''}
         {setting.reason}
-      </div>
+      </LineTold>
     </div>
   );
 }

@@ -3,6 +3,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { REQUIRED_IDS, type MeasurementId } from '../../core/measure/index.js';
+import { BenchSections } from '../shared/BenchSections.js';
 import { usePreferences } from '../store/preferences.js';
 import type { RoomId } from '../store/rooms.js';
 import { useCurrentSet, useWork } from '../store/work-context.js';
@@ -12,7 +13,7 @@ import { MeasurementLine } from './MeasurementLine.js';
 import { OneAtATime } from './OneAtATime.js';
 import { PairForm } from './PairForm.js';
 import { PersonLines } from './PersonLines.js';
-import { SetLines } from './SetLines.js';
+import { NewerNote, SetLines } from './SetLines.js';
 import { SizePick } from './SizePick.js';
 import { useMeasuringOrder } from './use-order.js';
 
@@ -82,41 +83,63 @@ function BodyFigures() {
   );
 }
 
-/** The bench at Measure: whose figures, which set, the figures themselves, and what looks wrong. */
+/** The figures of the set in hand, however they were come by. */
+function Figures({ room }: { room: RoomId }) {
+  const { source } = useCurrentSet();
+  return (
+    <>
+      <NewerNote />
+      {source === 'body' && <BodyFigures />}
+      {source === 'pair' && (
+        <>
+          <Doubts />
+          <PairForm />
+        </>
+      )}
+      {source === 'chart' && (
+        <>
+          <Doubts />
+          <SizePick room={room} />
+        </>
+      )}
+    </>
+  );
+}
+
+/** The bench at Measure: the figures first; whose they are, which set and which size a press away. */
 export function MeasureBench({ room }: { room: RoomId }) {
   const set = useCurrentSet();
-  const personId = useWork(({ work }) => work.person.id);
+  const person = useWork(({ work }) => work.person);
   const empty = Object.keys(set.values).length === 0 && set.source === 'body';
   useEffect(() => {
     // A new person: the cursor waits where the tape begins.
     if (empty) document.getElementById('measure-waist')?.focus();
   }, [empty, set.id]);
   return (
-    <>
-      <PersonLines />
-      <SetLines />
-      {set.source === 'body' && <BodyFigures />}
-      {set.source === 'pair' && (
-        <>
-          <Doubts />
-          <PairForm />
-        </>
-      )}
-      {set.source === 'chart' && (
-        <>
-          <Doubts />
-          <SizePick room={room} />
-        </>
-      )}
-      {set.source !== 'chart' && (
-        <details>
-          <summary>Nearest size of a chart</summary>
-          <SizePick room={room} />
-        </details>
-      )}
-      <p>
-        <Link to={`/${room}/person/${personId}/history`}>History and comparison</Link>
-      </p>
-    </>
+    <BenchSections
+      bench="measure"
+      above={
+        <p className="whose-figures">
+          <strong>{person.name}</strong>, {set.source === 'body' ? 'measured' : 'taken'} {set.date}
+        </p>
+      }
+      sections={[
+        { id: 'figures', label: 'Figures', content: () => <Figures room={room} /> },
+        {
+          id: 'person',
+          label: 'Person',
+          content: () => (
+            <>
+              <PersonLines />
+              <p>
+                <Link to={`/${room}/person/${person.id}/history`}>History and comparison</Link>
+              </p>
+            </>
+          ),
+        },
+        { id: 'set', label: 'Set', content: () => <SetLines /> },
+        ...(set.source === 'chart' ? [] : [{ id: 'sizes', label: 'Sizes', content: () => <SizePick room={room} /> }]),
+      ]}
+    />
   );
 }

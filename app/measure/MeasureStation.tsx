@@ -2,7 +2,14 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { ReactNode } from 'react';
 import { newerSet, setOf, valuesOf } from '../../core/kept/index.js';
-import { EMPTY_PAIR, howTaken, measurementLabel, PAIR_FIGURES, type FinishedPair } from '../../core/measure/index.js';
+import {
+  EMPTY_PAIR,
+  howTaken,
+  measurementLabel,
+  PAIR_FIGURES,
+  type FinishedPair,
+  type MeasurementId,
+} from '../../core/measure/index.js';
 import { PiecePicture } from '../shared/PiecePicture.js';
 import { usePreferences } from '../store/preferences.js';
 import type { RoomId } from '../store/rooms.js';
@@ -16,6 +23,23 @@ import { WhatWouldChange } from './NewerSet.js';
 
 /** What fills the middle of the room while measuring. */
 type Middle = 'body' | 'pieces' | 'changes';
+
+/** What goes wrong with a measurement, and what is owed to the person. */
+function MistakeWords({ id }: { id: MeasurementId }) {
+  const { care, mistake } = howTaken(id);
+  return (
+    <>
+      {' '}
+      <strong>Usual mistake:</strong> {mistake}
+      {care && (
+        <>
+          {' '}
+          <strong>Care:</strong> {care}
+        </>
+      )}
+    </>
+  );
+}
 
 function DrawnFigure() {
   const work = useWork((s) => s.work);
@@ -34,8 +58,9 @@ function DrawnFigure() {
       ) : (
         <BodyFigure values={valuesOf(set)} adopted={set.adopted} figure={work.person.figure} inHand={inHand} />
       )}
-      <div className="figure-words">
+      <div className="figure-words" id="measure-how">
         <strong>{label}</strong> {how}
+        {!pair && <MistakeWords id={inHand} />}
       </div>
       <div className="pieces-inset">
         {block ? (

@@ -1,10 +1,19 @@
 import { useState } from 'react';
 import { bodyOf } from '../../core/chain/index.js';
 import { valuesOf } from '../../core/kept/index.js';
-import { figuresOf, howTaken, MEASUREMENTS, type Known, type MeasurementId } from '../../core/measure/index.js';
+import {
+  figuresOf,
+  hasRules,
+  howTaken,
+  MEASUREMENTS,
+  type Known,
+  type MeasurementId,
+} from '../../core/measure/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatFigure, formatLength, readerIn } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { takeLine } from '../shared/line-in-hand.js';
+import { LineTold } from '../shared/LineTold.js';
 import { LengthField } from '../shared/LengthField.js';
 import { SourceMark } from '../shared/SourceMark.js';
 import { inputNow } from '../store/sheets.js';
@@ -12,7 +21,6 @@ import { useChange, useComputed, useCurrentSet, useTape, useUnit, useWork } from
 import { changeMeasurement } from '../store/work-changes.js';
 import { useMeasuring } from './measuring-store.js';
 import { RulesList } from './RulesList.js';
-import { TakingWords } from './TakingWords.js';
 
 /** What stands in for a figure that was not measured, with its sum; nothing where it was, or where no rule serves. */
 export function useEstimate(
@@ -52,7 +60,7 @@ export function MeasurementField({ id, onNext }: { id: MeasurementId; onNext: ()
       source={estimate && !estimate.known.taken ? 'estimate' : 'measured'}
       placeholder={estimate ? withFractions(`≈ ${formatFigure(estimate.known.mm, tape)}`) : ''}
       problem={refusal && refusalSentence(refusal, readerIn(unit))}
-      describedBy={`measure-${id}-how`}
+      describedBy="measure-how"
       onCommit={(next) => {
         change(changeMeasurement(id, next));
       }}
@@ -61,37 +69,50 @@ export function MeasurementField({ id, onNext }: { id: MeasurementId; onNext: ()
   );
 }
 
-/** One measurement in the list: its field; while it is in hand, how it is taken and what the rules give. */
+/** One measurement in the list: its field, and on a press what the rules give for it. */
 export function MeasurementLine({ id, onNext }: { id: MeasurementId; onNext: () => void }) {
   const info = MEASUREMENTS.get(id);
-  const measuring = useMeasuring();
+  const set = useMeasuring((m) => m.set);
   const estimate = useEstimate(id);
-  const [taken, setTaken] = useState(false);
-  // It stays open until another is in hand: a line that closed as a button is pressed would move the button away.
-  const open = taken && measuring.inHand === id;
+  const [open, setOpen] = useState(false);
   if (!info) return null;
-  const taking = howTaken(id);
+  const label = info.label;
   return (
     <div
       className="line"
       data-line={id}
       onFocus={() => {
-        setTaken(true);
-        measuring.set({ inHand: id });
+        set({ inHand: id });
+        takeLine(id)();
       }}
     >
-      <label htmlFor={`measure-${id}`}>{info.label}</label>
+      <label htmlFor={`measure-${id}`}>{label}</label>
       <MeasurementField id={id} onNext={onNext} />
-      <SourceMark source={estimate && !estimate.known.taken ? 'estimate' : 'measured'} label={info.label} />
-      <div className="sum" id={`measure-${id}-how`}>
-        {open ? taking.how : estimate && withFractions(estimate.sum)}
-      </div>
+      {hasRules(id) ? (
+        <button
+          type="button"
+          className="rules-opener"
+          aria-expanded={open}
+          aria-label={`Rules for ${label.toLowerCase()}`}
+          title={`What the rules give for ${label.toLowerCase()}`}
+          onClick={() => {
+            setOpen(!open);
+          }}
+        >
+          {estimate && !estimate.known.taken ? '≈' : '…'}
+        </button>
+      ) : (
+        <SourceMark source="measured" label={label} />
+      )}
       {open && (
         <div className="in-hand">
-          <TakingWords taking={taking} />
           <RulesList id={id} />
         </div>
       )}
+      <LineTold line={id} title={label}>
+        {estimate ? `${withFractions(estimate.sum)}. ` : ''}
+        {howTaken(id).sharpens}
+      </LineTold>
     </div>
   );
 }

@@ -67,7 +67,7 @@ export function OneAtATime({ order }: { order: readonly MeasurementId[] }) {
           Next
         </Button>
       </div>
-      <p id={`measure-${id}-how`}>{taking.how}</p>
+      <p>{taking.how}</p>
       <TakingWords taking={taking} />
       <RulesList id={id} />
     </section>

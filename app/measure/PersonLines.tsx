@@ -83,34 +83,32 @@ export function PersonLines() {
           change(changePerson({ figure }));
         }}
       />
-      <details>
-        <summary>Build and note</summary>
-        {PARTS.map(([part, label]) => (
-          <ChoiceLine
-            key={part}
-            label={label}
-            value={person.build[part]}
-            choices={WEIGHTS.map((w) => [w, w] as const)}
-            onChoose={(weight) => {
-              change(changePerson({ build: { ...person.build, [part]: weight } }));
-            }}
-          />
-        ))}
-        <p className="quiet">As seen, for the fitting. The sheet is not changed by it.</p>
-        <div className="line">
-          <label htmlFor={noteId}>Note</label>
-          <NameField
-            id={noteId}
-            label="Note on the person"
-            className="text-field wide"
-            allowEmpty
-            value={person.note}
-            onCommit={(note) => {
-              change(changePerson({ note }));
-            }}
-          />
-        </div>
-      </details>
+      <h3>Build</h3>
+      {PARTS.map(([part, label]) => (
+        <ChoiceLine
+          key={part}
+          label={label}
+          value={person.build[part]}
+          choices={WEIGHTS.map((w) => [w, w] as const)}
+          onChoose={(weight) => {
+            change(changePerson({ build: { ...person.build, [part]: weight } }));
+          }}
+        />
+      ))}
+      <p className="quiet">As seen, for the fitting. The sheet is not changed by it.</p>
+      <div className="line">
+        <label htmlFor={noteId}>Note</label>
+        <NameField
+          id={noteId}
+          label="Note on the person"
+          className="text-field wide"
+          allowEmpty
+          value={person.note}
+          onCommit={(note) => {
+            change(changePerson({ note }));
+          }}
+        />
+      </div>
     </>
   );
 }

@@ -89,17 +89,37 @@ function Corrections() {
   );
 }
 
-/** Which set of measurements the draft is made from, what is known of it, and whether a newer one waits. */
+/** Says that a newer set waits, and what it would change. */
+export function NewerNote() {
+  const work = useWork((s) => s.work);
+  const measuring = useMeasuring();
+  const newer = newerSet(work.person, setOf(work));
+  if (!newer) return null;
+  return (
+    <div className="doubt" role="note" data-newer={newer.date}>
+      A newer set was taken on {newer.date}.{' '}
+      <Button
+        size="small"
+        variant="outlined"
+        onClick={() => {
+          measuring.set({ comparing: !measuring.comparing });
+        }}
+      >
+        {measuring.comparing ? 'Back to measuring' : 'What would change'}
+      </Button>
+    </div>
+  );
+}
+
+/** Which set of measurements the draft is made from, and what is known of it. */
 export function SetLines() {
   const work = useWork((s) => s.work);
   const set = setOf(work);
   const unit = useUnit();
   const change = useChange();
-  const measuring = useMeasuring();
   const dateId = useId();
   const takerId = useId();
   const noteId = useId();
-  const newer = newerSet(work.person, set);
   return (
     <>
       <ChoiceLine
@@ -113,110 +133,93 @@ export function SetLines() {
       <div className="set-acts">
         <AddSet />
       </div>
-      {newer && (
-        <div className="doubt" role="note" data-newer={newer.date}>
-          A newer set was taken on {newer.date}.{' '}
-          <Button
-            size="small"
-            variant="outlined"
-            onClick={() => {
-              measuring.set({ comparing: !measuring.comparing });
+      <div className="line">
+        <label htmlFor={dateId}>Taken on</label>
+        <input
+          id={dateId}
+          type="date"
+          className="text-field wide"
+          value={set.date}
+          onChange={(event) => {
+            if (event.target.value) change(changeSet({ date: event.target.value }));
+          }}
+        />
+      </div>
+      <div className="line">
+        <label htmlFor={takerId}>Taken by</label>
+        <NameField
+          id={takerId}
+          label="Taken by"
+          className="text-field wide"
+          allowEmpty
+          value={set.taker}
+          onCommit={(taker) => {
+            change(changeSet({ taker }));
+          }}
+        />
+      </div>
+      <ChoiceLine
+        label="By oneself"
+        value={set.byOneself ? 'yes' : 'no'}
+        choices={[
+          ['no', 'no'],
+          ['yes', 'yes: depths and rises are in doubt'],
+        ]}
+        onChoose={(by) => {
+          change(changeSet({ byOneself: by === 'yes' }));
+        }}
+      />
+      <ChoiceLine
+        label="Waist taken"
+        value={set.waistSits}
+        choices={[
+          ['natural', 'at the natural waist'],
+          ['low', 'low'],
+          ['high', 'high'],
+        ]}
+        onChoose={(waistSits) => {
+          change(changeSet({ waistSits }));
+        }}
+      />
+      {set.waistSits === 'low' && (
+        <div className="line">
+          <label htmlFor={`${dateId}-below`}>Below the natural waist</label>
+          <LengthField
+            id={`${dateId}-below`}
+            label="Below the natural waist"
+            mm={set.waistBelow}
+            unit={unit}
+            onCommit={(mm) => {
+              if (mm !== undefined && mm >= 0 && mm <= 300) change(changeSet({ waistBelow: mm }));
             }}
-          >
-            {measuring.comparing ? 'Back to measuring' : 'What would change'}
-          </Button>
+          />
         </div>
       )}
-      <details>
-        <summary>About this set</summary>
-        <div className="line">
-          <label htmlFor={dateId}>Taken on</label>
-          <input
-            id={dateId}
-            type="date"
-            className="text-field wide"
-            value={set.date}
-            onChange={(event) => {
-              if (event.target.value) change(changeSet({ date: event.target.value }));
-            }}
-          />
-        </div>
-        <div className="line">
-          <label htmlFor={takerId}>Taken by</label>
-          <NameField
-            id={takerId}
-            label="Taken by"
-            className="text-field wide"
-            allowEmpty
-            value={set.taker}
-            onCommit={(taker) => {
-              change(changeSet({ taker }));
-            }}
-          />
-        </div>
-        <ChoiceLine
-          label="By oneself"
-          value={set.byOneself ? 'yes' : 'no'}
-          choices={[
-            ['no', 'no'],
-            ['yes', 'yes: depths and rises are in doubt'],
-          ]}
-          onChoose={(by) => {
-            change(changeSet({ byOneself: by === 'yes' }));
+      <ChoiceLine
+        label="Inseam taken to"
+        value={set.inseamTo}
+        choices={[
+          ['floor', 'the floor'],
+          ['ankle', 'the ankle bone'],
+        ]}
+        onChoose={(inseamTo) => {
+          change(changeSet({ inseamTo }));
+        }}
+      />
+      <div className="line">
+        <label htmlFor={noteId}>Note</label>
+        <NameField
+          id={noteId}
+          label="Note on the set"
+          className="text-field wide"
+          allowEmpty
+          value={set.note}
+          onCommit={(note) => {
+            change(changeSet({ note }));
           }}
         />
-        <ChoiceLine
-          label="Waist taken"
-          value={set.waistSits}
-          choices={[
-            ['natural', 'at the natural waist'],
-            ['low', 'low'],
-            ['high', 'high'],
-          ]}
-          onChoose={(waistSits) => {
-            change(changeSet({ waistSits }));
-          }}
-        />
-        {set.waistSits === 'low' && (
-          <div className="line">
-            <label htmlFor={`${dateId}-below`}>Below the natural waist</label>
-            <LengthField
-              id={`${dateId}-below`}
-              label="Below the natural waist"
-              mm={set.waistBelow}
-              unit={unit}
-              onCommit={(mm) => {
-                if (mm !== undefined && mm >= 0 && mm <= 300) change(changeSet({ waistBelow: mm }));
-              }}
-            />
-          </div>
-        )}
-        <ChoiceLine
-          label="Inseam taken to"
-          value={set.inseamTo}
-          choices={[
-            ['floor', 'the floor'],
-            ['ankle', 'the ankle bone'],
-          ]}
-          onChoose={(inseamTo) => {
-            change(changeSet({ inseamTo }));
-          }}
-        />
-        <div className="line">
-          <label htmlFor={noteId}>Note</label>
-          <NameField
-            id={noteId}
-            label="Note on the set"
-            className="text-field wide"
-            allowEmpty
-            value={set.note}
-            onCommit={(note) => {
-              change(changeSet({ note }));
-            }}
-          />
-        </div>
-        <Corrections />
-      </details>
+      </div>
+      <Corrections />
     </>
   );
 }

@@ -1,7 +1,9 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useStore } from 'zustand';
-import { Board, type BoardProps } from '../board/Board.js';
+import { Board } from '../board/Board.js';
+import { PIECES, READINGS } from '../board/layers.js';
+import { useBoard } from '../board/board-store.js';
 import { StationFault } from '../shared/StationFault.js';
 import type { Autosave } from '../store/autosave.js';
 import { usePreferences } from '../store/preferences.js';
@@ -14,13 +16,23 @@ import { useKeptSafe } from './use-kept-safe.js';
 import { useRoomKeys } from './use-room-keys.js';
 import { Walk } from './Walk.js';
 
-const CheckTape = lazy(() => import('../board/CheckTape.js').then((m) => ({ default: m.CheckTape })));
+const CheckBench = lazy(() => import('../checks/CheckBench.js'));
+const CheckTape = lazy(() => import('../checks/CheckTape.js').then((m) => ({ default: m.CheckTape })));
 const DrawnOtherwise = lazy(() => import('./DrawnOtherwise.js'));
 const FindAnything = lazy(() => import('./FindAnything.js').then((m) => ({ default: m.FindAnything })));
 const SaveTrouble = lazy(() => import('./SaveTrouble.js').then((m) => ({ default: m.SaveTrouble })));
 const KeysDialog = lazy(() => import('./KeysDialog.js').then((m) => ({ default: m.KeysDialog })));
 
-const plainBoard: BoardMaker = (over, above) => <Board handles={false} cutShown={false} over={over} above={above} />;
+const layBoard: BoardMaker = (instead, above) => (
+  <Board layers={instead ? READINGS : PIECES}>
+    {(drawn) => (
+      <>
+        {instead?.(drawn)}
+        {above?.(drawn)}
+      </>
+    )}
+  </Board>
+);
 
 interface RoomProps {
   readonly room: RoomId;
@@ -42,6 +54,14 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
     return () => void ready.then((end) => end());
   }, [open]);
   const benchOpen = usePreferences((p) => p.benchOpen);
+  const checking = useBoard((s) => s.checks !== undefined) && station !== 'true';
+  useEffect(
+    () => () => {
+      // What was asked of the checks at one place is not asked at the next.
+      useBoard.getState().set({ checks: undefined, check: undefined });
+    },
+    [station, view],
+  );
   const [dialog, setDialog] = useState<'find' | 'keys'>();
 
   useRoomKeys(open, pathOf, setDialog);
@@ -53,18 +73,8 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
   const refused = useStore(open.done, (d) => d.refused !== undefined);
   const done = useStore(open.done, (d) => d.acts);
   const troubled = unstored || faulty || refused;
-  const { label, Bench, Place, Layer, handles = false } = stationNamed(station);
-  const View = viewOf(station, view)?.View;
-  const layer = useMemo(
-    (): BoardProps['above'] =>
-      Layer &&
-      ((drawn) => (
-        <Suspense fallback={undefined}>
-          <Layer drawn={drawn} />
-        </Suspense>
-      )),
-    [Layer],
-  );
+  const { label, Bench, Place, layers = PIECES } = stationNamed(station);
+  const { View, tape = true } = viewOf(station, view) ?? {};
   return (
     <div className="room">
       <Walk room={room} pathOf={pathOf} here={station} />
@@ -92,14 +102,19 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
       <ErrorBoundary FallbackComponent={StationFault} resetKeys={[station, view, done]}>
         <Suspense fallback={<p className="board quiet">Laying out the station …</p>}>
           {View ? (
-            <View board={plainBoard} />
+            <View board={layBoard} />
           ) : Place ? (
-            <Place room={room} benchOpen={benchOpen} board={plainBoard()} />
+            <Place room={room} benchOpen={benchOpen && !checking} board={layBoard()} />
           ) : (
-            <Board handles={handles} cutShown={false} above={layer} />
+            <Board layers={layers} />
           )}
         </Suspense>
-        {!View && Bench && benchOpen && (
+        {benchOpen && checking && (
+          <Suspense fallback={<aside className="bench" />}>
+            <CheckBench />
+          </Suspense>
+        )}
+        {!View && !checking && Bench && benchOpen && (
           <aside className="bench" aria-label={label}>
             <Suspense fallback={<p className="quiet">Laying out the bench …</p>}>
               <Bench />
@@ -107,9 +122,11 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
           </aside>
         )}
       </ErrorBoundary>
-      <Suspense fallback={<footer className="tape" />}>
-        <CheckTape />
-      </Suspense>
+      {tape && (
+        <Suspense fallback={<footer className="tape" />}>
+          <CheckTape />
+        </Suspense>
+      )}
       {troubled && (
         <Suspense fallback={undefined}>
           <SaveTrouble autosave={autosave} open={open} />

@@ -4,17 +4,23 @@ import Architecture from '@mui/icons-material/ArchitectureOutlined';
 import Rule from '@mui/icons-material/RuleOutlined';
 import ContentCut from '@mui/icons-material/ContentCutOutlined';
 import { lazy, type ComponentType, type ReactNode } from 'react';
-import type { BoardProps, Drawn } from '../board/Board.js';
+import type { BoardLayer, Drawn } from '../board/drawn-board.js';
+import { PIECES, PIECES_IN_HAND } from '../board/layers.js';
 import type { RoomId } from '../store/rooms.js';
 
+/** What a view draws on the board, in screen coordinates. */
+type Drawing = (drawn: Drawn) => ReactNode;
+
 /** Lays the board beside a view: with what is drawn in the place of the pieces, and above them. */
-export type BoardMaker = (over?: BoardProps['over'], above?: BoardProps['above']) => ReactNode;
+export type BoardMaker = (instead?: Drawing, above?: Drawing) => ReactNode;
 
 /** What may be opened from a station in the place of its bench: it has an address of its own. */
 interface ViewEntry {
   readonly id: string;
   readonly label: string;
   readonly View: ComponentType<{ readonly board: BoardMaker }>;
+  /** Whether the checks lie at its foot; not where they have nothing to say. */
+  readonly tape?: false;
 }
 
 /** What a station that lays its own room is given. */
@@ -32,10 +38,8 @@ interface StationEntry {
   readonly Icon: typeof Tune;
   readonly Bench?: ComponentType;
   readonly Place?: ComponentType<PlaceProps>;
-  /** Whether the lines of the piece in hand may be gripped on the board. */
-  readonly handles?: true;
-  /** What the station lays on the board. */
-  readonly Layer?: ComponentType<{ readonly drawn: Drawn }>;
+  /** What the station lays on the board, from the lowest up; the pieces as they lie, where it says nothing. */
+  readonly layers?: readonly BoardLayer[];
   readonly views: readonly ViewEntry[];
 }
 
@@ -63,6 +67,7 @@ export const STATIONS = [
         id: 'advise',
         label: 'Which method',
         View: lazy(() => import('../advise/AdviseView.js').then((m) => ({ default: m.AdviseView }))),
+        tape: false,
       },
       {
         id: 'compare',
@@ -78,6 +83,7 @@ export const STATIONS = [
         id: 'sheet',
         label: 'Method sheet',
         View: lazy(() => import('../sheet/SheetView.js').then((m) => ({ default: m.SheetView }))),
+        tape: false,
       },
     ],
   },
@@ -87,7 +93,7 @@ export const STATIONS = [
     key: '3',
     Icon: Architecture,
     Bench: lazy(() => import('../board/DraftBench.js').then((m) => ({ default: m.DraftBench }))),
-    handles: true,
+    layers: PIECES_IN_HAND,
     views: [],
   },
   {
@@ -96,7 +102,7 @@ export const STATIONS = [
     key: '4',
     Icon: Rule,
     Bench: lazy(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench }))),
-    Layer: lazy(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer }))),
+    layers: [...PIECES, lazy(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer })))],
     views: [
       {
         id: 'it',
@@ -122,6 +128,7 @@ export const STATIONS = [
         id: 'report',
         label: 'Check report',
         View: lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView }))),
+        tape: false,
       },
     ],
   },

@@ -3,7 +3,7 @@ import { PANEL_NAMES } from '../../core/method/index.js';
 import type { WorkedStep } from '../../core/steps/index.js';
 import { pathData } from '../../formats/index.js';
 import { pathToBoard, toBoard } from '../board/arrange.js';
-import type { Drawn } from '../board/Board.js';
+import type { Drawn } from '../board/drawn-board.js';
 import { toScreen } from '../board/view.js';
 
 const LETTER = 7.2;

@@ -6,7 +6,7 @@ import Play from '@mui/icons-material/PlayArrow';
 import Pause from '@mui/icons-material/Pause';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { stepsOf, type StepSum, type WorkedStep } from '../../core/steps/index.js';
-import type { Drawn } from '../board/Board.js';
+import type { Drawn } from '../board/drawn-board.js';
 import { withFractions } from '../shared/fractions.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useUnit } from '../store/work-context.js';

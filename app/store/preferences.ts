@@ -22,6 +22,8 @@ export interface Preferences {
   readonly measuringShows: 'body' | 'pieces';
   /** Measuring: what is needed first, or as one goes round the body. */
   readonly measuringOrder: 'needed' | 'round';
+  /** Which section of each bench lies open. */
+  readonly sections: Readonly<Record<string, string>>;
 }
 
 const DEFAULTS: Preferences = {
@@ -37,6 +39,7 @@ const DEFAULTS: Preferences = {
   measuringWay: 'list',
   measuringShows: 'body',
   measuringOrder: 'needed',
+  sections: {},
 };
 
 /** The preferences, kept from visit to visit. */

@@ -24,7 +24,7 @@ import {
 } from '../../core/alter/index.js';
 import { formatLength, readerIn, showsNothing, type Tape } from '../../core/units/index.js';
 import { useBoard } from '../board/board-store.js';
-import { labelOf, said as foundBy } from '../board/check-words.js';
+import { labelOf, said as foundBy } from '../checks/check-words.js';
 import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
 import {
@@ -40,7 +40,6 @@ import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work
 import { AlterationForm } from './AlterationForm.js';
 import { CopyAlterations } from './CopyAlterations.js';
 import { LendRise } from './LendRise.js';
-import { useTrue } from './true-store.js';
 
 const OF: Record<LengthChange['of'], string> = {
   rise: 'rise',
@@ -81,7 +80,7 @@ function Row({ alteration, first, last, step, spoilt }: RowProps) {
   const unit = useUnit();
   const tape = useTape();
   const change = useChange();
-  const { chosen, set } = useTrue();
+  const { alteration: chosen, set } = useBoard();
   const [editing, setEditing] = useState(false);
   const refusal = useComputed((c) => c.draft?.altered.told.find((t) => t.id === id)?.refusal);
   const said = sayAlteration(work, unit, leg);
@@ -103,7 +102,7 @@ function Row({ alteration, first, last, step, spoilt }: RowProps) {
           aria-pressed={chosen === id}
           title="Show on the piece how it is done on paper"
           onClick={() => {
-            set({ chosen: chosen === id ? undefined : id });
+            set({ alteration: chosen === id ? undefined : id });
             if (leg) change(lookAtLeg(leg));
           }}
         >
@@ -133,7 +132,7 @@ function Row({ alteration, first, last, step, spoilt }: RowProps) {
           aria-expanded={editing}
           onClick={() => {
             setEditing(!editing);
-            set({ chosen: id });
+            set({ alteration: id });
           }}
         >
           <Edit fontSize="small" />
@@ -200,7 +199,7 @@ export function AlterationList() {
   const leg = useWork((s) => s.leg);
   const inHand = useBoard((s) => s.inHand);
   const change = useChange();
-  const set = useTrue((s) => s.set);
+  const set = useBoard((s) => s.set);
   const steps = useMemo(() => (draft ? stepsOf(draft, list, leg) : []), [draft, list, leg]);
   const spoilt = useMemo(
     () => (draft ? spoiltLines(draft, rules, steps) : new Map<string, Check[]>()),
@@ -240,7 +239,7 @@ export function AlterationList() {
             if (!kind) return;
             const alteration = newAlteration(startingWork(kind, inHand));
             change(addAlterations([alteration]));
-            set({ chosen: alteration.id });
+            set({ alteration: alteration.id });
           }}
         >
           <option value="">an alteration</option>

@@ -15,7 +15,7 @@ import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { useSheet } from '../store/sheets.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
-import { useTrue } from './true-store.js';
+import { useBoard } from '../board/board-store.js';
 
 /** How much of a lent rise, from the waist, is blended into the seam that is here. */
 const BLEND = 0.5;
@@ -40,7 +40,7 @@ export function LendRise() {
   const block = useComputed((c) => c.draft?.block);
   const unit = useUnit();
   const change = useChange();
-  const set = useTrue((s) => s.set);
+  const set = useBoard((s) => s.set);
   const [from, setFrom] = useState('');
   const [which, setWhich] = useState<(typeof WHICH)[number][0]>('both');
   const [problem, setProblem] = useState<string>();
@@ -82,7 +82,7 @@ export function LendRise() {
           ),
     );
     change(addAlterations(lent));
-    set({ chosen: lent[lent.length - 1]?.id });
+    set({ alteration: lent[lent.length - 1]?.id });
     setFrom('');
   };
   return (

@@ -4,7 +4,7 @@ import type { Check } from '../../core/check/index.js';
 import { offersFor, sayEffect, type Offer } from '../../core/correct/index.js';
 import { setOf } from '../../core/kept/index.js';
 import { useMemo } from 'react';
-import { bandOf, comparesOf, labelOf, restsOn, said, VERDICTS } from '../board/check-words.js';
+import { bandOf, comparesOf, labelOf, restsOn, said, VERDICTS } from '../checks/check-words.js';
 import { withFractions } from '../shared/fractions.js';
 import { LONGEST_MS, within } from '../shared/within.js';
 import { ViewHead } from '../shared/ViewHead.js';

@@ -1,7 +1,7 @@
 import NativeSelect from '@mui/material/NativeSelect';
 import { useId } from 'react';
 import type { Check } from '../../core/check/index.js';
-import { labelOf, said, VERDICTS } from '../board/check-words.js';
+import { labelOf, said, VERDICTS } from '../checks/check-words.js';
 import { useTape } from '../store/work-context.js';
 
 const IMPORTANCE = [

@@ -1,47 +1,60 @@
-import { useEffect } from 'react';
 import { Link } from 'react-router';
 import Button from '@mui/material/Button';
-import { tryAlterations } from '../store/alteration-work.js';
-import { useChange, useComputed } from '../store/work-context.js';
+import { CheckSection } from '../checks/CheckBench.js';
+import { BenchSections } from '../shared/BenchSections.js';
+import { useComputed, useWork } from '../store/work-context.js';
 import { AlterationList } from './AlterationList.js';
-import { CheckCorrections } from './CheckCorrections.js';
 import { HandTools } from './HandTools.js';
 import '../shared/views.css';
 import './true.css';
 
+const VIEWS = [
+  [
+    'curve',
+    'The body’s curve',
+    'The traced rise of the body laid over the draft’s, and what to do about the difference.',
+  ],
+  ['outline', 'Outline from a file', 'A pattern that fits, laid under the draft: compared, measured, taken over.'],
+  ['report', 'Check report', 'Every check with what it rests on, to print and to sign.'],
+] as const;
+
+function Views() {
+  return (
+    <ul className="view-links">
+      {VIEWS.map(([to, label, about]) => (
+        <li key={to}>
+          <Link to={to}>{label}</Link>
+          <span className="quiet">{about}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** The bench at True: the checks that ask for something, what would correct them, and the list of alterations. */
 export function TrueBench() {
   const drawn = useComputed((c) => c.draft !== undefined);
-  const change = useChange();
-  useEffect(
-    () => () => {
-      change(tryAlterations(undefined));
-    },
-    [change],
-  );
+  const altered = useWork(({ work }) => work.draft.alterations.length > 0);
   if (!drawn) return <p className="quiet">Enter the four measurements first.</p>;
   return (
-    <>
-      <div className="acts">
-        <Button component={Link} to="it" size="small" variant="contained">
-          True it
-        </Button>
-        <Button component={Link} to="walk" size="small" variant="outlined">
-          Walk the seams
-        </Button>
-        <Button component={Link} to="curve" size="small" variant="outlined">
-          The body’s curve
-        </Button>
-        <Button component={Link} to="outline" size="small" variant="outlined">
-          Outline from a file
-        </Button>
-        <Button component={Link} to="report" size="small" variant="outlined">
-          Check report
-        </Button>
-      </div>
-      <CheckCorrections />
-      <HandTools />
-      <AlterationList />
-    </>
+    <BenchSections
+      bench="true"
+      sections={[
+        { id: 'checks', label: 'Checks', content: () => <CheckSection /> },
+        { id: 'hand', label: 'By hand', content: () => <HandTools /> },
+        { id: 'alterations', label: 'Alterations', marked: altered, content: () => <AlterationList /> },
+        { id: 'views', label: 'Views', content: () => <Views /> },
+      ]}
+      above={
+        <div className="acts">
+          <Button component={Link} to="it" size="small" variant="contained">
+            True it
+          </Button>
+          <Button component={Link} to="walk" size="small" variant="outlined">
+            Walk the seams
+          </Button>
+        </div>
+      }
+    />
   );
 }

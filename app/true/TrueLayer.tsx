@@ -5,12 +5,13 @@ import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { handStep } from '../../core/units/index.js';
 import { pathData } from '../../formats/index.js';
 import { pathToBoard, toBoard, toPanel } from '../board/arrange.js';
-import type { Drawn } from '../board/Board.js';
+import type { Drawn } from '../board/drawn-board.js';
 import { Tag } from '../board/Tag.js';
 import { fromScreen, toScreen } from '../board/view.js';
 import { addAlterations, changeAlteration, newAlteration, tryAlterations } from '../store/alteration-work.js';
 import { useChange, useUnit, useWork } from '../store/work-context.js';
 import { cutBetween, dartHoldAt, holdAt, pulledTo, workOfDrag, type Hold } from './gestures.js';
+import { useBoard } from '../board/board-store.js';
 import { useTrue } from './true-store.js';
 
 /** How near, in pixels, a seam must be to be taken hold of. */
@@ -205,7 +206,8 @@ function ToolLayer({ drawn }: { drawn: Drawn }) {
           }
           const alteration = newAlteration(work);
           change(addAlterations([alteration]));
-          set({ chosen: alteration.id, ...(tool === 'cut' ? { tool: undefined } : {}) });
+          useBoard.getState().set({ alteration: alteration.id });
+          if (tool === 'cut') set({ tool: undefined });
         }}
         onPointerCancel={() => {
           setDrag(undefined);
@@ -231,7 +233,8 @@ function ToolLayer({ drawn }: { drawn: Drawn }) {
 
 /** What True shows on the board: the chosen alteration as it is done on paper, and hands on the piece. */
 export function TrueLayer({ drawn }: { drawn: Drawn }) {
-  const { chosen, tool } = useTrue();
+  const chosen = useBoard((s) => s.alteration);
+  const tool = useTrue((s) => s.tool);
   const alteration = useWork(({ work, trial }) => (trial ?? work.draft.alterations).find((a) => a.id === chosen));
   const { marks } = drawn.draft.altered;
   const wedge = alteration?.on && alteration.work.kind === 'wedge' ? alteration : undefined;

@@ -1,6 +1,6 @@
 import type { Check } from '../../core/check/index.js';
 import type { Trued } from '../../core/true-it/index.js';
-import { bandOf, labelOf, said, VERDICTS } from '../board/check-words.js';
+import { bandOf, labelOf, said, VERDICTS } from '../checks/check-words.js';
 import { useTape } from '../store/work-context.js';
 
 /** Checks that are told beside what was done, each with what it found. */

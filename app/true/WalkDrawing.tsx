@@ -3,7 +3,7 @@ import { boxOf, flatten, mapPath, placeAtLength, type Path, type Point } from '.
 import { poseAt, posed, type SeamWalk } from '../../core/walk/index.js';
 import { pathData } from '../../formats/index.js';
 import { pathToBoard, toBoard, type Placement } from '../board/arrange.js';
-import type { Drawn } from '../board/Board.js';
+import type { Drawn } from '../board/drawn-board.js';
 import { fromScreen, toScreen } from '../board/view.js';
 
 /** A piece as it is walked. Panel coordinates, mm. */

@@ -6,11 +6,11 @@ import type { Block } from '../../core/draft/index.js';
 import { garmentOf, partOf, partOutline, type Garment } from '../../core/garment/index.js';
 import type { PanelName } from '../../core/method/index.js';
 import { closedWaistAtSide, crotchJoin, waistJoin, walkSeam, type SeamWalk } from '../../core/walk/index.js';
-import type { Drawn } from '../board/Board.js';
-import { bandOf, labelOf, VERDICTS } from '../board/check-words.js';
+import type { Drawn } from '../board/drawn-board.js';
+import { bandOf, labelOf, VERDICTS } from '../checks/check-words.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useTape } from '../store/work-context.js';
-import { Offers } from './CheckCorrections.js';
+import { Offers } from '../checks/Offers.js';
 import { useWalking } from './use-walking.js';
 import { WalkControls } from './WalkControls.js';
 import { WalkDrawing, type WalkedPiece } from './WalkDrawing.js';
@@ -104,7 +104,7 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
         )}
         {about.map((check) => (
           <section key={check.id} aria-label={labelOf(check, tape)}>
-            <h3>
+            <h3 id={`about-${check.id}`} tabIndex={-1}>
               <span className="verdict" data-verdict={check.verdict} aria-hidden="true">
                 {VERDICTS[check.verdict].sign}
               </span>{' '}
@@ -114,7 +114,14 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
               Band {bandOf(check, tape)}
               {check.kind === 'length' && ` ${tape.unit}`}
             </p>
-            {(check.verdict === 'out' || check.verdict === 'near') && <Offers check={check} />}
+            {(check.verdict === 'out' || check.verdict === 'near') && (
+              <Offers
+                check={check}
+                onTaken={() => {
+                  document.getElementById(`about-${check.id}`)?.focus();
+                }}
+              />
+            )}
           </section>
         ))}
       </aside>

@@ -8,6 +8,7 @@ export {
   type Verdict,
   type About,
 } from './check.js';
+export { CHECK_GROUPS, groupOf, type CheckGroupId } from './groups.js';
 export type { Measure } from './measure.js';
 export type { Finding } from './finding.js';
 export { checkLabel, plainValue, sayCompares, sayFinding } from './words.js';

@@ -1,1 +1,1 @@
-export { offersFor, sayEffect, type Offer } from './offer.js';
+export { effectFigures, offersFor, sayEffect, type Effect, type Offer } from './offer.js';

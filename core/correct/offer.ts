@@ -23,6 +23,9 @@ export interface Effect {
   readonly verdictWas: Verdict;
   readonly verdictIs: Verdict;
   readonly kind: Check['kind'];
+  /** The band that the figure is held to then; nothing where it has none. */
+  readonly low: number | undefined;
+  readonly high: number | undefined;
 }
 
 /** A correction offered for a check, with what it would do to all of them. */
@@ -130,6 +133,8 @@ function effectsOf(drafted: Draft, changed: Draft, first: CheckId, unit: Unit): 
           verdictWas: was.verdict,
           verdictIs: now.verdict,
           kind: now.kind,
+          low: now.low,
+          high: now.high,
         },
       ];
     })
@@ -148,6 +153,15 @@ function shownFigure(value: number | string | undefined, kind: Check['kind'], un
   if (typeof value === 'string') return `“${value}”`;
   return kind === 'angle' ? `${value.toFixed(1)}°` : formatLength(value, tapeFor(unit));
 }
+
+/** The figures of an effect, as they are now and as they would be then, in words of the reader's unit. */
+export const effectFigures = (
+  { was, is, kind }: Effect,
+  unit: Unit,
+): { readonly now: string; readonly then: string } => ({
+  now: shownFigure(was, kind, unit),
+  then: shownFigure(is, kind, unit),
+});
 
 /** An effect in words, as check, now, then: “back rise 36.5 cm now, 38.5 cm then, in band”. */
 export function sayEffect({ label, was, is, verdictWas, verdictIs, kind }: Effect, unit: Unit): string {

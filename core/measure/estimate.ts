@@ -249,6 +249,9 @@ export interface RuleGives {
   readonly lacks: readonly MeasurementId[];
 }
 
+/** Whether any rule stands in for a measurement. */
+export const hasRules = (id: MeasurementId): boolean => rulesFor(id).length > 0;
+
 /** What every rule for a measurement gives on a body, whether or not the figure was measured. */
 export function whatRulesGive(id: MeasurementId, body: Body, figure: Figure): RuleGives[] {
   const known = figuresOf(body);

@@ -114,24 +114,42 @@ export function evaluate(node: Node, valueOf: (name: string) => number | undefin
 
 const SIGNS = { '+': '+', '-': '−', '*': '×', '/': '÷' } as const;
 
+/** What a formula's limits are in words: `hip ÷ 4, at most 25`, as a maker says it. */
+export function callInWords(name: string, args: readonly string[], nodes: readonly Node[]): string {
+  const [first = '', second = '', third = ''] = args;
+  if (name === 'clamp') return `(${first}, at least ${second}, at most ${third})`;
+  if (name === 'round') return `(${first}, to the nearest ${second})`;
+  const [limit, of] = nodes[0]?.type === 'literal' ? [first, second] : [second, first];
+  const limited = args.length === 2 && nodes.some((n) => n.type === 'literal');
+  if (limited) return `(${of}, ${name === 'min' ? 'at most' : 'at least'} ${limit})`;
+  const others = `${args.slice(0, -1).join(', ')} and ${args.at(-1) ?? ''}`;
+  return `(the ${name === 'min' ? 'smaller' : 'larger'} of ${others})`;
+}
+
 /**
- * A formula set in type: `×`, `÷` and `−`, with names and literals as `set` gives them.
+ * A formula set in type: `×`, `÷` and `−`, with names and literals as `set` gives them; a call as `setCall` does.
  * Used both for the formula itself and for the formula with its numbers put in.
  */
-export function typeset(node: Node, set: (leaf: Extract<Node, { type: 'literal' | 'name' }>) => string): string {
+export function typeset(
+  node: Node,
+  set: (leaf: Extract<Node, { type: 'literal' | 'name' }>) => string,
+  setCall: (name: string, args: readonly string[], nodes: readonly Node[]) => string = (name, args) =>
+    `${name}(${args.join(', ')})`,
+): string {
+  const inner = (of: Node): string => typeset(of, set, setCall);
   switch (node.type) {
     case 'literal':
     case 'name':
       return set(node);
     case 'minus':
-      return `−${typeset(node.of, set)}`;
+      return `−${inner(node.of)}`;
     case 'percent':
-      return `${typeset(node.of, set)} %`;
+      return `${inner(node.of)} %`;
     case 'group':
-      return `(${typeset(node.of, set)})`;
+      return `(${inner(node.of)})`;
     case 'sum':
-      return `${typeset(node.left, set)} ${SIGNS[node.op]} ${typeset(node.right, set)}`;
+      return `${inner(node.left)} ${SIGNS[node.op]} ${inner(node.right)}`;
     case 'call':
-      return `${node.name}(${node.args.map((a) => typeset(a, set)).join(', ')})`;
+      return setCall(node.name, node.args.map(inner), node.args);
   }
 }

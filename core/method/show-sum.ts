@@ -1,6 +1,6 @@
 import { figuresOf, type MeasurementId } from '../measure/index.js';
 import { exactFigure, fromMm, type Unit } from '../units/index.js';
-import { typeset } from './formula-value.js';
+import { callInWords, typeset } from './formula-value.js';
 import { knitReduction } from './fit.js';
 import { lineLabel, type Worked } from './ledger.js';
 import { REDUCTION, type Sheet } from './sheet.js';
@@ -17,9 +17,12 @@ const percentFigure = (share: number): string => `${Number((share * 100).toFixed
 export interface Sum {
   readonly formula: string;
   readonly with: string;
-  /** Names and numbers together: `hip 100 ÷ 16`. */
+  /** Names and numbers together, limits in words: `hip 100 ÷ 16, at least 5`; every length in the reader's unit. */
   readonly told: string;
 }
+
+/** A sum without the brackets about the whole of it. */
+const bare = (text: string, bracketed: boolean): string => (bracketed ? text.slice(1, -1) : text);
 
 /** The names of a formula as a maker says them: `hip`, `front hip width`. */
 const said = (sheet: Sheet, name: string): string =>
@@ -46,11 +49,13 @@ export function showSum(worked: Worked, name: string, unit: Unit): Sum {
   const literal = (node: { readonly text: string; readonly value: number; readonly kind: string }): string =>
     node.kind === 'length' ? sumFigure(node.value * line.scale, unit) : node.text;
   const smaller = line.scale === 1 ? '' : ` × ${String(Number(line.scale.toFixed(2)))}`;
+  // Said to a reader, a length of the method stands in the reader's unit, as all figures beside it do.
   const written = (leaf: { readonly text: string; readonly kind: string; readonly value: number }): string => {
-    if (leaf.kind !== 'length') return leaf.text;
-    // A nought has no unit: `0 cm` would stand oddly beside inches.
-    if (leaf.value === 0) return '0';
-    return smaller === '' ? leaf.text : `(${leaf.text}${smaller})`;
+    if (leaf.kind !== 'length' || leaf.value === 0) return leaf.kind === 'length' ? '0' : leaf.text;
+    const own = sumFigure(leaf.value, unit);
+    // A length that stands alone has nothing beside it that would say its unit.
+    if (line.node?.type === 'literal') return `${sumFigure(leaf.value * line.scale, unit)} ${unit}`;
+    return smaller === '' ? own : `(${own}${smaller})`;
   };
   const figure = (name: string): string => {
     if (name === REDUCTION) return percentFigure(knitReduction(worked.stretch));
@@ -77,8 +82,13 @@ export function showSum(worked: Worked, name: string, unit: Unit): Sum {
     formula: typeset(line.node, (leaf) => (leaf.type === 'literal' ? leaf.text : said(worked.sheet, leaf.name))),
     with: typeset(line.node, (leaf) => (leaf.type === 'literal' ? literal(leaf) : figure(leaf.name))) + added,
     told:
-      typeset(line.node, (leaf) =>
-        leaf.type === 'literal' ? written(leaf) : `${said(worked.sheet, leaf.name)} ${figure(leaf.name)}`,
+      bare(
+        typeset(
+          line.node,
+          (leaf) => (leaf.type === 'literal' ? written(leaf) : `${said(worked.sheet, leaf.name)} ${figure(leaf.name)}`),
+          callInWords,
+        ),
+        line.node.type === 'call',
       ) + added,
   };
 }

@@ -4,7 +4,7 @@ import { distance } from '../../../core/geometry/index.js';
 import type { ReferenceFigure } from '../../../core/reference/index.js';
 import { formatFigure, type Tape } from '../../../core/units/index.js';
 import { toBoard } from '../../board/arrange.js';
-import type { Drawn } from '../../board/Board.js';
+import type { Drawn } from '../../board/drawn-board.js';
 import { toScreen } from '../../board/view.js';
 import { withFractions } from '../../shared/fractions.js';
 import { signedFigure } from '../../shared/signed.js';

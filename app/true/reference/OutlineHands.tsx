@@ -5,7 +5,7 @@ import { cutStretch, stretchAt, type Reference } from '../../../core/reference/i
 import { formatLength } from '../../../core/units/index.js';
 import { pathData } from '../../../formats/index.js';
 import { pathToBoard, toBoard } from '../../board/arrange.js';
-import type { Drawn } from '../../board/Board.js';
+import type { Drawn } from '../../board/drawn-board.js';
 import { useBoard } from '../../board/board-store.js';
 import { Tag } from '../../board/Tag.js';
 import { fromScreen, toScreen } from '../../board/view.js';

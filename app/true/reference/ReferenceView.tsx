@@ -3,7 +3,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { PANEL_NAMES, type PanelName } from '../../../core/method/index.js';
 import { compareReference, largestFirst, type ReferenceFigure } from '../../../core/reference/index.js';
-import type { Drawn } from '../../board/Board.js';
+import type { Drawn } from '../../board/drawn-board.js';
 import { arrange } from '../../board/arrange.js';
 import { useBoard } from '../../board/board-store.js';
 import { ViewHead } from '../../shared/ViewHead.js';

@@ -56,3 +56,10 @@ export function bandOf(check: Check, tape: Tape): string {
   if (!Number.isFinite(high)) return `at least ${figure(check, low, tape)}`;
   return `${figure(check, low, tape)} to ${figure(check, high, tape)}`;
 }
+
+/** How many checks are out, near and in band, in words. */
+export const sayCounts = (counts: Readonly<Record<'out' | 'near' | 'in', number>>): string =>
+  (['out', 'near', 'in'] as const)
+    .filter((verdict) => counts[verdict] > 0)
+    .map((verdict) => `${counts[verdict]} ${VERDICTS[verdict].word.replace('its band', 'band')}`)
+    .join(', ');

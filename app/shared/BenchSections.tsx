@@ -1,0 +1,97 @@
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import { useEffect, useId, type ReactNode } from 'react';
+import { usePreferences } from '../store/preferences.js';
+import { useLineInHand } from './line-in-hand.js';
+import './bench-sections.css';
+
+/** A part of a bench: only the one that is opened is laid out. */
+export interface BenchSection {
+  readonly id: string;
+  readonly label: string;
+  /** Whether something in it was set by hand or asks for something. */
+  readonly marked?: boolean;
+  /** Whether a line stands in it, by its name in the ledger: a handle taken on the board opens the section of its line. */
+  readonly holds?: (line: string) => boolean;
+  readonly content: () => ReactNode;
+}
+
+const putFoot = (foot: HTMLElement | null): void => {
+  useLineInHand.getState().set({ foot });
+};
+
+/**
+ * A bench in sections that open one at a time under an index that stays in sight; at its foot what is to be told of the
+ * line in hand. Which section lies open is kept from visit to visit.
+ */
+export function BenchSections({
+  bench,
+  above,
+  sections,
+}: {
+  bench: string;
+  above?: ReactNode;
+  sections: readonly BenchSection[];
+}) {
+  const id = useId();
+  const kept = usePreferences((p) => p.sections[bench]);
+  const set = usePreferences((p) => p.set);
+  const line = useLineInHand((s) => s.line);
+  const open = sections.find((s) => s.id === kept) ?? sections[0];
+  const show = (section: string): void => {
+    set({ sections: { ...usePreferences.getState().sections, [bench]: section } });
+  };
+  const home = line === undefined ? undefined : sections.find((s) => s.holds?.(line))?.id;
+  useEffect(() => {
+    if (home !== undefined)
+      usePreferences.getState().set({ sections: { ...usePreferences.getState().sections, [bench]: home } });
+  }, [home, bench]);
+  useEffect(
+    () => () => {
+      useLineInHand.getState().set({ line: undefined });
+    },
+    [],
+  );
+  if (!open) return null;
+  return (
+    <div className="bench-sections">
+      <div className="bench-index">
+        {above}
+        <Tabs
+          value={open.id}
+          variant="fullWidth"
+          aria-label="Sections of the bench"
+          onChange={(_, next: string) => {
+            useLineInHand.getState().set({ line: undefined });
+            show(next);
+          }}
+        >
+          {sections.map((s) => (
+            <Tab
+              key={s.id}
+              value={s.id}
+              id={`${id}-${s.id}`}
+              aria-controls={`${id}-panel`}
+              label={
+                <>
+                  {s.label}
+                  {s.marked && <span className="section-mark" title="Something here was set by hand" />}
+                </>
+              }
+            />
+          ))}
+        </Tabs>
+      </div>
+      <div
+        role="tabpanel"
+        id={`${id}-panel`}
+        aria-labelledby={`${id}-${open.id}`}
+        className="bench-panel"
+        key={open.id}
+      >
+        {open.content()}
+      </div>
+      <div className="bench-foot" ref={putFoot} />
+    </div>
+  );
+}
