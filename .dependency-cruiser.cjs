@@ -14,6 +14,7 @@ const stages = [
   'trace',
   'check',
   'chain',
+  'vocabulary',
   'reference',
   'true-it',
   'correct',

@@ -20,7 +20,7 @@ describe('from four measurements to paper', () => {
     await room.until('the cursor does not wait at the waist', async () =>
       room.driver.executeScript<boolean>('return document.activeElement.id === "measure-waist"'),
     );
-    await room.press('in');
+    await room.unit('in');
     await room.look('Pieces');
     await room.enter('Person or role', 'Stand-in');
     await room.enter('Waist', '30 3/4');

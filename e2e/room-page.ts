@@ -76,12 +76,60 @@ export class RoomPage {
 
   async fieldFor(label: string): Promise<WebElement> {
     const xpath = `//aside//input[@aria-label="${label}" or @id=//aside//label[normalize-space()="${label}"]/@for]`;
+    await this.reveal(xpath);
     return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `no field “${label}”`);
+  }
+
+  /** Looks through the sections of the bench, as one does by its index, until something at an xpath is in sight. */
+  async reveal(xpath: string): Promise<void> {
+    const there = async (): Promise<boolean> => (await this.driver.findElements(By.xpath(xpath))).length > 0;
+    await this.driver.wait(
+      async () => (await there()) || (await this.has('.bench-index [role=tab]')) || (await this.has('aside')),
+      WAIT,
+      'no bench is laid out',
+    );
+    if (await there()) return;
+    for (const tab of await this.driver.findElements(By.css('.bench-index [role=tab]'))) {
+      await tab.click();
+      if (await there()) return;
+    }
+  }
+
+  /** Opens a section of the bench by its name in the index. */
+  async section(label: string): Promise<void> {
+    await (await this.at(`//*[@role="tab"][starts-with(normalize-space(), "${label}")]`)).click();
+  }
+
+  /** How a check stands, wherever it is folded: all of them are laid on the bench, and closed again. */
+  async check(id: string): Promise<{ readonly verdict: string; readonly said: string }> {
+    await (await this.find('.tape-all')).click();
+    const line = await this.find(`[data-check-line="${id}"]`);
+    const verdict = (await line.getAttribute('data-verdict')) ?? '';
+    const said = plain(await line.findElement(By.css('.number')).getText());
+    if (await this.has('[aria-label="Close the checks"]')) await this.press('Close the checks');
+    return { verdict, said };
+  }
+
+  /** Takes a unit in the settings. */
+  async unit(unit: 'cm' | 'in'): Promise<void> {
+    await this.press('Settings');
+    await this.choose('Unit', unit);
+    await this.press('Done');
+    await this.until('the settings stay open', async () => !(await this.has('[role=dialog]')));
+  }
+
+  /** What is told of a line at the foot of the bench, once it is in hand. */
+  async told(line: string): Promise<string> {
+    const xpath = `//*[@data-line="${line}"]//*[self::input or self::select]`;
+    await this.reveal(xpath);
+    await (await this.at(xpath)).click();
+    return this.text(`[data-told="${line}"]`);
   }
 
   /** Takes a choice from the list that stands beside a label. */
   async choose(label: string, value: string): Promise<void> {
     const xpath = `//label[normalize-space()="${label}" or starts-with(normalize-space(), "${label} ")]`;
+    if (!(await this.has('[role=dialog]'))) await this.reveal(xpath);
     const found = await this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `no list “${label}”`);
     const [inside] = await found.findElements(By.css('select'));
     const list = inside ?? (await found.findElement(By.xpath('following::select[1]')));

@@ -85,11 +85,11 @@ describe('measuring', () => {
 
   it('shows every figure in the unit that is asked for, and computes with none of the rounding', async () => {
     const rise = await room.edge('back.rise');
-    await room.press('in');
+    await room.unit('in');
     expect(await room.valueOf('Hip')).toBe('50 3/8');
     expect(await room.text('.gauges')).toMatch(/\d+ \d+\/\d+ in/);
     expect(await room.edge('back.rise')).toBe(rise);
-    await room.press('cm');
+    await room.unit('cm');
     expect(await room.valueOf('Hip')).toBe('128');
   });
 

@@ -8,6 +8,7 @@ import { SHEETS } from '../../core/shipped/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { AskList } from '../shared/AskList.js';
 import { withFractions } from '../shared/fractions.js';
+import { outlinesOf } from '../shared/outlines.js';
 import { PiecePicture } from '../shared/PiecePicture.js';
 import { signedFigure } from '../shared/signed.js';
 import { ViewHead } from '../shared/ViewHead.js';
@@ -125,7 +126,11 @@ export function AdviseView() {
         {ranked.map((advice, i) => (
           <li key={advice.sheet.id} data-advice={advice.sheet.id}>
             {advice.draft ? (
-              <PiecePicture block={advice.draft.block} label={`Front and back by ${advice.sheet.name}`} weight={1.3} />
+              <PiecePicture
+                outlines={outlinesOf(advice.draft.block)}
+                label={`Front and back by ${advice.sheet.name}`}
+                weight={1.3}
+              />
             ) : (
               <span />
             )}

@@ -79,7 +79,7 @@ export function Board({ layers, children }: BoardProps) {
     [worked],
   );
   return (
-    <main className="board" aria-label="Board">
+    <main id="board" className="board" aria-label="Board">
       <svg
         ref={svg}
         className="drawing"

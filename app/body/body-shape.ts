@@ -136,12 +136,22 @@ export function bodyShape(m: Measured): BodyShape {
   const mirrored = [...right].reverse().map(([x, y]): Place => [-x, y]);
   const frontSide: BodyLevel[] = ['ribs', 'waist', 'highHip', 'hip', 'crotch', 'midThigh', 'knee', 'calf', 'ankle'];
   const toe = 2.1 * deep('ankle');
+  // Behind, the seat rounds off below the crotch line and ends in the fold: at the crotch line it is nearly as full.
+  const [, seat] = profile('hip');
+  const [, thigh] = profile('crotch');
+  const fold = crotch + 0.14 * (knee - crotch);
+  const backSide: Place[] = [
+    ...(['ribs', 'waist', 'highHip', 'hip'] as const).map((at): Place => [profile(at)[1], level[at]]),
+    [thigh + 0.72 * (seat - thigh), crotch + 0.1 * (fold - crotch)],
+    [thigh + 0.2 * Math.max(0, seat - thigh), fold],
+    ...(['midThigh', 'knee', 'calf', 'ankle'] as const).map((at): Place => [profile(at)[1], level[at]]),
+  ];
   const sideOutline: Place[] = [
     ...frontSide.map((at): Place => [profile(at)[0], level[at]]),
     [-toe, floor - 0.25 * deep('ankle')],
     [-toe, floor],
     [profile('ankle')[1], floor],
-    ...[...frontSide].reverse().map((at): Place => [profile(at)[1], level[at]]),
+    ...backSide.reverse(),
   ];
   return { level, half, legMiddle, profile, frontOutline: [...right, ...mirrored.slice(1)], sideOutline };
 }

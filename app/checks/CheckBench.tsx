@@ -81,6 +81,7 @@ export default function CheckBench() {
   return (
     <aside
       ref={bench}
+      id="bench"
       className="bench check-bench"
       aria-label="Checks"
       onKeyDown={(event) => {

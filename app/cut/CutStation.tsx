@@ -79,7 +79,7 @@ export function CutStation() {
 
   return (
     <>
-      <main className="board" aria-label="Print preview">
+      <main id="board" className="board" aria-label="Print preview">
         {drawing ? (
           <TilePreview drawing={drawing} plan={plan} />
         ) : (
@@ -91,7 +91,7 @@ export function CutStation() {
           </div>
         )}
       </main>
-      <aside className="bench" aria-label="Cut">
+      <aside id="bench" className="bench" aria-label="Cut">
         <h2>Print at full size</h2>
         <div className="line">
           <label htmlFor="paper">Paper</label>

@@ -1,6 +1,7 @@
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { ReactNode } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
 import { newerSet, setOf, valuesOf } from '../../core/kept/index.js';
 import {
   EMPTY_PAIR,
@@ -10,6 +11,7 @@ import {
   type FinishedPair,
   type MeasurementId,
 } from '../../core/measure/index.js';
+import { outlinesOf } from '../shared/outlines.js';
 import { PiecePicture } from '../shared/PiecePicture.js';
 import { usePreferences } from '../store/preferences.js';
 import type { RoomId } from '../store/rooms.js';
@@ -44,6 +46,7 @@ function MistakeWords({ id }: { id: MeasurementId }) {
 function DrawnFigure() {
   const work = useWork((s) => s.work);
   const block = useComputed((c) => c.draft?.block);
+  const outlines = useMemo(() => block && outlinesOf(block), [block]);
   const missing = useComputed((c) => c.missing);
   const inHand = useMeasuring((m) => m.inHand);
   const pairInHand = usePairInHand((p) => p.id);
@@ -62,12 +65,14 @@ function DrawnFigure() {
         <strong>{label}</strong> {how}
         {!pair && <MistakeWords id={inHand} />}
       </div>
-      <div className="pieces-inset">
-        {block ? (
-          <PiecePicture block={block} label="The pieces these figures give" weight={1.2} />
+      <div className="pieces-beside" data-drawn={outlines !== undefined}>
+        {outlines ? (
+          <PiecePicture outlines={outlines} label="The pieces these figures give" weight={1.6} />
         ) : (
           <p className="quiet" role="status">
-            The pieces appear here. Still needed: {missing.map((id) => measurementLabel(id).toLowerCase()).join(', ')}
+            {missing.length > 0
+              ? `The pieces appear here. Still needed: ${missing.map((id) => measurementLabel(id).toLowerCase()).join(', ')}`
+              : 'The pieces appear here as soon as these figures can be drafted.'}
           </p>
         )}
       </div>
@@ -81,6 +86,10 @@ export function MeasureStation({ room, board, benchOpen }: { room: RoomId; board
   const { comparing, set } = useMeasuring();
   const { measuringShows, set: prefer } = usePreferences();
   const newer = newerSet(work.person, setOf(work));
+  const asked = useSearchParams()[0].has('newer');
+  useEffect(() => {
+    if (asked) set({ comparing: true });
+  }, [asked, set]);
   const shown: Middle = comparing && newer ? 'changes' : measuringShows;
   const first = setOf(work).source === 'pair' ? 'Pair' : 'Body';
   return (
@@ -88,7 +97,11 @@ export function MeasureStation({ room, board, benchOpen }: { room: RoomId; board
       {shown === 'pieces' ? (
         board
       ) : (
-        <main className="board measuring" aria-label={shown === 'body' ? 'Where the tape lies' : 'What would change'}>
+        <main
+          id="board"
+          className="board measuring"
+          aria-label={shown === 'body' ? 'Where the tape lies' : 'What would change'}
+        >
           {shown === 'body' ? <DrawnFigure /> : <WhatWouldChange />}
         </main>
       )}
@@ -109,7 +122,7 @@ export function MeasureStation({ room, board, benchOpen }: { room: RoomId; board
         {newer && <ToggleButton value="changes">Newer set</ToggleButton>}
       </ToggleButtonGroup>
       {benchOpen && (
-        <aside className="bench" aria-label="Measure">
+        <aside id="bench" className="bench" aria-label="Measure">
           <MeasureBench room={room} />
         </aside>
       )}

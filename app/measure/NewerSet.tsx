@@ -1,13 +1,13 @@
 import { refusalsSentence } from '../../core/refusal/index.js';
 import Button from '@mui/material/Button';
-import { computeDraft, type Draft } from '../../core/chain/index.js';
+import { computeDraft } from '../../core/chain/index.js';
 import { compareDrafts } from '../../core/compare/index.js';
-import { outlineOf } from '../../core/draft/index.js';
 import { newerSet, setOf, valuesOf } from '../../core/kept/index.js';
 import { compareSets, measurementLabel } from '../../core/measure/index.js';
 import { formatFigure, readerIn, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
-import { Overlay, type Outlines } from '../shared/Overlay.js';
+import { outlinesOf } from '../shared/outlines.js';
+import { Overlay } from '../shared/Overlay.js';
 import { signedFigure } from '../shared/signed.js';
 import { inputNow } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
@@ -15,9 +15,6 @@ import { moveToSet } from '../store/work-changes.js';
 import { useMeasuring } from './measuring-store.js';
 
 const MOST_LINES = 14;
-
-/** The outlines of a draft's pieces. */
-const outlinesOf = ({ block }: Draft): Outlines => ({ front: outlineOf(block.front), back: outlineOf(block.back) });
 
 interface ChangeRow {
   readonly name: string;
@@ -109,8 +106,8 @@ export function WhatWouldChange() {
       </div>
       {now && then.ok && (
         <Overlay
-          first={outlinesOf(now)}
-          dashed={outlinesOf(then.value)}
+          first={outlinesOf(now.block)}
+          dashed={outlinesOf(then.value.block)}
           label="The draft as it is, and dashed as it would be"
         />
       )}

@@ -7,16 +7,15 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { dayOf, newPerson, type Person } from '../../core/kept/index.js';
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
 import { writePeople } from '../../formats/csv/index.js';
-import { UnitSwitch } from '../shared/UnitSwitch.js';
 import { Opening } from '../shared/Opening.js';
-import { PageNav } from '../shared/PageNav.js';
+import { PageHead } from '../head/PageHead.js';
 import { saveFile } from '../shared/save-file.js';
 import { StorageFault } from '../shared/StorageFault.js';
 import { useShelfActs } from '../shared/shelf-acts.js';
 import { contentOf } from '../store/database.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
-import { ROOM_LABELS, roomOf } from '../store/rooms.js';
+import { roomOf } from '../store/rooms.js';
 import {
   cellsOf,
   crewLine,
@@ -43,7 +42,7 @@ export function CrewPage() {
   const room = roomOf(useParams()['room']);
   const shelf = useShelf(room);
   const { act, tell, undoRedo, message } = useShelfActs(room, 'crew');
-  const { unit, set: prefer } = usePreferences();
+  const unit = usePreferences((p) => p.unit);
   const go = useNavigate();
   const [search, setSearch] = useState('');
   const [filter, setFilter] = useState<CrewFilter>('all');
@@ -142,121 +141,113 @@ export function CrewPage() {
   const [one] = chosen;
   const formIds = (chosen.length > 0 ? chosen : shown).map((l) => l.id).join(',');
   return (
-    <main className="page wide-page crew">
-      <div className="page-head">
-        <h1>{ROOM_LABELS[room]}</h1>
-        <PageNav room={room} />
-        <span className="spring" />
-        {undoRedo}
-        <Button
-          variant="contained"
-          onClick={() => {
-            void add();
-          }}
-        >
-          New person
-        </Button>
-      </div>
-      <div className="page-head">
-        <input
-          type="search"
-          className="text-field search"
-          aria-label="Search the crew"
-          placeholder="Search the crew"
-          value={search}
-          onChange={(event) => {
-            setSearch(event.target.value);
-          }}
-        />
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={filter}
-          aria-label="Who is shown"
-          onChange={(_, next: CrewFilter | null) => {
-            if (next) setFilter(next);
-          }}
-        >
-          <ToggleButton value="all">All {all.length}</ToggleButton>
-          <ToggleButton value="incomplete">Incomplete {counts.incomplete}</ToggleButton>
-          <ToggleButton value="doubtful">Doubtful {all.filter((l) => l.doubts.length > 0).length}</ToggleButton>
-        </ToggleButtonGroup>
-        <UnitSwitch
-          unit={unit}
-          onPick={(next) => {
-            prefer({ unit: next });
-          }}
-        />
-        <span className="spring" />
-        {one && (
-          <>
-            <Button variant="outlined" component={Link} to={`/${room}/person/${one.id}`}>
-              Measure {chosen.length === 1 ? one.person.name : 'the first'}
-            </Button>
-            <Button component={Link} to={`/${room}/person/${one.id}/history`}>
-              History
-            </Button>
-            <Button onClick={remove}>Delete {chosen.length > 1 ? chosen.length : ''}</Button>
-          </>
-        )}
-        <Button
-          variant="outlined"
-          onClick={() => {
-            setImporting(true);
-          }}
-        >
-          Bring in a table
-        </Button>
-        <Button variant="outlined" onClick={exportCsv} disabled={all.length === 0}>
-          Save table
-        </Button>
-        <Button
-          variant="outlined"
-          component={Link}
-          to={`/${room}/forms?unit=${unit}${chosen.length > 0 && chosen.length <= MOST_IN_ADDRESS ? `&people=${formIds}` : ''}`}
-        >
-          Measuring forms
-        </Button>
-      </div>
-      {shelf.isPending && <Opening className="quiet" />}
-      {shelf.isError && <StorageFault fault={shelf.error} />}
-      {problems.length > 0 && (
-        <div className="problem" role="alert">
-          {problems.slice(0, MOST_TOLD).map((p) => (
-            <div key={p}>{p}</div>
-          ))}
-          {problems.length > MOST_TOLD && <div>and {problems.length - MOST_TOLD} more; all else was taken over.</div>}
-        </div>
-      )}
-      {shelf.data && (
-        <div className="crew-grid" onPaste={paste}>
-          <CrewGrid
-            rows={shown}
-            unit={unit}
-            room={room}
-            selected={selected}
-            onSelect={setSelected}
-            onWrite={write}
-            onRefuse={refuse}
-            total={all.length}
+    <>
+      <PageHead room={room} title="Crew" undoRedo={undoRedo} />
+      <main id="page" className="page wide-page crew">
+        <h1 className="visually-hidden">Crew</h1>
+        <div className="page-head">
+          <Button
+            variant="contained"
+            onClick={() => {
+              void add();
+            }}
+          >
+            New person
+          </Button>
+          <input
+            type="search"
+            className="text-field search"
+            aria-label="Search the crew"
+            placeholder="Search the crew"
+            value={search}
+            onChange={(event) => {
+              setSearch(event.target.value);
+            }}
           />
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={filter}
+            aria-label="Who is shown"
+            onChange={(_, next: CrewFilter | null) => {
+              if (next) setFilter(next);
+            }}
+          >
+            <ToggleButton value="all">All {all.length}</ToggleButton>
+            <ToggleButton value="incomplete">Incomplete {counts.incomplete}</ToggleButton>
+            <ToggleButton value="doubtful">Doubtful {all.filter((l) => l.doubts.length > 0).length}</ToggleButton>
+          </ToggleButtonGroup>
+          <span className="spring" />
+          {one && (
+            <>
+              <Button variant="outlined" component={Link} to={`/${room}/person/${one.id}`}>
+                Measure {chosen.length === 1 ? one.person.name : 'the first'}
+              </Button>
+              <Button component={Link} to={`/${room}/person/${one.id}/history`}>
+                History
+              </Button>
+              <Button onClick={remove}>Delete {chosen.length > 1 ? chosen.length : ''}</Button>
+            </>
+          )}
+          <Button
+            variant="outlined"
+            onClick={() => {
+              setImporting(true);
+            }}
+          >
+            Bring in a table
+          </Button>
+          <Button variant="outlined" onClick={exportCsv} disabled={all.length === 0}>
+            Save table
+          </Button>
+          <Button
+            variant="outlined"
+            component={Link}
+            to={`/${room}/forms?unit=${unit}${chosen.length > 0 && chosen.length <= MOST_IN_ADDRESS ? `&people=${formIds}` : ''}`}
+          >
+            Measuring forms
+          </Button>
         </div>
-      )}
-      <p className="quiet">
-        Double-click or press Enter to change a figure; any notation is read. Click a cell and paste rows from a
-        spreadsheet to fill from there; in the name column, rows below the last add people.
-      </p>
-      {importing && (
-        <ImportPeople
-          people={here().people}
-          unit={unit}
-          onClose={() => {
-            setImporting(false);
-          }}
-          onTaken={(people, said) => act({ said, put: { people } })}
-        />
-      )}
-      {message}
-    </main>
+        {shelf.isPending && <Opening className="quiet" />}
+        {shelf.isError && <StorageFault fault={shelf.error} />}
+        {problems.length > 0 && (
+          <div className="problem" role="alert">
+            {problems.slice(0, MOST_TOLD).map((p) => (
+              <div key={p}>{p}</div>
+            ))}
+            {problems.length > MOST_TOLD && <div>and {problems.length - MOST_TOLD} more; all else was taken over.</div>}
+          </div>
+        )}
+        {shelf.data && (
+          <div className="crew-grid" onPaste={paste}>
+            <CrewGrid
+              rows={shown}
+              unit={unit}
+              room={room}
+              selected={selected}
+              onSelect={setSelected}
+              onWrite={write}
+              onRefuse={refuse}
+              total={all.length}
+            />
+          </div>
+        )}
+        <p className="quiet">
+          Double-click or press Enter to change a figure; any notation is read. Click a cell and paste rows from a
+          spreadsheet to fill from there; in the name column, rows below the last add people.
+        </p>
+        {importing && (
+          <ImportPeople
+            people={here().people}
+            unit={unit}
+            onClose={() => {
+              setImporting(false);
+            }}
+            onTaken={(people, said) => act({ said, put: { people } })}
+          />
+        )}
+        {message}
+      </main>
+    </>
   );
 }

@@ -9,7 +9,7 @@ import { formatFigure, tapeFor, type Unit } from '../../core/units/index.js';
 import { BodyFigure } from '../body/BodyFigure.js';
 import { withFractions } from '../shared/fractions.js';
 import { Opening } from '../shared/Opening.js';
-import { PageNav } from '../shared/PageNav.js';
+import { PageHead } from '../head/PageHead.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { crewLine } from './crew-rows.js';
@@ -97,49 +97,53 @@ export function FormsPage() {
     .sort((a, b) => a.name.localeCompare(b.name));
   const shown = all ? people : people.slice(0, MANY);
   return (
-    <main className="page forms">
-      <div className="page-head no-print">
-        <h1>Measuring forms</h1>
-        <PageNav room={room} />
-        <span className="spring" />
-        <FormControlLabel
-          control={
-            <Switch
-              checked={filled}
-              onChange={(_, on) => {
-                setFilled(on);
-              }}
-            />
-          }
-          label={`Filled (${people.length})`}
-        />
-        <Button
-          variant="contained"
-          onClick={() => {
-            window.print();
-          }}
-        >
-          Print forms
-        </Button>
-        <Button component={Link} to={`/${room}/crew`}>
-          Back to the crew
-        </Button>
+    <>
+      <div className="no-print">
+        <PageHead room={room} title="Measuring forms" />
       </div>
-      {filled ? (
-        shown.map((person) => <Form key={person.id} person={person} set={crewLine(person).set} unit={unit} />)
-      ) : (
-        <Form person={undefined} set={undefined} unit={unit} />
-      )}
-      {filled && shown.length < people.length && (
-        <Button
-          className="no-print"
-          onClick={() => {
-            setAll(true);
-          }}
-        >
-          Draw the other {people.length - shown.length} as well
-        </Button>
-      )}
-    </main>
+      <main id="page" className="page forms">
+        <div className="page-head no-print">
+          <h1>Measuring forms</h1>
+          <span className="spring" />
+          <FormControlLabel
+            control={
+              <Switch
+                checked={filled}
+                onChange={(_, on) => {
+                  setFilled(on);
+                }}
+              />
+            }
+            label={`Filled (${people.length})`}
+          />
+          <Button
+            variant="contained"
+            onClick={() => {
+              window.print();
+            }}
+          >
+            Print forms
+          </Button>
+          <Button component={Link} to={`/${room}/crew`}>
+            Back to the crew
+          </Button>
+        </div>
+        {filled ? (
+          shown.map((person) => <Form key={person.id} person={person} set={crewLine(person).set} unit={unit} />)
+        ) : (
+          <Form person={undefined} set={undefined} unit={unit} />
+        )}
+        {filled && shown.length < people.length && (
+          <Button
+            className="no-print"
+            onClick={() => {
+              setAll(true);
+            }}
+          >
+            Draw the other {people.length - shown.length} as well
+          </Button>
+        )}
+      </main>
+    </>
   );
 }

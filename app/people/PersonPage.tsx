@@ -15,7 +15,7 @@ import {
 import { formatFigure, tapeFor, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { Opening } from '../shared/Opening.js';
-import { PageNav } from '../shared/PageNav.js';
+import { PageHead } from '../head/PageHead.js';
 import { signedFigure, signedPercent } from '../shared/signed.js';
 import { useShelfActs } from '../shared/shelf-acts.js';
 import { usePreferences } from '../store/preferences.js';
@@ -184,83 +184,84 @@ function History({ room, person, charts }: { room: RoomId; person: Person; chart
     void act({ said: `Deleted the set of ${set.date}`, put: { people: [next] } });
   };
   return (
-    <main className="page">
-      <div className="page-head">
-        <h1>{person.name}</h1>
-        <PageNav room={room} />
-        <span className="spring" />
-        {undoRedo}
-        <ForgetPerson room={room} person={person} drafts={drafts.length} />
-        <Button variant="contained" component={Link} to={`/${room}/person/${person.id}`}>
-          Measure
-        </Button>
-      </div>
-      {person.note && <p className="quiet">{person.note}</p>}
-      <h2>Sets of measurements</h2>
-      <table className="figures" aria-label="Sets of measurements">
-        <thead>
-          <tr>
-            <th scope="col">Taken</th>
-            <th scope="col">By</th>
-            <th scope="col">Figures</th>
-            <th scope="col">Corrected</th>
-            <th scope="col">Drafts from it</th>
-            <th scope="col" />
-          </tr>
-        </thead>
-        <tbody>
-          {newestFirst(person).map((set) => {
-            const used = drafts.filter((d) => d.setId === set.id);
-            return (
-              <tr key={set.id} data-set={set.id}>
-                <th scope="row">
-                  {setName(set)}
-                  {set.note && <div className="quiet">{set.note}</div>}
-                </th>
-                <td>{set.taker}</td>
-                <td>{Object.keys(valuesOf(set)).length}</td>
-                <td>{set.corrected.length || ''}</td>
-                <td>
-                  {used.map((d) => (
-                    <div key={d.id}>
-                      <Link to={`/${room}/draft/${d.id}/measure`}>{d.name}</Link>
-                    </div>
-                  ))}
-                </td>
-                <td>
-                  {used.length === 0 && person.sets.length > 1 && (
-                    <Button
-                      size="small"
-                      onClick={() => {
-                        remove(set);
-                      }}
-                    >
-                      Delete
-                    </Button>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <h2>A figure over time</h2>
-      {id ? (
-        <>
-          <Picker
-            label="Figure"
-            value={id}
-            choices={measured.map((m) => [m, measurementLabel(m)] as const)}
-            onChoose={setWanted}
-          />
-          <OverTime person={person} id={id} tape={tape} />
-        </>
-      ) : (
-        <p className="quiet">Nothing has been taken from the body yet.</p>
-      )}
-      <Comparison person={person} tape={tape} charts={charts} />
-      {message}
-    </main>
+    <>
+      <PageHead room={room} title={person.name} undoRedo={undoRedo} />
+      <main id="page" className="page">
+        <div className="page-head">
+          <h1>{person.name}</h1>
+          <span className="spring" />
+          <ForgetPerson room={room} person={person} drafts={drafts.length} />
+          <Button variant="contained" component={Link} to={`/${room}/person/${person.id}`}>
+            Measure
+          </Button>
+        </div>
+        {person.note && <p className="quiet">{person.note}</p>}
+        <h2>Sets of measurements</h2>
+        <table className="figures" aria-label="Sets of measurements">
+          <thead>
+            <tr>
+              <th scope="col">Taken</th>
+              <th scope="col">By</th>
+              <th scope="col">Figures</th>
+              <th scope="col">Corrected</th>
+              <th scope="col">Drafts from it</th>
+              <th scope="col" />
+            </tr>
+          </thead>
+          <tbody>
+            {newestFirst(person).map((set) => {
+              const used = drafts.filter((d) => d.setId === set.id);
+              return (
+                <tr key={set.id} data-set={set.id}>
+                  <th scope="row">
+                    {setName(set)}
+                    {set.note && <div className="quiet">{set.note}</div>}
+                  </th>
+                  <td>{set.taker}</td>
+                  <td>{Object.keys(valuesOf(set)).length}</td>
+                  <td>{set.corrected.length || ''}</td>
+                  <td>
+                    {used.map((d) => (
+                      <div key={d.id}>
+                        <Link to={`/${room}/draft/${d.id}/measure`}>{d.name}</Link>
+                      </div>
+                    ))}
+                  </td>
+                  <td>
+                    {used.length === 0 && person.sets.length > 1 && (
+                      <Button
+                        size="small"
+                        onClick={() => {
+                          remove(set);
+                        }}
+                      >
+                        Delete
+                      </Button>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        <h2>A figure over time</h2>
+        {id ? (
+          <>
+            <Picker
+              label="Figure"
+              value={id}
+              choices={measured.map((m) => [m, measurementLabel(m)] as const)}
+              onChoose={setWanted}
+            />
+            <OverTime person={person} id={id} tape={tape} />
+          </>
+        ) : (
+          <p className="quiet">Nothing has been taken from the body yet.</p>
+        )}
+        <Comparison person={person} tape={tape} charts={charts} />
+        {message}
+      </main>
+    </>
   );
 }
 

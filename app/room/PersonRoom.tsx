@@ -1,7 +1,6 @@
-import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, useCallback, useEffect, useRef, useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { changeOf, newDraft, type Person } from '../../core/kept/index.js';
 import { Opening } from '../shared/Opening.js';
 import { readActs, readRecord } from '../store/database.js';
@@ -13,6 +12,7 @@ import { holdWork, openFromShelf, type Shelved } from '../store/opened-work.js';
 import { Room } from './Room.js';
 import { stationOf, type StationId } from './stations.js';
 
+const NotHere = lazy(() => import('./NotHere.js'));
 const StorageFaultPage = lazy(() => import('../shared/StorageFault.js').then((m) => ({ default: m.StorageFaultPage })));
 
 /** The draft that stands beside a person who is only being measured; it is kept once one steps on from Measure. */
@@ -82,13 +82,12 @@ export function PersonRoom() {
   if (shelved.isPending) return <Opening className="page quiet" />;
   if (!shelved.data) {
     return (
-      <main className="page">
-        <h1>This person is not here</h1>
-        <p>They may have been deleted, or belong to another workroom.</p>
-        <Button component={Link} to={`/${room}/crew`} variant="contained">
-          The crew
-        </Button>
-      </main>
+      <NotHere
+        title="This person is not here"
+        about="They may have been deleted, or belong to another workroom."
+        to={`/${room}/crew`}
+        out="The crew"
+      />
     );
   }
   return <OpenPerson key={`${room} ${personId}`} room={room} shelved={shelved.data} />;

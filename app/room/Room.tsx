@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useStore } from 'zustand';
 import { Board } from '../board/Board.js';
@@ -10,7 +10,7 @@ import { usePreferences } from '../store/preferences.js';
 import type { RoomId } from '../store/rooms.js';
 import { type OpenWork } from '../store/open-work.js';
 import { redrawnUnderstood } from '../store/work-changes.js';
-import { Head } from './Head.js';
+import { RoomHead } from './RoomHead.js';
 import { stationNamed, viewOf, type BoardMaker, type StationId } from './stations.js';
 import { useKeptSafe } from './use-kept-safe.js';
 import { useRoomKeys } from './use-room-keys.js';
@@ -19,9 +19,7 @@ import { Walk } from './Walk.js';
 const CheckBench = lazy(() => import('../checks/CheckBench.js'));
 const CheckTape = lazy(() => import('../checks/CheckTape.js').then((m) => ({ default: m.CheckTape })));
 const DrawnOtherwise = lazy(() => import('./DrawnOtherwise.js'));
-const FindAnything = lazy(() => import('./FindAnything.js').then((m) => ({ default: m.FindAnything })));
 const SaveTrouble = lazy(() => import('./SaveTrouble.js').then((m) => ({ default: m.SaveTrouble })));
-const KeysDialog = lazy(() => import('./KeysDialog.js').then((m) => ({ default: m.KeysDialog })));
 
 const layBoard: BoardMaker = (instead, above) => (
   <Board layers={instead ? READINGS : PIECES}>
@@ -62,9 +60,8 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
     },
     [station, view],
   );
-  const [dialog, setDialog] = useState<'find' | 'keys'>();
 
-  useRoomKeys(open, pathOf, setDialog);
+  useRoomKeys(open, pathOf);
   useKeptSafe(autosave);
 
   const since = useStore(open.redrawn, (s) => s.since);
@@ -77,17 +74,19 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
   const { View, tape = true } = viewOf(station, view) ?? {};
   return (
     <div className="room">
+      <nav aria-label="Skip">
+        <a className="skip" href="#board">
+          To the board
+        </a>
+        <a className="skip" href="#bench">
+          To the bench
+        </a>
+        <a className="skip" href="#checks">
+          To the checks
+        </a>
+      </nav>
       <Walk room={room} pathOf={pathOf} here={station} />
-      <Head
-        hasDraft={draftId !== undefined}
-        autosave={autosave}
-        onFind={() => {
-          setDialog('find');
-        }}
-        onKeys={() => {
-          setDialog('keys');
-        }}
-      />
+      <RoomHead room={room} draftId={draftId} pathOf={pathOf} station={label} autosave={autosave} />
       {since && (
         <Suspense>
           <DrawnOtherwise
@@ -115,7 +114,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
           </Suspense>
         )}
         {!View && !checking && Bench && benchOpen && (
-          <aside className="bench" aria-label={label}>
+          <aside id="bench" className="bench" aria-label={label}>
             <Suspense fallback={<p className="quiet">Laying out the bench …</p>}>
               <Bench />
             </Suspense>
@@ -132,29 +131,6 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
           <SaveTrouble autosave={autosave} open={open} />
         </Suspense>
       )}
-      <Suspense fallback={undefined}>
-        {dialog === 'find' && (
-          <FindAnything
-            room={room}
-            draftId={draftId}
-            pathOf={pathOf}
-            open={open}
-            onKeys={() => {
-              setDialog('keys');
-            }}
-            onClose={() => {
-              setDialog(undefined);
-            }}
-          />
-        )}
-        {dialog === 'keys' && (
-          <KeysDialog
-            onClose={() => {
-              setDialog(undefined);
-            }}
-          />
-        )}
-      </Suspense>
     </div>
   );
 }

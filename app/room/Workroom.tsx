@@ -1,7 +1,6 @@
-import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, useCallback, useEffect, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { Opening } from '../shared/Opening.js';
 import { roomOf, type RoomId } from '../store/rooms.js';
 import { useSheet } from '../store/sheets.js';
@@ -10,6 +9,7 @@ import { holdWork, openFromShelf, readShelved, type Shelved } from '../store/ope
 import { Room } from './Room.js';
 import { stationOf, type StationId } from './stations.js';
 
+const NotHere = lazy(() => import('./NotHere.js'));
 const StorageFaultPage = lazy(() => import('../shared/StorageFault.js').then((m) => ({ default: m.StorageFaultPage })));
 
 /** The room for one draft: walk, head, board, bench and tape. */
@@ -31,24 +31,22 @@ export function Workroom() {
   if (shelved.isPending || (draft && sheet === undefined)) return <Opening className="page quiet" />;
   if (draft && sheet === null) {
     return (
-      <main className="page">
-        <h1>This draft’s method is not here</h1>
-        <p>It is made by “{draft.method}”, which this version of Upstride does not have. The draft stays as it is.</p>
-        <Button component={Link} to={`/${room}`} variant="contained">
-          All drafts
-        </Button>
-      </main>
+      <NotHere
+        title="This draft’s method is not here"
+        about={`It is made by “${draft.method}”, which this version of Upstride does not have. The draft stays as it is.`}
+        to={`/${room}`}
+        out="All drafts"
+      />
     );
   }
   if (!shelved.data) {
     return (
-      <main className="page">
-        <h1>This draft is not here</h1>
-        <p>It may have been deleted, or it belongs to another workroom.</p>
-        <Button component={Link} to={`/${room}`} variant="contained">
-          All drafts
-        </Button>
-      </main>
+      <NotHere
+        title="This draft is not here"
+        about="It may have been deleted, or it belongs to another workroom."
+        to={`/${room}`}
+        out="All drafts"
+      />
     );
   }
   return (

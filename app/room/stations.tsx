@@ -18,6 +18,8 @@ export type BoardMaker = (instead?: Drawing, above?: Drawing) => ReactNode;
 interface ViewEntry {
   readonly id: string;
   readonly label: string;
+  /** Everyday words under which it is looked for as well. */
+  readonly also: string;
   readonly View: ComponentType<{ readonly board: BoardMaker }>;
   /** Whether the checks lie at its foot; not where they have nothing to say. */
   readonly tape?: false;
@@ -34,6 +36,8 @@ interface PlaceProps {
 interface StationEntry {
   readonly id: string;
   readonly label: string;
+  /** Everyday words under which it is looked for as well. */
+  readonly also: string;
   readonly key: string;
   readonly Icon: typeof Tune;
   readonly Bench?: ComponentType;
@@ -51,6 +55,7 @@ export const STATIONS = [
   {
     id: 'measure',
     label: 'Measure',
+    also: 'tape, figures, body, person, set',
     key: '1',
     Icon: Straighten,
     Place: lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation }))),
@@ -59,6 +64,7 @@ export const STATIONS = [
   {
     id: 'choose',
     label: 'Choose',
+    also: 'method, ease, fit, leg, build, house rules',
     key: '2',
     Icon: Tune,
     Bench: lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench }))),
@@ -66,22 +72,26 @@ export const STATIONS = [
       {
         id: 'advise',
         label: 'Which method',
+        also: 'advise, advice, suits',
         View: lazy(() => import('../advise/AdviseView.js').then((m) => ({ default: m.AdviseView }))),
         tape: false,
       },
       {
         id: 'compare',
         label: 'Compare methods and drafts',
+        also: 'overlay, difference, side by side',
         View: lazy(() => import('../compare/CompareView.js').then((m) => ({ default: m.CompareView }))),
       },
       {
         id: 'steps',
         label: 'Worked steps',
+        also: 'how to draft, learn, step by step',
         View: lazy(() => import('../steps/StepsView.js').then((m) => ({ default: m.StepsView }))),
       },
       {
         id: 'sheet',
         label: 'Method sheet',
+        also: 'formulas, own method, edit sheet',
         View: lazy(() => import('../sheet/SheetView.js').then((m) => ({ default: m.SheetView }))),
         tape: false,
       },
@@ -90,6 +100,7 @@ export const STATIONS = [
   {
     id: 'draft',
     label: 'Draft',
+    also: 'board, pieces, handles, lines',
     key: '3',
     Icon: Architecture,
     Bench: lazy(() => import('../board/DraftBench.js').then((m) => ({ default: m.DraftBench }))),
@@ -99,6 +110,7 @@ export const STATIONS = [
   {
     id: 'true',
     label: 'True',
+    also: 'checks, alterations, correct, fit',
     key: '4',
     Icon: Rule,
     Bench: lazy(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench }))),
@@ -107,26 +119,31 @@ export const STATIONS = [
       {
         id: 'it',
         label: 'True it',
+        also: 'correct all, fix, automatic',
         View: lazy(() => import('../true/TrueItView.js').then((m) => ({ default: m.TrueItView }))),
       },
       {
         id: 'walk',
         label: 'Walk the seams',
+        also: 'match seams, notches, seam lengths',
         View: lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView }))),
       },
       {
         id: 'curve',
         label: 'The body’s curve',
+        also: 'trace, flexible curve, photo, crotch shape, rise shape',
         View: lazy(() => import('../true/CurveView.js').then((m) => ({ default: m.CurveView }))),
       },
       {
         id: 'outline',
         label: 'Outline from a file',
+        also: 'svg, dxf, existing pattern, overlay, import',
         View: lazy(() => import('../true/reference/ReferenceView.js').then((m) => ({ default: m.ReferenceView }))),
       },
       {
         id: 'report',
         label: 'Check report',
+        also: 'print the checks, all checks, fit report',
         View: lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView }))),
         tape: false,
       },
@@ -135,6 +152,7 @@ export const STATIONS = [
   {
     id: 'cut',
     label: 'Cut',
+    also: 'print, pdf, svg, paper, allowances, export',
     key: '5',
     Icon: ContentCut,
     Place: lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation }))),

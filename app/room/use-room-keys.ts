@@ -1,36 +1,31 @@
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { useBoard } from '../board/board-store.js';
+import { dialogByKey, isTyping } from '../head/dialogs.js';
 import { isHalfTyped } from '../shared/half-typed.js';
 import { usePreferences } from '../store/preferences.js';
 import type { OpenWork } from '../store/open-work.js';
 import { STATIONS, type StationId } from './stations.js';
 
 /** The keys of the room: undo and redo, find, the stations by number, the piece in hand, the bench, the sheet of keys. */
-export function useRoomKeys(
-  open: OpenWork,
-  pathOf: (station: StationId) => string,
-  onDialog: (dialog: 'find' | 'keys') => void,
-): void {
+export function useRoomKeys(open: OpenWork, pathOf: (station: StationId) => string): void {
   const go = useNavigate();
   useEffect(() => {
     const keys = (event: KeyboardEvent): void => {
-      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
+      if (dialogByKey(event)) return;
       const key = event.key.toLowerCase();
       if (event.ctrlKey || event.metaKey) {
         // What is half typed is the field's own to undo.
         if ((key === 'z' || key === 'y') && isHalfTyped(event.target)) return;
         if (key === 'z' && !event.shiftKey) open.undo();
         else if (key === 'y' || (key === 'z' && event.shiftKey)) open.redo();
-        else if (key === 'k') onDialog('find');
         else return;
         event.preventDefault();
         return;
       }
-      if (typing || event.altKey || event.target instanceof HTMLTextAreaElement) return;
+      if (isTyping(event.target) || event.altKey) return;
       const byKey = STATIONS.find((s) => s.key === event.key);
       if (byKey) void go(pathOf(byKey.id));
-      else if (key === '?') onDialog('keys');
       else if (key === 'f') {
         const board = useBoard.getState();
         board.set({ inHand: board.inHand === 'front' ? 'back' : 'front' });
@@ -43,5 +38,5 @@ export function useRoomKeys(
     return () => {
       window.removeEventListener('keydown', keys);
     };
-  }, [open, go, pathOf, onDialog]);
+  }, [open, go, pathOf]);
 }

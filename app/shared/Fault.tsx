@@ -1,7 +1,9 @@
-import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 
-/** What stands in place of a view that failed: that nothing is lost, and the ways on. */
+/**
+ * What stands in place of a view that failed: that nothing is lost, and the ways on. It needs nothing that would have to
+ * be loaded, since that may be what failed.
+ */
 export function Fault({ error }: { readonly error: unknown }) {
   return (
     <main className="page" role="alert">
@@ -11,12 +13,10 @@ export function Fault({ error }: { readonly error: unknown }) {
         drafts and save the workbook from there.
       </p>
       <p className="quiet">{error instanceof Error ? error.message : String(error)}</p>
-      <Button variant="contained" onClick={() => window.location.reload()}>
+      <button type="button" className="plain-act" onClick={() => window.location.reload()}>
         Load again
-      </Button>{' '}
-      <Button component={Link} to="/">
-        To the start
-      </Button>
+      </button>{' '}
+      <Link to="/">To the start</Link>
     </main>
   );
 }

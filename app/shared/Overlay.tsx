@@ -1,9 +1,7 @@
 import { useMemo } from 'react';
-import { mapPath, pathBox, type Path } from '../../core/geometry/index.js';
+import { mapPath, pathBox } from '../../core/geometry/index.js';
 import { pathData } from '../../formats/index.js';
-
-/** The outlines of both pieces, in panel coordinates, mm. */
-export type Outlines = Readonly<Record<'front' | 'back', Path>>;
+import type { Outlines } from './outlines.js';
 
 /** Half the room between the pieces, and the room about them, in mm. */
 const GAP = 40;

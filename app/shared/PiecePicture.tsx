@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
-import { outlineOf, type Block } from '../../core/draft/index.js';
 import { mapPath, pathBox, type Path } from '../../core/geometry/index.js';
 import { pathData } from '../../formats/index.js';
+import type { Outlines } from './outlines.js';
 
 /** Half the room between the pieces, and the room about them, in mm. */
 const GAP = 35;
@@ -9,21 +9,21 @@ const MARGIN = 16;
 
 /** A picture of both pieces, side seams together, drawn from their real curves. */
 export const PiecePicture = memo(function PiecePicture({
-  block,
+  outlines,
   label,
   weight,
 }: {
-  block: Block;
+  outlines: Outlines;
   label: string;
   weight: number;
 }) {
   const drawn = useMemo(() => {
-    const front = mapPath(outlineOf(block.front), (p) => ({ x: -p.x - GAP, y: p.y }));
-    const back = mapPath(outlineOf(block.back), (p) => ({ x: p.x + GAP, y: p.y }));
+    const front = mapPath(outlines.front, (p) => ({ x: -p.x - GAP, y: p.y }));
+    const back = mapPath(outlines.back, (p) => ({ x: p.x + GAP, y: p.y }));
     const box = pathBox([...front, ...back]);
     const [width, height] = [box.maxX - box.minX + 2 * MARGIN, box.maxY - box.minY + 2 * MARGIN];
     return { front, back, view: `${box.minX - MARGIN} ${box.minY - MARGIN} ${width} ${height}` };
-  }, [block]);
+  }, [outlines]);
   const piece = (name: 'front' | 'back', path: Path) => (
     <path
       d={`${pathData(path)}Z`}

@@ -1,5 +1,3 @@
-import Button from '@mui/material/Button';
-
 /** What stands in place of a station that failed: the work is kept, and the room about it goes on. */
 export function StationFault({
   error,
@@ -20,16 +18,18 @@ export function StationFault({
           : 'Everything entered is kept on this device, and the other stations go on. Undo the last step, or try again.'}
       </p>
       <p className="quiet">{message}</p>
-      <Button variant="contained" onClick={resetErrorBoundary}>
+      <button type="button" className="plain-act" onClick={resetErrorBoundary}>
         Try again
-      </Button>{' '}
-      <Button
+      </button>{' '}
+      <button
+        type="button"
+        className="link"
         onClick={() => {
           window.location.reload();
         }}
       >
         Load the page again
-      </Button>
+      </button>
     </div>
   );
 }

@@ -3,7 +3,7 @@ import HistoryIcon from '@mui/icons-material/History';
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
 import { lazy, Suspense, useState } from 'react';
-import type { Act, ActReader } from '../../core/kept/index.js';
+import { sayAct, type Act, type ActReader } from '../../core/kept/index.js';
 
 const ActsList = lazy(() => import('./ActsList.js').then((m) => ({ default: m.ActsList })));
 
@@ -20,13 +20,25 @@ interface UndoRedoProps {
 /** Undo, redo and the list of what was done, by press; the keys are the room's and the shelf's own. */
 export function UndoRedo({ acts, reader, onUndo, onRedo, onStepTo }: UndoRedoProps) {
   const [anchor, setAnchor] = useState<HTMLElement>();
-  const [canUndo, canRedo] = [acts.some((a) => !a.undone), acts.some((a) => a.undone)];
+  const [last, next] = [acts.findLast((a) => !a.undone), acts.find((a) => a.undone)];
   return (
     <>
-      <IconButton title="Undo (Ctrl Z)" size="small" aria-label="Undo" disabled={!canUndo} onClick={onUndo}>
+      <IconButton
+        title={last ? `Undo: ${sayAct(last, reader)} (Ctrl Z)` : 'Undo (Ctrl Z)'}
+        size="small"
+        aria-label="Undo"
+        disabled={!last}
+        onClick={onUndo}
+      >
         <UndoIcon />
       </IconButton>
-      <IconButton title="Redo (Ctrl Y)" size="small" aria-label="Redo" disabled={!canRedo} onClick={onRedo}>
+      <IconButton
+        title={next ? `Do again: ${sayAct(next, reader)} (Ctrl Y)` : 'Redo (Ctrl Y)'}
+        size="small"
+        aria-label="Redo"
+        disabled={!next}
+        onClick={onRedo}
+      >
         <RedoIcon />
       </IconButton>
       <IconButton

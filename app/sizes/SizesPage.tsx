@@ -3,16 +3,15 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { SHIPPED_CHARTS, type ChartSize, type Figure, type SizeChart } from '../../core/measure/index.js';
 import { newPerson, type KeptChart } from '../../core/kept/index.js';
-import type { Unit } from '../../core/units/index.js';
 import { writeChart } from '../../formats/csv/index.js';
 import { NameField } from '../shared/NameField.js';
 import { Opening } from '../shared/Opening.js';
-import { PageNav } from '../shared/PageNav.js';
+import { PageHead } from '../head/PageHead.js';
 import { fileName, saveFile } from '../shared/save-file.js';
 import { useShelfActs } from '../shared/shelf-acts.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
-import { ROOM_LABELS, roomOf } from '../store/rooms.js';
+import { roomOf } from '../store/rooms.js';
 import { ChartTable } from './ChartTable.js';
 import { ImportChart } from './ImportChart.js';
 
@@ -32,7 +31,7 @@ export function SizesPage() {
   const room = roomOf(useParams()['room']);
   const shelf = useShelf(room);
   const { act, undoRedo, message } = useShelfActs(room, 'charts');
-  const { unit, set: prefer } = usePreferences();
+  const unit = usePreferences((p) => p.unit);
   const go = useNavigate();
   const [chartId, setChartId] = useState<string>();
   const [problem, setProblem] = useState<string>();
@@ -64,171 +63,156 @@ export function SizesPage() {
     await go(`/${room}/crew`);
   };
   return (
-    <main className="page wide-page crew">
-      <div className="page-head">
-        <h1>{ROOM_LABELS[room]}</h1>
-        <PageNav room={room} />
-        <span className="spring" />
-        {undoRedo}
-      </div>
-      <div className="page-head">
-        <label>
-          Chart{' '}
-          <select
-            className="text-field"
-            value={chart.id}
-            onChange={(event) => {
-              setChartId(event.target.value);
-              setProblem(undefined);
-            }}
-          >
-            {charts.map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          Unit{' '}
-          <select
-            className="text-field"
-            value={unit}
-            onChange={(event) => {
-              prefer({ unit: event.target.value as Unit });
-            }}
-          >
-            <option value="cm">cm</option>
-            <option value="in">in</option>
-          </select>
-        </label>
-        <span className="spring" />
-        <Button
-          variant={isOwn ? 'outlined' : 'contained'}
-          onClick={() => {
-            void copy();
-          }}
-        >
-          {isOwn ? 'Copy' : 'Copy to change it'}
-        </Button>
-        <Button
-          variant="outlined"
-          onClick={() => {
-            setImporting(true);
-          }}
-        >
-          Bring in a table
-        </Button>
-        <Button
-          variant="outlined"
-          onClick={() => {
-            saveFile(`${fileName(chart.name)}.csv`, writeChart(chart, unit), 'text/csv');
-          }}
-        >
-          Save table
-        </Button>
-        <Button
-          onClick={() => {
-            void asPeople();
-          }}
-        >
-          Take its sizes into the crew
-        </Button>
-        {isOwn && (
-          <Button
-            onClick={() => {
-              void act({ said: `Deleted “${chart.name}”`, remove: { charts: [chart.id] } });
-            }}
-          >
-            Delete chart
-          </Button>
-        )}
-      </div>
-      {isOwn ? (
+    <>
+      <PageHead room={room} title="Size charts" undoRedo={undoRedo} />
+      <main id="page" className="page wide-page crew">
+        <h1 className="visually-hidden">Size charts</h1>
         <div className="page-head">
-          <label htmlFor="chart-name">Name</label>
-          <NameField
-            id="chart-name"
-            label="Name of the chart"
-            className="text-field"
-            value={chart.name}
-            onCommit={(name) => {
-              void put({ ...chart, name }, `Renamed “${chart.name}”`);
-            }}
-          />
           <label>
-            For{' '}
+            Chart{' '}
             <select
               className="text-field"
-              value={chart.figure}
+              value={chart.id}
               onChange={(event) => {
-                void put({ ...chart, figure: event.target.value as Figure }, `Changed whom “${chart.name}” is for`);
+                setChartId(event.target.value);
+                setProblem(undefined);
               }}
             >
-              {FIGURES.map(([id, words]) => (
-                <option key={id} value={id}>
-                  {words}
+              {charts.map((c) => (
+                <option key={c.id} value={c.id}>
+                  {c.name}
                 </option>
               ))}
             </select>
           </label>
+          <span className="spring" />
           <Button
-            size="small"
+            variant={isOwn ? 'outlined' : 'contained'}
+            onClick={() => {
+              void copy();
+            }}
+          >
+            {isOwn ? 'Copy' : 'Copy to change it'}
+          </Button>
+          <Button
             variant="outlined"
             onClick={() => {
-              const last = chart.sizes.at(-1);
-              const names = new Set(chart.sizes.map((s) => s.name));
-              let n = chart.sizes.length + 1;
-              while (names.has(String(n))) n += 1;
-              const fresh: ChartSize = { name: String(n), values: { ...last?.values } };
-              void put({ ...chart, sizes: [...chart.sizes, fresh] }, `Added size ${n}`);
+              setImporting(true);
             }}
           >
-            Add a size
+            Bring in a table
           </Button>
           <Button
-            size="small"
-            disabled={chart.sizes.length === 0}
+            variant="outlined"
             onClick={() => {
-              const last = chart.sizes.at(-1);
-              void put({ ...chart, sizes: chart.sizes.slice(0, -1) }, `Took out size ${last?.name ?? ''}`);
+              saveFile(`${fileName(chart.name)}.csv`, writeChart(chart, unit), 'text/csv');
             }}
           >
-            Take out the last
+            Save table
           </Button>
+          <Button
+            onClick={() => {
+              void asPeople();
+            }}
+          >
+            Take its sizes into the crew
+          </Button>
+          {isOwn && (
+            <Button
+              onClick={() => {
+                void act({ said: `Deleted “${chart.name}”`, remove: { charts: [chart.id] } });
+              }}
+            >
+              Delete chart
+            </Button>
+          )}
         </div>
-      ) : (
-        <p className="quiet">{chart.note} Copy it to change it.</p>
-      )}
-      {problem !== undefined && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <ChartTable
-        key={chart.id + unit}
-        chart={chart}
-        own={isOwn}
-        unit={unit}
-        onRefuse={setProblem}
-        onWrite={(next) => {
-          void put(next, `Changed “${chart.name}”`);
-        }}
-      />
-      {importing && (
-        <ImportChart
+        {isOwn ? (
+          <div className="page-head">
+            <label htmlFor="chart-name">Name</label>
+            <NameField
+              id="chart-name"
+              label="Name of the chart"
+              className="text-field"
+              value={chart.name}
+              onCommit={(name) => {
+                void put({ ...chart, name }, `Renamed “${chart.name}”`);
+              }}
+            />
+            <label>
+              For{' '}
+              <select
+                className="text-field"
+                value={chart.figure}
+                onChange={(event) => {
+                  void put({ ...chart, figure: event.target.value as Figure }, `Changed whom “${chart.name}” is for`);
+                }}
+              >
+                {FIGURES.map(([id, words]) => (
+                  <option key={id} value={id}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() => {
+                const last = chart.sizes.at(-1);
+                const names = new Set(chart.sizes.map((s) => s.name));
+                let n = chart.sizes.length + 1;
+                while (names.has(String(n))) n += 1;
+                const fresh: ChartSize = { name: String(n), values: { ...last?.values } };
+                void put({ ...chart, sizes: [...chart.sizes, fresh] }, `Added size ${n}`);
+              }}
+            >
+              Add a size
+            </Button>
+            <Button
+              size="small"
+              disabled={chart.sizes.length === 0}
+              onClick={() => {
+                const last = chart.sizes.at(-1);
+                void put({ ...chart, sizes: chart.sizes.slice(0, -1) }, `Took out size ${last?.name ?? ''}`);
+              }}
+            >
+              Take out the last
+            </Button>
+          </div>
+        ) : (
+          <p className="quiet">{chart.note} Copy it to change it.</p>
+        )}
+        {problem !== undefined && (
+          <p className="problem" role="alert">
+            {problem}
+          </p>
+        )}
+        <ChartTable
+          key={chart.id + unit}
+          chart={chart}
+          own={isOwn}
           unit={unit}
-          onClose={() => {
-            setImporting(false);
-          }}
-          onTaken={async (sizes, name) => {
-            const next: SizeChart = { id: newId(), name, note: '', figure: 'unknown', sizes };
-            await put(next, `Brought in “${name}”: ${sizes.length} sizes`);
-            setChartId(next.id);
+          onRefuse={setProblem}
+          onWrite={(next) => {
+            void put(next, `Changed “${chart.name}”`);
           }}
         />
-      )}
-      {message}
-    </main>
+        {importing && (
+          <ImportChart
+            unit={unit}
+            onClose={() => {
+              setImporting(false);
+            }}
+            onTaken={async (sizes, name) => {
+              const next: SizeChart = { id: newId(), name, note: '', figure: 'unknown', sizes };
+              await put(next, `Brought in “${name}”: ${sizes.length} sizes`);
+              setChartId(next.id);
+            }}
+          />
+        )}
+        {message}
+      </main>
+    </>
   );
 }

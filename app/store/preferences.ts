@@ -9,6 +9,8 @@ export type Arrangement = 'sides' | 'creases' | 'apart';
 export interface Preferences {
   readonly theme: 'light' | 'dark' | 'system';
   readonly unit: Unit;
+  /** Whether unit and paper were asked for. */
+  readonly asked: boolean;
   readonly arrangement: Arrangement;
   readonly showCut: boolean;
   readonly showConstruction: boolean;
@@ -24,11 +26,16 @@ export interface Preferences {
   readonly measuringOrder: 'needed' | 'round';
   /** Which section of each bench lies open. */
   readonly sections: Readonly<Record<string, string>>;
+  /** In which order the shelf stands. */
+  readonly shelfOrder: 'changed' | 'person' | 'name';
+  /** When a room was last saved to a file, by the room. */
+  readonly savedToFile: Readonly<Record<string, string>>;
 }
 
 const DEFAULTS: Preferences = {
   theme: 'system',
   unit: 'cm',
+  asked: false,
   arrangement: 'sides',
   showCut: false,
   showConstruction: true,
@@ -40,7 +47,21 @@ const DEFAULTS: Preferences = {
   measuringShows: 'body',
   measuringOrder: 'needed',
   sections: {},
+  shelfOrder: 'changed',
+  savedToFile: {},
 };
+
+/** The paper that goes with a unit, where a maker has not said otherwise. */
+const PAPER_OF: Readonly<Record<Unit, Preferences['paper']>> = { cm: 'a4', mm: 'a4', in: 'letter' };
+
+/** The unit that a region works in, by its language tag; centimetres where the tag names none. */
+export const proposedUnit = (language: string): Unit => (/^en-(US|LR)|-(US)$/i.test(language) ? 'in' : 'cm');
+
+/** What changes with the unit: the paper too, where it is still the one that went with the unit before. */
+export const withUnit = ({ unit: before, paper }: Preferences, unit: Unit): Partial<Preferences> => ({
+  unit,
+  ...(paper === PAPER_OF[before] ? { paper: PAPER_OF[unit] } : {}),
+});
 
 /** The preferences, kept from visit to visit. */
 export const usePreferences = create<Preferences & { set: (change: Partial<Preferences>) => void }>()(

@@ -1,4 +1,6 @@
 import type { Leg } from '../../core/draft/index.js';
+import { houseAllowances } from '../../core/piece/index.js';
+import type { Unit } from '../../core/units/index.js';
 import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
 import { COMMON, settingsOf, type Sheet } from '../../core/method/index.js';
 import {
@@ -113,6 +115,19 @@ export const renameDraft = (name: string): Change => changeDraft((draft) => ({ .
 /** Changes what is known of the person beside their measurements. */
 export const changePerson = (facts: Partial<Omit<Person, 'id' | 'sets'>>): Change =>
   changeWork((work) => ({ ...work, person: { ...work.person, ...facts } }));
+
+/**
+ * Reads and shows the work in another unit. What still stands as the house has it in the one unit (allowances) stands as
+ * it has it in the other; what was set by hand stays.
+ */
+export const changeUnit = (unit: Unit): Change =>
+  changeWork((work) => {
+    const asHouse = JSON.stringify(work.draft.allowances) === JSON.stringify(houseAllowances(work.person.unit));
+    return {
+      person: { ...work.person, unit },
+      draft: asHouse ? { ...work.draft, allowances: { ...houseAllowances(unit), given: [] } } : work.draft,
+    };
+  });
 
 const changeCurrentSet = (make: (set: MeasurementSet) => MeasurementSet): Change =>
   changeWork((work) => {

@@ -62,6 +62,7 @@ const RULES: Readonly<Record<string, string>> = {
 /** What each other field of a draft is called. */
 const DRAFT_FIELDS: Readonly<Record<string, string>> = {
   name: 'Name',
+  note: 'Note of the draft',
   method: 'Method',
   sheet: 'Own sheet',
   setId: 'Drafted from another set',

@@ -1,4 +1,5 @@
 export { inputByMethod, inputOf, newDraft, newestTrace, setOf, type Work } from './kept.js';
+export { GARMENT_STARTS, startWork, type GarmentStart, type StartId } from './garments.js';
 export { drawnOtherwise, readOutline, type DrawnOtherwise } from './drawn-otherwise.js';
 export { drawnFrom, keptOutline, type KeptOutline } from './kept-outline.js';
 export { dayOf } from './day.js';

@@ -88,8 +88,11 @@ export function draftFrom5(draft: Json): Json {
 export const draftFrom6 = (draft: Json): Json =>
   draft['allowances'] === undefined ? draft : { ...draft, allowances: { profile: draft['allowances'], given: [] } };
 
+/** The eleventh version only adds that a draft may have a note. */
+const from10 = (book: Json): Json => ({ ...book, version: 11 });
+
 /** The tenth version only adds that an alteration may be for one leg. */
-const from9 = (book: Json): Json => ({ ...book, version: 10 });
+const from9 = (book: Json): Json => from10({ ...book, version: 10 });
 
 /** The ninth version only adds measurements, and what may be said of a set. */
 const from8 = (book: Json): Json => from9({ ...book, version: 9 });
@@ -143,5 +146,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 6) return from6(book);
   if (book['version'] === 7) return from7(book);
   if (book['version'] === 8) return from8(book);
-  return book['version'] === 9 ? from9(book) : book;
+  if (book['version'] === 9) return from9(book);
+  return book['version'] === 10 ? from10(book) : book;
 }

@@ -6,7 +6,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 10;
+export const WORKBOOK_VERSION = 11;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -120,6 +120,7 @@ export const draftSchema = z
   .strictObject({
     id,
     name: words,
+    note: z.string().max(2000).optional(),
     personId: id,
     setId: id,
     method: id,

@@ -3,7 +3,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { STATIONS } from './stations.js';
+import { STATIONS } from '../room/stations.js';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl Z, Ctrl Y', 'Undo, redo'],

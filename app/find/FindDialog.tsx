@@ -1,13 +1,6 @@
 import Dialog from '@mui/material/Dialog';
 import { useMemo, useState } from 'react';
-
-/** Something that can be found: a station, a draft, a command, a parameter. */
-export interface Findable {
-  readonly id: string;
-  readonly kind: string;
-  readonly label: string;
-  readonly go: () => void;
-}
+import { findIn, type Findable } from './findable.js';
 
 const MOST = 12;
 
@@ -15,10 +8,7 @@ const MOST = 12;
 export function FindDialog({ all, onClose }: { all: readonly Findable[]; onClose: () => void }) {
   const [text, setText] = useState('');
   const [at, setAt] = useState(0);
-  const found = useMemo(() => {
-    const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-    return all.filter((f) => words.every((w) => `${f.kind} ${f.label}`.toLowerCase().includes(w))).slice(0, MOST);
-  }, [all, text]);
+  const found = useMemo(() => findIn(all, text).slice(0, MOST), [all, text]);
   const go = (f: Findable | undefined): void => {
     if (!f) return;
     onClose();
@@ -27,7 +17,6 @@ export function FindDialog({ all, onClose }: { all: readonly Findable[]; onClose
   return (
     <Dialog
       open
-      disableRestoreFocus
       onClose={onClose}
       fullWidth
       maxWidth="sm"
@@ -42,7 +31,7 @@ export function FindDialog({ all, onClose }: { all: readonly Findable[]; onClose
         aria-controls="found"
         aria-activedescendant={found[at] ? `found-${found[at].id}` : undefined}
         aria-label="Find anything"
-        placeholder="A station, a draft, a parameter, a command"
+        placeholder="A station, a draft, a line, a check, a word"
         value={text}
         onChange={(event) => {
           setText(event.target.value);
@@ -72,7 +61,7 @@ export function FindDialog({ all, onClose }: { all: readonly Findable[]; onClose
         ))}
         {found.length === 0 && (
           <li role="option" aria-selected="false" aria-disabled="true">
-            Nothing goes by that name.
+            Nothing goes by that name. Try a part of it, or another word.
           </li>
         )}
       </ul>

@@ -1,0 +1,48 @@
+import { lazy, Suspense, useEffect, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { shelfFindables } from '../find/shelf-findables.js';
+import { usePreferences, withUnit } from '../store/preferences.js';
+import { useShelf } from '../store/queries.js';
+import { ROOM_LABELS, type RoomId } from '../store/rooms.js';
+import { dialogByKey } from './dialogs.js';
+import { PageNav } from './PageNav.js';
+import './head.css';
+
+const HeadTools = lazy(() => import('./HeadTools.js').then((m) => ({ default: m.HeadTools })));
+
+/** The head of a page of the workroom: which room, which page, and what every head has at its right. */
+export function PageHead({ room, title, undoRedo }: { room: RoomId; title: string; undoRedo?: ReactNode }) {
+  const go = useNavigate();
+  const shelf = useShelf(room);
+  const preferences = usePreferences();
+  useEffect(() => {
+    const keys = (event: KeyboardEvent): void => {
+      dialogByKey(event);
+    };
+    window.addEventListener('keydown', keys);
+    return () => {
+      window.removeEventListener('keydown', keys);
+    };
+  }, []);
+  return (
+    <header className="head page-top">
+      <title>{`${title} – Upstride`}</title>
+      <a className="skip" href="#page">
+        To the page
+      </a>
+      <span className="whose">{ROOM_LABELS[room]}</span>
+      <PageNav room={room} />
+      <span className="spring" />
+      <Suspense fallback={undefined}>
+        <HeadTools
+          undoRedo={undoRedo}
+          findables={() => shelfFindables(room, shelf.data, (path) => void go(path))}
+          unit={preferences.unit}
+          onUnit={(next) => {
+            preferences.set(withUnit(preferences, next));
+          }}
+        />
+      </Suspense>
+    </header>
+  );
+}

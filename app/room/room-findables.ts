@@ -1,0 +1,110 @@
+import { CHECK_GROUPS, checkLabel, groupOf } from '../../core/check/index.js';
+import { MEASUREMENTS } from '../../core/measure/index.js';
+import { lineLabel, panelLine, settingsOf } from '../../core/method/index.js';
+import { termOf } from '../../core/vocabulary/index.js';
+import { useBoard } from '../board/board-store.js';
+import type { Findable } from '../find/findable.js';
+import { takeLine } from '../shared/line-in-hand.js';
+import type { OpenWork } from '../store/open-work.js';
+import { usePreferences, withUnit } from '../store/preferences.js';
+import { sheetOf } from '../store/sheets.js';
+import { changeUnit } from '../store/work-changes.js';
+import { STATIONS, VIEWS, type StationId } from './stations.js';
+
+/** How often, and how long apart in ms, a line is looked for that is still being laid out. */
+const LOOKS = 40;
+const LOOK_MS = 50;
+
+/** Puts the cursor into a line of the bench, once its station and its section are laid out. */
+function focusOn(name: string, looks = LOOKS): void {
+  takeLine(name)();
+  const field = document.querySelector<HTMLElement>(`[data-line="${name}"] :is(input, select)`);
+  if (field) field.focus();
+  else if (looks > 0)
+    window.setTimeout(() => {
+      focusOn(name, looks - 1);
+    }, LOOK_MS);
+}
+
+interface Here {
+  readonly draftId: string | undefined;
+  readonly pathOf: (station: StationId) => string;
+  readonly open: OpenWork;
+  readonly go: (path: string) => void;
+}
+
+/** What can be found in a room about one piece of work: stations, views, lines, checks and what is done to the work. */
+export function roomFindables({ draftId, pathOf, open, go }: Here): Findable[] {
+  const { work } = open.state.getState();
+  const { unit } = work.person;
+  const sheet = sheetOf(work.draft);
+  const draft = open.computed.getState().draft;
+  const counting = draft?.worked.settings ?? settingsOf(sheet).filter((s) => !s.when);
+  const words = (name: string): string => {
+    const term = termOf(name);
+    return term ? `${term.term}, ${term.also.join(', ')}` : '';
+  };
+  const line = (kind: string, name: string, label: string, station: StationId): Findable => ({
+    id: `line-${name.replace('.', '-')}`,
+    kind,
+    label,
+    also: words(name),
+    go: () => {
+      const panel = panelLine(name)?.panel;
+      if (panel) useBoard.getState().set({ inHand: panel });
+      usePreferences.getState().set({ benchOpen: true });
+      go(pathOf(station));
+      window.setTimeout(() => {
+        focusOn(name);
+      }, LOOK_MS);
+    },
+  });
+  const to = (kind: string, id: string, label: string, also: string, path: string): Findable => ({
+    id,
+    kind,
+    label,
+    also,
+    go: () => {
+      go(path);
+    },
+  });
+  const command = (id: string, label: string, also: string, does: () => void): Findable => ({
+    id,
+    kind: 'Command',
+    label,
+    also,
+    go: does,
+  });
+  const inUnit = (next: 'cm' | 'in') => (): void => {
+    const preferences = usePreferences.getState();
+    preferences.set(withUnit(preferences, next));
+    changeUnit(next)(open);
+  };
+  return [
+    ...STATIONS.map((s) => to('Station', `station-${s.id}`, s.label, s.also, pathOf(s.id))),
+    ...(draftId === undefined ? [] : VIEWS).map(({ id, label, also, station }) =>
+      to('View', `view-${id}`, label, also, `${pathOf(station)}/${id}`),
+    ),
+    command('undo', 'Undo', 'back, take back', open.undo),
+    command('redo', 'Redo', 'again, forward', open.redo),
+    to('Command', 'print', 'Print pieces', 'pdf, svg, make pdf, paper, plot', pathOf('cut')),
+    command('inches', 'Inches', 'inch, in, imperial, unit', inUnit('in')),
+    command('centimetres', 'Centimetres', 'cm, metric, unit', inUnit('cm')),
+    ...sheet.lines.map((l) => line('Line', l.name, lineLabel(sheet, l.name), 'draft')),
+    ...counting.map((l) => line('Setting', l.name, l.label, 'choose')),
+    ...[...MEASUREMENTS.values()].map((m) => line('Measurement', m.id, m.label, 'measure')),
+    ...(draft?.checks ?? []).map((check): Findable => {
+      const group = groupOf(check.id);
+      return {
+        id: `check-${check.id.replace('.', '-')}`,
+        kind: 'Check',
+        label: checkLabel(check, unit),
+        also: `${CHECK_GROUPS.find((g) => g.id === group)?.label ?? ''}, ${words(check.id)}`,
+        go: () => {
+          usePreferences.getState().set({ benchOpen: true });
+          useBoard.getState().set({ checks: group, check: check.id });
+        },
+      };
+    }),
+  ];
+}

@@ -1,0 +1,1 @@
+export { TERMS, termOf, type Shown, type Term } from './terms.js';
