@@ -30,7 +30,7 @@ describe('from four measurements to paper', () => {
     await room.enter('Inseam', '78 cm');
     expect((await room.edge('front.rise')).length).toBeGreaterThan(20);
     expect(await room.valueOf('Hip')).toBe('39 1/2');
-    expect(await room.text('.gauges')).toContain('Waist');
+    expect(await room.text('.tape')).toContain('Waist');
     expect(await room.has('[data-verdict="out"]')).toBe(false);
   });
 

@@ -4,6 +4,8 @@ import { By, Key, Origin, until, type WebElement } from 'selenium-webdriver';
 import type { Browser } from './browser.js';
 
 const WAIT = 10_000;
+/** After so long what is not in sight is looked for in the sections of the bench. */
+const SOON = 1500;
 
 /** A text with its fractions written plainly, as one types them. */
 const plain = (text: string): string => text.replaceAll('\u2044', '/');
@@ -53,13 +55,11 @@ export class RoomPage {
   }
 
   async press(label: string): Promise<void> {
-    const button = await this.driver.wait(
-      until.elementLocated(
-        By.xpath(`//*[self::button or self::a][normalize-space()="${label}" or @aria-label="${label}"]`),
-      ),
-      WAIT,
-      `no button “${label}”`,
-    );
+    const xpath = `//*[self::button or self::a][normalize-space()="${label}" or @aria-label="${label}"]`;
+    const button = await this.driver.wait(until.elementLocated(By.xpath(xpath)), SOON).catch(async () => {
+      if (await this.has('.bench-index')) await this.reveal(xpath);
+      return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `no button “${label}”`);
+    });
     await this.driver.wait(until.elementIsEnabled(button), WAIT);
     await button.click();
   }
@@ -83,11 +83,9 @@ export class RoomPage {
   /** Looks through the sections of the bench, as one does by its index, until something at an xpath is in sight. */
   async reveal(xpath: string): Promise<void> {
     const there = async (): Promise<boolean> => (await this.driver.findElements(By.xpath(xpath))).length > 0;
-    await this.driver.wait(
-      async () => (await there()) || (await this.has('.bench-index [role=tab]')) || (await this.has('aside')),
-      WAIT,
-      'no bench is laid out',
-    );
+    await this.driver
+      .wait(async () => (await there()) || (await this.has('.bench-index [role=tab]')), SOON)
+      .catch(() => undefined);
     if (await there()) return;
     for (const tab of await this.driver.findElements(By.css('.bench-index [role=tab]'))) {
       await tab.click();
@@ -207,6 +205,7 @@ export class RoomPage {
 
   /** Where a line's figure comes from: sheet, hand or estimate. */
   async sourceOf(line: string): Promise<string> {
+    await this.reveal(`//*[@data-line="${line}"]`);
     return (await (await this.find(`[data-line="${line}"] .field`)).getAttribute('data-source')) ?? '';
   }
 

@@ -8,6 +8,7 @@ import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { NameField } from '../shared/NameField.js';
+import { usePreferences } from '../store/preferences.js';
 import { useChange, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
 import { addSet, changeSet, moveToSet } from '../store/work-changes.js';
 import { useMeasuring } from './measuring-store.js';
@@ -30,6 +31,9 @@ function AddSet() {
   const add = (kind: (typeof NEW_SETS)[number][0]): void => {
     setAt(undefined);
     const fresh = newSet(newId, unit, new Date(), kind === 'again' ? 'body' : kind);
+    // A new set is made to be filled in.
+    const { sections, set: prefer } = usePreferences.getState();
+    prefer({ sections: { ...sections, measure: 'figures' } });
     if (kind === 'again') {
       const { values, adopted, heights, waistSits, waistBelow, inseamTo } = set;
       change(addSet({ ...fresh, values, adopted, heights, waistSits, waistBelow, inseamTo }));

@@ -28,10 +28,13 @@ export function BenchSections({
   bench,
   above,
   sections,
+  told = true,
 }: {
   bench: string;
   above?: ReactNode;
   sections: readonly BenchSection[];
+  /** Whether there are lines in it of which something is to be told. */
+  told?: boolean;
 }) {
   const id = useId();
   const kept = usePreferences((p) => p.sections[bench]);
@@ -91,7 +94,7 @@ export function BenchSections({
       >
         {open.content()}
       </div>
-      <div className="bench-foot" ref={putFoot} />
+      {told && <div className="bench-foot" ref={putFoot} />}
     </div>
   );
 }

@@ -1,4 +1,7 @@
+import { useEffect } from 'react';
 import { Link } from 'react-router';
+import { useBoard } from '../board/board-store.js';
+import { usePreferences } from '../store/preferences.js';
 import Button from '@mui/material/Button';
 import { CheckSection } from '../checks/CheckBench.js';
 import { BenchSections } from '../shared/BenchSections.js';
@@ -34,11 +37,19 @@ function Views() {
 /** The bench at True: the checks that ask for something, what would correct them, and the list of alterations. */
 export function TrueBench() {
   const drawn = useComputed((c) => c.draft !== undefined);
+  const asked = useBoard((s) => s.checks !== undefined);
+  useEffect(() => {
+    // What is asked of a check from the tape is answered where the checks are.
+    if (!asked) return;
+    const { sections, set } = usePreferences.getState();
+    set({ sections: { ...sections, true: 'checks' } });
+  }, [asked]);
   const altered = useWork(({ work }) => work.draft.alterations.length > 0);
   if (!drawn) return <p className="quiet">Enter the four measurements first.</p>;
   return (
     <BenchSections
       bench="true"
+      told={false}
       sections={[
         { id: 'checks', label: 'Checks', content: () => <CheckSection /> },
         { id: 'hand', label: 'By hand', content: () => <HandTools /> },
