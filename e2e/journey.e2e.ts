@@ -90,7 +90,7 @@ describe('from four measurements to paper', () => {
     await room.goTo('cut');
     const said = await room.text('[data-testid="page-count"]');
     const pages = Number(/^(\d+) pages/.exec(said)?.[1]);
-    await room.press('Print pieces');
+    await room.press('Make PDF');
     const file = await room.download('.pdf');
     const pdf = await getDocument({ data: new Uint8Array(await readFile(file)), verbosity: 0 }).promise;
     expect(pdf.numPages).toBe(pages);
@@ -161,7 +161,7 @@ describe('with the keyboard alone', () => {
     await room.find('[data-handle="front.crotch"]');
     await room.keys('5');
     await room.find('[data-testid="page-count"]');
-    await tabTo('Print pieces');
+    await tabTo('Make PDF');
     await room.keys(Key.ENTER);
     await room.until('no print was made', async () => (await room.text('aside [role=status]')).includes('.pdf'));
   });

@@ -102,7 +102,7 @@ describe('without a server', () => {
     await room.find('[data-handle="back.crotch"]');
     expect(await room.valueOf('Knee width')).toBe('26');
     await room.goTo('cut');
-    await room.press('Print pieces');
+    await room.press('Make PDF');
     expect((await stat(await room.download('.pdf'))).size).toBeGreaterThan(10_000);
     await room.goTo('true');
     await room.press('True it');

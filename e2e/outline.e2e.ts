@@ -125,7 +125,7 @@ describe('an outline from a DXF', () => {
 
   it('is measured between two places, and scaled by a length that is known', async () => {
     await room.press('Lay');
-    await room.press('Measure');
+    await (await room.at('//aside//button[normalize-space()="Measure"]')).click();
     const before = await outlineOf('back');
     await clickAt(await spot('back', 0.3));
     await clickAt(await spot('back', 0.45));

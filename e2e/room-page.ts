@@ -89,7 +89,7 @@ export class RoomPage {
     if (await there()) return;
     for (const tab of await this.driver.findElements(By.css('.bench-index [role=tab]'))) {
       await tab.click();
-      if (await there()) return;
+      if (await this.driver.wait(there, 300).catch(() => false)) return;
     }
   }
 

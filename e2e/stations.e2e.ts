@@ -129,7 +129,7 @@ describe('cutting', () => {
     await room.enter('Roll width', '50');
     expect(await pages()).toMatch(/× 2\d\d\.\d cm/);
     await room.enter('Roll width', '91.4');
-    await room.press('Print pieces');
+    await room.press('Make PDF');
     const pdf = await getDocument({ data: new Uint8Array(await readFile(await room.download('.pdf'))), verbosity: 0 })
       .promise;
     expect(pdf.numPages).toBe(1);

@@ -43,6 +43,8 @@ interface BoardState {
   readonly checks: 'asking' | 'all' | CheckGroupId | undefined;
   /** The check in hand, whose band, meaning and corrections are on the bench. */
   readonly check: CheckId | undefined;
+  /** How often something was asked of the checks: each asking brings them to the top of the bench. */
+  readonly asked: number;
   /** The alteration in hand, whose lines are shown on the piece. */
   readonly alteration: string | undefined;
   /** The outline laid under the draft as a hand moves it, not yet kept. */
@@ -64,6 +66,7 @@ export const useBoard = create<BoardState>()((set) => ({
   lit: UNLIT,
   checks: undefined,
   check: undefined,
+  asked: 0,
   alteration: undefined,
   referenceTrial: undefined,
   set: (change) => {

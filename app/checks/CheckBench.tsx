@@ -11,10 +11,10 @@ const asks = ({ verdict }: Check): boolean => verdict === 'out' || verdict === '
 
 /** The checks that are laid on the bench: those that ask for something, a group, or all in their groups. */
 export function CheckSection() {
-  // A trial on the board must not move the list under the hand.
-  const shown = useComputed((c) => (c.before ?? c.draft)?.checks);
-  const checks = useMemo(() => shown ?? [], [shown]);
   const { checks: scope = 'asking', check: inHand, set } = useBoard();
+  // While corrections are tried on, the list must not move under the hand.
+  const shown = useComputed((c) => (inHand === undefined ? c.draft : (c.before ?? c.draft))?.checks);
+  const checks = useMemo(() => shown ?? [], [shown]);
   const asking = checks.filter(asks);
   const answered = checks.filter((c) => c.verdict !== 'unknown').length;
   const groups = CHECK_GROUPS.filter(({ id }) => scope === 'all' || scope === id);

@@ -32,7 +32,8 @@ const sameGauge = (a: GaugeProps, b: GaugeProps): boolean =>
 
 /** Lays checks on the bench, which is brought out where it was folded away. */
 function toBench(change: Parameters<ReturnType<typeof useBoard.getState>['set']>[0]): void {
-  useBoard.getState().set(change);
+  const board = useBoard.getState();
+  board.set({ ...change, asked: board.asked + 1 });
   usePreferences.getState().set({ benchOpen: true });
 }
 

@@ -39,6 +39,7 @@ export function ChooseBench() {
     id,
     label,
     marked: byHand.some((name) => names.includes(name)),
+    holds: (line) => names.includes(line),
     content,
   });
   const inLeg = [...(short ? OF_SHORT_LEG : []), ...OF_LEG];
@@ -59,7 +60,7 @@ export function ChooseBench() {
             </>
           ),
         ),
-        section('ease', 'Ease', [...EASE_SETTINGS], () => <EaseTable />),
+        section('ease', 'Ease', [...EASE_SETTINGS, 'thighWidth'], () => <EaseTable />),
         section('leg', 'Leg', ['leg', ...names(ofLeg), ...names(ofSheet), ...inLeg.map((c) => c.id)], () => (
           <>
             {LEG && <ChoiceLine choice={LEG} />}
@@ -88,7 +89,9 @@ export function ChooseBench() {
           </>
         )),
         section('build', 'Build', BUILD, () => <BuildLines />),
-        section('house', 'House', [], () => <HouseRules />),
+        section('house', 'House', ['waistPlan', ...names(counting.filter((s) => s.group === 'house'))], () => (
+          <HouseRules />
+        )),
       ]}
     />
   );

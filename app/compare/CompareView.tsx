@@ -53,7 +53,7 @@ export function CompareView() {
   return (
     <>
       <main className="board laid-over" aria-label="Comparison">
-        <h1 className="print-only">{compared.map((c) => `${c.letter}: ${c.label}`).join(', ')}</h1>
+        <h2 className="print-only">{compared.map((c) => `${c.letter}: ${c.label}`).join(', ')}</h2>
         <CompareDrawing compared={compared} hidden={hidden} align={align} layout={layout} focus={focus} />
         <div className="compare-figures">
           {compared.length > 1 ? (

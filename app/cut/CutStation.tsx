@@ -3,13 +3,15 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import NativeSelect from '@mui/material/NativeSelect';
 import Switch from '@mui/material/Switch';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { formatLength, readerIn, toMm } from '../../core/units/index.js';
 import { DRAW_ALL, type SheetChoice } from '../../core/drawing/index.js';
 import { EDGE_LABELS } from '../../core/garment/index.js';
 import { PROFILE_ROLES } from '../../core/piece/index.js';
 import { PAPERS, planTiles, toSvg, unprintable, UNKNOWN_LETTER } from '../../formats/index.js';
+import { labelOf } from '../checks/check-words.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { fileName, saveFile } from '../shared/save-file.js';
@@ -43,6 +45,7 @@ export function CutStation() {
   const [progress, setProgress] = useState<number>();
   const [said, setSaid] = useState<string>();
   const job = useRef<Job<Uint8Array>>(undefined);
+  const make = useRef<HTMLButtonElement>(null);
   const { allowances } = work.draft;
   const paper = PAPERS.find((p) => p.id === paperId);
   const drawing = useMemo(
@@ -50,9 +53,16 @@ export function CutStation() {
     [draft, work, allowances, choice, paper, rollWidth],
   );
   const plan = useMemo(() => (drawing && paper ? planTiles(drawing, paper) : undefined), [drawing, paper]);
+  const out = draft?.checks.filter((c) => c.verdict === 'out') ?? [];
   const name = fileName(`${work.person.name} ${work.draft.name}`);
   const pages = plan ? plan.tiles.length + 1 : 1;
   const strange = useMemo(() => unprintable([work.person.name, work.draft.name]), [work.person.name, work.draft.name]);
+
+  const made = progress === undefined && said !== undefined;
+  useEffect(() => {
+    // The button that was pressed gave way to the progress: the focus comes back to it, unless it went elsewhere.
+    if (made && document.activeElement === document.body) make.current?.focus();
+  }, [made]);
 
   const print = (): void => {
     if (!draft || !drawing) return;
@@ -152,14 +162,22 @@ export function CutStation() {
             : drawing &&
               withFractions(`One sheet, ${formatLength(drawing.width, tape)} × ${formatLength(drawing.height, tape)}.`)}
         </p>
+        {out.length > 0 && (
+          <p className="doubt" role="note" data-out>
+            Out of band: {out.map((c) => labelOf(c, tape).toLowerCase()).join(', ')}.{' '}
+            <Link to="../true" relative="path">
+              See to it at True
+            </Link>
+          </p>
+        )}
         {strange.length > 0 && (
           <p role="note">
             {`The print has no letter for ${strange.slice(0, MOST_TOLD).join(' ')}${strange.length > MOST_TOLD ? ' …' : ''}. “${UNKNOWN_LETTER}” will stand there; write the name in Latin, Greek or Cyrillic letters, or save the SVG, which keeps it.`}
           </p>
         )}
         {progress === undefined ? (
-          <Button variant="contained" disabled={!drawing} onClick={print}>
-            Print pieces
+          <Button ref={make} variant="contained" disabled={!drawing} onClick={print}>
+            Make PDF
           </Button>
         ) : (
           <>

@@ -2,7 +2,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
-import { REQUIRED_IDS, type MeasurementId } from '../../core/measure/index.js';
+import { isMeasurementId, REQUIRED_IDS, type MeasurementId } from '../../core/measure/index.js';
 import { BenchSections } from '../shared/BenchSections.js';
 import { usePreferences } from '../store/preferences.js';
 import type { RoomId } from '../store/rooms.js';
@@ -15,6 +15,7 @@ import { PairForm } from './PairForm.js';
 import { PersonLines } from './PersonLines.js';
 import { NewerNote, SetLines } from './SetLines.js';
 import { SizePick } from './SizePick.js';
+import { UnitOffer } from './UnitOffer.js';
 import { useMeasuringOrder } from './use-order.js';
 
 const isRequired = (id: MeasurementId): boolean => (REQUIRED_IDS as readonly string[]).includes(id);
@@ -89,6 +90,7 @@ function Figures({ room }: { room: RoomId }) {
   return (
     <>
       <NewerNote />
+      <UnitOffer />
       {source === 'body' && <BodyFigures />}
       {source === 'pair' && (
         <>
@@ -124,7 +126,7 @@ export function MeasureBench({ room }: { room: RoomId }) {
         </p>
       }
       sections={[
-        { id: 'figures', label: 'Figures', content: () => <Figures room={room} /> },
+        { id: 'figures', label: 'Figures', holds: isMeasurementId, content: () => <Figures room={room} /> },
         {
           id: 'person',
           label: 'Person',

@@ -50,6 +50,7 @@ export function MeasurementField({ id, onNext }: { id: MeasurementId; onNext: ()
   const change = useChange();
   const refusal = useComputed((c) => c.refusals.find((r) => r.field === id));
   const estimate = useEstimate(id);
+  const measuring = useMeasuring((m) => m.set);
   return (
     <LengthField
       id={`measure-${id}`}
@@ -65,6 +66,9 @@ export function MeasurementField({ id, onNext }: { id: MeasurementId; onNext: ()
         change(changeMeasurement(id, next));
       }}
       onNext={onNext}
+      onOtherUnit={(typedIn) => {
+        if (Object.keys(valuesOf(set)).length <= 1) measuring({ typedIn });
+      }}
     />
   );
 }

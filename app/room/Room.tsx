@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect, useRef } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useStore } from 'zustand';
 import { Board } from '../board/Board.js';
@@ -52,7 +52,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
     return () => void ready.then((end) => end());
   }, [open]);
   const benchOpen = usePreferences((p) => p.benchOpen);
-  const checking = useBoard((s) => s.checks !== undefined) && station !== 'true';
+  const checking = useBoard((s) => s.checks !== undefined) && (station !== 'true' || view !== undefined);
   useEffect(
     () => () => {
       // What was asked of the checks at one place is not asked at the next.
@@ -60,6 +60,13 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
     },
     [station, view],
   );
+  const from = useRef(station);
+  useEffect(() => {
+    // A key that steps to a station leaves the focus with it, where what had it is gone.
+    if (from.current !== station && document.activeElement === document.body)
+      document.querySelector<HTMLElement>('.walk [aria-current="page"]')?.focus();
+    from.current = station;
+  }, [station]);
 
   useRoomKeys(open, pathOf);
   useKeptSafe(autosave);

@@ -87,7 +87,7 @@ export function roomFindables({ draftId, pathOf, open, go }: Here): Findable[] {
     ),
     command('undo', 'Undo', 'back, take back', open.undo),
     command('redo', 'Redo', 'again, forward', open.redo),
-    to('Command', 'print', 'Print pieces', 'pdf, svg, make pdf, paper, plot', pathOf('cut')),
+    to('Command', 'print', 'Make PDF', 'print pieces, svg, paper, plot', pathOf('cut')),
     command('inches', 'Inches', 'inch, in, imperial, unit', inUnit('in')),
     command('centimetres', 'Centimetres', 'cm, metric, unit', inUnit('cm')),
     ...sheet.lines.map((l) => line('Line', l.name, lineLabel(sheet, l.name), 'draft')),
@@ -102,7 +102,8 @@ export function roomFindables({ draftId, pathOf, open, go }: Here): Findable[] {
         also: `${CHECK_GROUPS.find((g) => g.id === group)?.label ?? ''}, ${words(check.id)}`,
         go: () => {
           usePreferences.getState().set({ benchOpen: true });
-          useBoard.getState().set({ checks: group, check: check.id });
+          const board = useBoard.getState();
+          board.set({ checks: group, check: check.id, asked: board.asked + 1 });
         },
       };
     }),

@@ -19,6 +19,8 @@ interface LengthFieldProps {
   readonly describedBy?: string | undefined;
   readonly onCommit: (mm: number | undefined) => void;
   readonly onNext?: () => void;
+  /** Told the unit in which a figure was typed, where it is another than the field's. */
+  readonly onOtherUnit?: (unit: Unit) => void;
 }
 
 /** Typed text is taken over after a pause of this many milliseconds. */
@@ -43,7 +45,8 @@ function means(text: string, unit: Unit, mm: number | undefined): boolean {
  * by the tape (Shift: fine), Escape gives back. What cannot be read stays in the field with a sentence.
  */
 export const LengthField = memo(function LengthField(props: LengthFieldProps) {
-  const { label, mm, unit, source, allowEmpty, placeholder, problem, describedBy, onCommit, onNext } = props;
+  const { label, mm, unit, source, allowEmpty, placeholder, problem, describedBy, onCommit, onNext, onOtherUnit } =
+    props;
   const ownId = useId();
   const id = props.id ?? ownId;
   const [entry, setEntry] = useState<{ readonly text: string; readonly over: number | undefined }>();
@@ -77,6 +80,7 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
       return;
     }
     setWrong(undefined);
+    if (read.unit !== unit && leaving) onOtherUnit?.(read.unit);
     if (leaving) setText(undefined);
     if (mm === undefined || Math.abs(read.mm - mm) > 1e-9) onCommit(read.mm);
     if (!leaving) setEntry({ text: typed, over: read.mm });

@@ -14,7 +14,8 @@ export const PiecePicture = memo(function PiecePicture({
   weight,
 }: {
   outlines: Outlines;
-  label: string;
+  /** What it is of; nothing where words beside it say so. */
+  label?: string;
   weight: number;
 }) {
   const drawn = useMemo(() => {
@@ -34,7 +35,11 @@ export const PiecePicture = memo(function PiecePicture({
     />
   );
   return (
-    <svg className="picture" viewBox={drawn.view} role="img" aria-label={label}>
+    <svg
+      className="picture"
+      viewBox={drawn.view}
+      {...(label === undefined ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
+    >
       {piece('front', drawn.front)}
       {piece('back', drawn.back)}
     </svg>

@@ -9,6 +9,7 @@ export const INKS = {
 /** The controls in the room's own dress: flat, thin rules, small radii, one type family with real fractions. */
 export function roomTheme(mode: 'light' | 'dark'): Theme {
   const ink = INKS[mode];
+  const focused = { outline: `2px solid ${ink.act}`, outlineOffset: 1 };
   return createTheme({
     palette: {
       mode,
@@ -24,7 +25,15 @@ export function roomTheme(mode: 'light' | 'dark'): Theme {
       button: { textTransform: 'none', fontWeight: 600 },
     },
     components: {
-      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      // The library takes the outline away from its controls: what has the focus is drawn here.
+      MuiButtonBase: {
+        defaultProps: { disableRipple: true },
+        styleOverrides: { root: { '&.Mui-focusVisible, &:focus-visible': focused } },
+      },
+      MuiTab: { styleOverrides: { root: { '&.Mui-focusVisible, &:focus-visible': { outlineOffset: -3 } } } },
+      MuiMenuItem: { styleOverrides: { root: { '&.Mui-focusVisible, &:focus-visible': { outlineOffset: -2 } } } },
+      MuiNativeSelect: { styleOverrides: { select: { '&:focus-visible': focused } } },
+      MuiSlider: { styleOverrides: { thumb: { '&.Mui-focusVisible': focused } } },
       MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
       MuiDialog: { styleOverrides: { paper: { border: `1px solid ${ink.rule}` } } },

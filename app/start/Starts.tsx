@@ -58,7 +58,7 @@ export function Starts({ room, onRefuse }: { room: RoomId; onRefuse: (sentence: 
           return (
             <li key={id}>
               <button type="button" onClick={start(id)}>
-                {outlines && <PiecePicture outlines={outlines} label="" weight={1.3} />}
+                {outlines && <PiecePicture outlines={outlines} weight={1.3} />}
                 <strong>{label}</strong>
                 <span className="quiet">{about}</span>
               </button>

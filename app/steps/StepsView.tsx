@@ -150,7 +150,7 @@ export function StepsView({ board }: { board: (over: (drawn: Drawn) => ReactNode
         )}
       </aside>
       <section className="steps-print print-only" aria-hidden="true">
-        <h1>{draft?.worked.sheet.name}, step by step</h1>
+        <h2>{draft?.worked.sheet.name}, step by step</h2>
         <ol>
           {steps.map((s, i) => (
             <li key={s.id}>

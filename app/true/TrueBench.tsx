@@ -37,10 +37,10 @@ function Views() {
 /** The bench at True: the checks that ask for something, what would correct them, and the list of alterations. */
 export function TrueBench() {
   const drawn = useComputed((c) => c.draft !== undefined);
-  const asked = useBoard((s) => s.checks !== undefined);
+  const asked = useBoard((s) => (s.checks === undefined ? 0 : s.asked));
   useEffect(() => {
     // What is asked of a check from the tape is answered where the checks are.
-    if (!asked) return;
+    if (asked === 0) return;
     const { sections, set } = usePreferences.getState();
     set({ sections: { ...sections, true: 'checks' } });
   }, [asked]);

@@ -59,7 +59,8 @@ function piecesOf(id: WalkId, block: Block, garment: Garment): readonly [WalkedP
 /** One piece walked along the other: by play, by keys or by hand, with the difference at every notch and its mend. */
 export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode) => ReactNode }) {
   const block = useComputed((c) => c.draft?.block);
-  const checks = useComputed((c) => c.draft?.checks);
+  // While a mend is tried on, what it mends stays in sight.
+  const checks = useComputed((c) => (c.before ?? c.draft)?.checks);
   const tape = useTape();
   const [seam, setSeam] = useState<WalkId>('inseam');
   const garment = useMemo(() => block && garmentOf(block), [block]);

@@ -1,0 +1,153 @@
+import { Key } from 'selenium-webdriver';
+import { describe, expect, it } from 'vitest';
+import { inRoom } from './harness.js';
+
+const room = inRoom();
+
+/** Views that together hold every kind of control. */
+const VIEWS = [
+  '/',
+  '/demo',
+  '/demo/crew',
+  '/demo/sizes',
+  '/demo/forms?people=cellist&unit=cm',
+  '/demo/person/lead-puppeteer/history',
+  '/demo/draft/rigger-work/measure',
+  '/demo/draft/cook-copy/measure',
+  '/demo/draft/lamp-plain/choose',
+  '/demo/draft/lamp-plain/choose/advise',
+  '/demo/draft/lamp-plain/choose/compare',
+  '/demo/draft/lamp-plain/choose/steps',
+  '/demo/draft/lamp-plain/choose/sheet',
+  '/demo/draft/lamp-plain/draft',
+  '/demo/draft/puppeteer-black/true',
+  '/demo/draft/lamp-plain/true/it',
+  '/demo/draft/lamp-plain/true/walk',
+  '/demo/draft/puppeteer-black/true/curve',
+  '/demo/draft/lamp-plain/true/report',
+  '/demo/draft/lamp-plain/cut',
+];
+
+const MOST_STOPS = 160;
+
+interface Stop {
+  readonly kind: string;
+  readonly name: string;
+  readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+}
+
+/** What has the focus: which kind of control it is, what it is called, and where it is drawn. */
+const stop = (): Promise<Stop | null> =>
+  room.driver.executeScript(
+    `const e = document.activeElement;
+     if (!e || e === document.body) return null;
+     const own = (x) => [x.tagName, x.getAttribute('role') ?? '', (x.getAttribute('class') ?? '').replace(/css-\\S+|\\S*[sS]elected\\S*|\\S*Checked\\S*/g, '').trim()].join(' ');
+     const box = e.getBoundingClientRect();
+     const around = 9;
+     return {
+       kind: own(e) + ' in ' + own(e.parentElement ?? e),
+       name: (e.getAttribute('aria-label') ?? e.textContent ?? '').trim().slice(0, 60),
+       box: { x: Math.max(0, box.x + scrollX - around), y: Math.max(0, box.y + scrollY - around), width: box.width + 2 * around, height: box.height + 2 * around },
+     };`,
+  );
+
+/** A picture of a place on the screen. */
+async function picture({ box }: Stop): Promise<string> {
+  const answer: unknown = await room.driver.sendAndGetDevToolsCommand('Page.captureScreenshot', {
+    format: 'png',
+    clip: { ...box, scale: 1 },
+  });
+  return JSON.stringify(answer);
+}
+
+/** Takes away what blinks, what is selected and what moves: only the mark of the focus may differ. */
+const quiet = (): Promise<unknown> =>
+  room.driver.executeScript(
+    `const style = document.createElement('style');
+     style.textContent = '* { caret-color: transparent !important; transition: none !important; animation: none !important } ::selection { background: transparent !important; color: inherit !important }';
+     document.head.append(style);`,
+  );
+
+describe('what has the focus', () => {
+  it('looks otherwise than what has not, on every kind of control of every view, by Tab alone', async () => {
+    const seen = new Set<string>();
+    const unmarked: string[] = [];
+    for (const view of VIEWS) {
+      await room.visit(view);
+      await room.until(`${view} is empty`, async () => (await room.driver.findElements({ css: 'main' })).length > 0);
+      await room.driver.sleep(700);
+      await quiet();
+      let first: string | undefined;
+      for (let i = 0; i < MOST_STOPS; i += 1) {
+        await room.keys(Key.TAB);
+        const here = await stop();
+        if (!here) continue;
+        const place = `${here.kind} ${here.name} ${Math.round(here.box.x)} ${Math.round(here.box.y)}`;
+        if (place === first) break;
+        first ??= place;
+        if (seen.has(here.kind)) continue;
+        seen.add(here.kind);
+        // What is told elsewhere of a control in focus does not count: only the place of the control itself.
+        const focused = await picture(here);
+        await room.driver.executeScript('window.left = document.activeElement; document.activeElement.blur()');
+        if ((await picture(here)) === focused) unmarked.push(`${view}: ${here.name} (${here.kind})`);
+        await room.driver.executeScript('window.left.focus({ focusVisible: true })');
+      }
+    }
+    expect(unmarked).toEqual([]);
+    expect(seen.size).toBeGreaterThan(30);
+  });
+
+  it('goes on from one of the four figures to the next, and nowhere between', async () => {
+    await room.visit('/');
+    await (await room.at('//button[normalize-space()="Start from four measurements"]')).click();
+    await room.find('#measure-waist');
+    const focused = (): Promise<string> => room.driver.executeScript('return document.activeElement.id');
+    await room.until('the cursor does not wait at the waist', async () => (await focused()) === 'measure-waist');
+    const order = ['measure-waist'];
+    for (let i = 0; i < 12 && order.at(-1) !== 'measure-inseam'; i += 1) {
+      await room.keys('80', Key.TAB);
+      const id = await focused();
+      if (id.startsWith('measure-')) order.push(id);
+    }
+    expect(order).toEqual(['measure-waist', 'measure-hip', 'measure-crotchDepth', 'measure-inseam']);
+  });
+
+  it('is at the station after its key, and comes back where find was given up', async () => {
+    await room.visit('/demo/draft/lamp-plain/draft');
+    await room.find('[data-handle="back.crotch"]');
+    await room.keys('4');
+    await room.until('the focus is lost', () =>
+      room.driver.executeScript<boolean>('return document.activeElement.getAttribute("aria-current") === "page"'),
+    );
+    const tool = await room.find('[aria-label="Find anything"]');
+    await tool.sendKeys(Key.ENTER);
+    await room.find('.find-field');
+    await room.keys(Key.ESCAPE);
+    await room.until('find stays', async () => !(await room.has('.find-field')));
+    expect(await room.driver.executeScript('return document.activeElement.getAttribute("aria-label")')).toBe(
+      'Find anything',
+    );
+  });
+
+  it('skips to board, bench and checks, and every view has one heading and one main part', async () => {
+    for (const view of VIEWS) {
+      await room.visit(view);
+      await room.find('main');
+      await room.until(
+        `${view} has no heading`,
+        async () => (await room.driver.findElements({ css: 'h1' })).length > 0,
+      );
+      expect([view, (await room.driver.findElements({ css: 'h1' })).length]).toEqual([view, 1]);
+      expect([view, (await room.driver.findElements({ css: 'main' })).length]).toEqual([view, 1]);
+      expect(await room.driver.getTitle()).toMatch(/Upstride/);
+    }
+    await room.visit('/demo/draft/lamp-plain/draft');
+    await room.find('[data-handle="back.crotch"]');
+    expect(await room.driver.getTitle()).toBe('Plain trousers, Draft – Upstride');
+    for (const part of ['board', 'bench', 'checks']) {
+      await room.find(`.skip[href="#${part}"]`);
+      await room.find(`#${part}`);
+    }
+  });
+});
