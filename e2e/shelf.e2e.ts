@@ -194,6 +194,7 @@ describe('for everyone', () => {
     [1024, 768],
     [768, 1024],
     [390, 844],
+    [640, 400],
   ])('nothing runs off the side at %d × %d', async (width, height) => {
     await resize(room.driver, width, height, width < 500);
     for (const view of VIEWS) {

@@ -5,6 +5,8 @@ import { withFractions } from '../shared/fractions.js';
 import { RULER, type ScreenSize, type View } from './view.js';
 
 const LINE_HEIGHT = 15;
+/** Below this width, in pixels, a level is told by its first word. */
+const NARROW = 520;
 
 interface FrameLinesProps {
   readonly levels: Levels;
@@ -40,7 +42,7 @@ export const FrameLines = memo(function FrameLines({ levels, view, size, tape, e
         <g key={name}>
           <line className="frame-line" x1={RULER} x2={size.width} y1={y} y2={y} />
           <text className="frame-name halo" x={RULER + 6} y={textY}>
-            {label}{' '}
+            {size.width < NARROW ? label.replace(' line', '') : label}{' '}
             {name === 'waistLevel'
               ? ''
               : (estimated.includes(name) ? '≈ ' : '') + withFractions(formatLength(mm, tape))}

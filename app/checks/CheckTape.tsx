@@ -34,7 +34,8 @@ const sameGauge = (a: GaugeProps, b: GaugeProps): boolean =>
 function toBench(change: Parameters<ReturnType<typeof useBoard.getState>['set']>[0]): void {
   const board = useBoard.getState();
   board.set({ ...change, asked: board.asked + 1 });
-  usePreferences.getState().set({ benchOpen: true });
+  const { sheet, set } = usePreferences.getState();
+  set({ benchOpen: true, sheet: sheet === 'low' ? 'half' : sheet });
 }
 
 const GaugeButton = memo(function GaugeButton({ check, tape, lit, inHand }: GaugeProps) {

@@ -10,7 +10,7 @@ import {
 /** How wide a group's name, an open check and what stands at the tape's end are, in pixels. */
 export const TAPE_WIDTHS = { group: 76, check: 98, end: 164 } as const;
 /** Below this width, in pixels, the tape is one line of words. */
-export const LEAST_TAPE = 720;
+export const LEAST_TAPE = 780;
 
 /** A group of the tape: the checks that stand open in it, and those that are folded to its name. */
 export interface TapeGroup {

@@ -11,7 +11,8 @@ const thing = (label: string, kind = 'Parameter', also = ''): Findable => ({
 const all = [
   thing('Hem width'),
   thing('Back crotch extension'),
-  thing('Rise', 'Term', 'j curve, crotch curve'),
+  thing('Front rise', 'Line', 'Rise, j curve'),
+  thing('Rise', 'Word', 'j curve, crotch curve'),
   thing('Crotch depth', 'Measurement'),
   thing('Inches', 'Command', 'imperial'),
 ];
@@ -23,7 +24,7 @@ describe('find', () => {
   });
 
   it('answers to everyday words', () => {
-    expect(labels('J curve')).toEqual(['Rise']);
+    expect(labels('J curve')).toEqual(['Rise', 'Front rise']);
     expect(labels('imperial')).toEqual(['Inches']);
   });
 

@@ -16,7 +16,9 @@ function rank({ kind, label, also = '' }: Findable, words: readonly string[]): n
   const [first = ''] = words;
   if (name.startsWith(first)) return 0;
   if (name.split(/[\s,:]+/).some((w) => w.startsWith(first))) return 1;
-  return name.includes(first) ? 2 : 3;
+  if (name.includes(first)) return 2;
+  // What a word means answers before all that it explains.
+  return kind === 'Word' ? 3 : 4;
 }
 
 /** What goes by the words that were typed, the likeliest first; everything in its order where none were. */

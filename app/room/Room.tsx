@@ -19,6 +19,7 @@ import { Walk } from './Walk.js';
 const CheckBench = lazy(() => import('../checks/CheckBench.js'));
 const CheckTape = lazy(() => import('../checks/CheckTape.js').then((m) => ({ default: m.CheckTape })));
 const DrawnOtherwise = lazy(() => import('./DrawnOtherwise.js'));
+const SheetGrip = lazy(() => import('./SheetGrip.js').then((m) => ({ default: m.SheetGrip })));
 const SaveTrouble = lazy(() => import('./SaveTrouble.js').then((m) => ({ default: m.SaveTrouble })));
 
 const layBoard: BoardMaker = (instead, above) => (
@@ -51,7 +52,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
     const ready = import('./ready-chain.js').then((m) => m.readyChain(open));
     return () => void ready.then((end) => end());
   }, [open]);
-  const benchOpen = usePreferences((p) => p.benchOpen);
+  const { benchOpen, sheet } = usePreferences();
   const checking = useBoard((s) => s.checks !== undefined) && (station !== 'true' || view !== undefined);
   useEffect(
     () => () => {
@@ -80,7 +81,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
   const { label, Bench, Place, layers = PIECES } = stationNamed(station);
   const { View, tape = true } = viewOf(station, view) ?? {};
   return (
-    <div className="room">
+    <div className="room" data-sheet={sheet}>
       <nav aria-label="Skip">
         <a className="skip" href="#board">
           To the board
@@ -128,6 +129,9 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
           </aside>
         )}
       </ErrorBoundary>
+      <Suspense fallback={undefined}>
+        <SheetGrip />
+      </Suspense>
       {tape && (
         <Suspense fallback={<footer className="tape" />}>
           <CheckTape />

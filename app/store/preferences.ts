@@ -16,6 +16,8 @@ export interface Preferences {
   readonly showConstruction: boolean;
   readonly showReference: boolean;
   readonly benchOpen: boolean;
+  /** On a small screen: how far the bench is pulled up. */
+  readonly sheet: 'low' | 'half' | 'full';
   readonly paper: 'a4' | 'letter' | 'roll';
   readonly rollWidth: number;
   /** Measuring: all figures at once, or one large figure at a time. */
@@ -41,6 +43,7 @@ const DEFAULTS: Preferences = {
   showConstruction: true,
   showReference: true,
   benchOpen: true,
+  sheet: globalThis.innerHeight < 560 ? 'low' : 'half',
   paper: 'a4',
   rollWidth: 914,
   measuringWay: 'list',
