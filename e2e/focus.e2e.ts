@@ -145,9 +145,15 @@ describe('what has the focus', () => {
     await room.visit('/demo/draft/lamp-plain/draft');
     await room.find('[data-handle="back.crotch"]');
     expect(await room.driver.getTitle()).toBe('Plain trousers, Draft – Upstride');
-    for (const part of ['board', 'bench', 'checks']) {
-      await room.find(`.skip[href="#${part}"]`);
-      await room.find(`#${part}`);
+    for (const [words, part] of [
+      ['To the board', '.drawing'],
+      ['To the bench', '.bench'],
+      ['To the checks', '.tape'],
+    ] as const) {
+      await (await room.at(`//button[.="${words}"]`)).sendKeys(Key.ENTER);
+      await room.until(`${words} leads nowhere`, () =>
+        room.driver.executeScript<boolean>(`return document.activeElement.closest('${part}') !== null`),
+      );
     }
   });
 });

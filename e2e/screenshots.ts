@@ -57,7 +57,9 @@ await picture('sheet', '/demo/draft/lamp-plain/choose/sheet', '.sheet-table', as
 });
 await room.press('Undo');
 await driver.executeScript('indexedDB.deleteDatabase("upstride-demo")');
-await picture('draft', '/demo/draft/cellist-dress/draft', '[data-handle="back.crotch"]');
+await picture('draft', '/demo/draft/cellist-dress/draft', '[data-handle="back.crotch"]', async () => {
+  await room.told('back.extension');
+});
 await picture('true', '/demo/draft/puppeteer-black/measure', '.body-figure', async () => {
   await room.enter('Back rise', '37.9');
   await room.goTo('true');

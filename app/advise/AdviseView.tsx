@@ -5,7 +5,7 @@ import { advise, CLOTHS, USES, type Advice, type ClothId, type UseId } from '../
 import { inputByMethod } from '../../core/kept/index.js';
 import { COMMON, FIT_CLASSES, type FitClassId } from '../../core/method/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
-import { formatLength, type Tape } from '../../core/units/index.js';
+import { formatAngle, formatLength, type Tape } from '../../core/units/index.js';
 import { AskList } from '../shared/AskList.js';
 import { withFractions } from '../shared/fractions.js';
 import { outlinesOf } from '../shared/outlines.js';
@@ -27,7 +27,7 @@ function Figures({ advice: { gives }, tape }: { advice: Advice; tape: Tape }) {
   const rows: readonly (readonly [string, string])[] = [
     ['Class by its extensions', gives.fitClass],
     ['Extensions, front and back', `${show(gives.frontExtension)}, ${show(gives.backExtension)}`],
-    ['Seat angle', `${gives.seatAngle.toFixed(1)}°`],
+    ['Seat angle', formatAngle(gives.seatAngle)],
     ['Front rise', rise(gives.frontRise, gives.frontRiseOver)],
     ['Back rise', rise(gives.backRise, gives.backRiseOver)],
     ['Thigh ease', show(gives.thighEase)],

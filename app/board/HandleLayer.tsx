@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerE
 import { lineKind, type ParameterName } from '../../core/method/index.js';
 import type { Draft } from '../../core/chain/index.js';
 import { add, scale, type Point } from '../../core/geometry/index.js';
-import { formatLength, handStep, type Tape } from '../../core/units/index.js';
+import { formatAngle, formatLength, handStep, type Tape } from '../../core/units/index.js';
 import { takeLine } from '../shared/line-in-hand.js';
 import { type HandValues } from '../store/open-work.js';
 import { giveBack, previewByHand, setByHand } from '../store/work-changes.js';
@@ -71,7 +71,7 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
 
   const tell = (handle: Handle): string[] => {
     const lines = handle.sets.map(figureOf);
-    if (handle.id === 'seat') lines.push(`seat angle ${((panel.seatAngle * 180) / Math.PI).toFixed(1)}°`);
+    if (handle.id === 'seat') lines.push(`seat angle ${formatAngle((panel.seatAngle * 180) / Math.PI)}`);
     return refused ? [...lines, 'no further'] : lines;
   };
 

@@ -33,7 +33,7 @@ export function CheckSection() {
       <h3>
         {asking.length === 0
           ? `All ${answered} checks that can be answered are in band`
-          : `${asking.length} of ${answered} checks ask for something`}
+          : `${asking.length} of ${answered} checks ${asking.length === 1 ? 'asks' : 'ask'} for something`}
       </h3>
       {scope === 'asking' && worstFirst(checks.filter((c) => asks(c) || c.id === inHand)).map(line)}
       {groups.map(({ id, label }) => (
@@ -81,7 +81,7 @@ export default function CheckBench() {
   return (
     <aside
       ref={bench}
-      id="bench"
+
       className="bench check-bench"
       aria-label="Checks"
       onKeyDown={(event) => {

@@ -169,7 +169,7 @@ export function CheckTape() {
   const unknown = checks.filter((c) => c.verdict === 'unknown').length;
   const all = countVerdicts(checks);
   return (
-    <footer ref={foot} id="checks" className="tape" aria-label="Checks" onKeyDown={tapeKeys}>
+    <footer ref={foot} className="tape" aria-label="Checks" onKeyDown={tapeKeys}>
       {width >= LEAST_TAPE &&
         groups.map((group) => {
           const folded = countVerdicts(group.folded);

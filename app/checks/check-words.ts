@@ -1,6 +1,6 @@
 import { checkLabel, sayCompares, sayFinding, type Check, type Verdict } from '../../core/check/index.js';
 import { measurementLabel } from '../../core/measure/index.js';
-import { formatFigure, formatLength, type Tape } from '../../core/units/index.js';
+import { formatAngle, formatFigure, formatLength, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 
 /** The sign and the words of a verdict. */
@@ -12,7 +12,7 @@ export const VERDICTS: Record<Verdict, { sign: string; word: string }> = {
 };
 
 function figure(check: Check, x: number, tape: Tape): string {
-  return check.kind === 'angle' ? `${x.toFixed(1)}°` : withFractions(formatFigure(x, tape));
+  return check.kind === 'angle' ? formatAngle(x) : withFractions(formatFigure(x, tape));
 }
 
 /** What a check is called. */
@@ -28,12 +28,7 @@ export const wantsOf = ({ wants }: Check): string | undefined => wants && measur
 export function said(check: Check, tape: Tape): string {
   if (check.value === undefined) return '';
   if (typeof check.value === 'object') return sayFinding(check.value, tape.unit);
-  return check.kind === 'angle'
-    ? `${check.value
-        .toFixed(1)
-        .replace(/^-(0\.0)$/, '$1')
-        .replace('-', '−')}°`
-    : withFractions(formatLength(check.value, tape));
+  return check.kind === 'angle' ? formatAngle(check.value) : withFractions(formatLength(check.value, tape));
 }
 
 /** What a check rests on, in words. */

@@ -1,5 +1,5 @@
 import { compareMany, type ComparedRow, type RowGroup } from '../../core/compare/index.js';
-import { formatFigure, type Tape } from '../../core/units/index.js';
+import { formatAngle, formatFigure, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import type { Compared } from './compared.js';
 
@@ -19,7 +19,7 @@ function shown(value: number | string | undefined, kind: ComparedRow['kind'], ta
   if (typeof value === 'string') return value;
   if (!Number.isFinite(value)) return '–';
   if (kind === 'length') return formatFigure(value, tape);
-  if (kind === 'angle') return `${value.toFixed(1)}°`;
+  if (kind === 'angle') return formatAngle(value);
   return kind === 'share' ? value.toFixed(3) : String(value);
 }
 

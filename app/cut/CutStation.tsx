@@ -101,7 +101,7 @@ export function CutStation() {
           </div>
         )}
       </main>
-      <aside id="bench" className="bench" aria-label="Cut">
+      <aside className="bench" aria-label="Cut">
         <h2>Print at full size</h2>
         <div className="line">
           <label htmlFor="paper">Paper</label>

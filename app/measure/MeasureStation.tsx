@@ -105,24 +105,26 @@ export function MeasureStation({ room, board, benchOpen }: { room: RoomId; board
           {shown === 'body' ? <DrawnFigure /> : <WhatWouldChange />}
         </main>
       )}
-      <ToggleButtonGroup
-        className="middle-choice"
-        exclusive
-        size="small"
-        value={shown}
-        aria-label="What is shown"
-        onChange={(_, next: Middle | null) => {
-          if (!next) return;
-          set({ comparing: next === 'changes' });
-          if (next !== 'changes') prefer({ measuringShows: next });
-        }}
-      >
-        <ToggleButton value="body">{first}</ToggleButton>
-        <ToggleButton value="pieces">Pieces</ToggleButton>
-        {newer && <ToggleButton value="changes">Newer set</ToggleButton>}
-      </ToggleButtonGroup>
+      <nav className="middle-choices" aria-label="What lies in the middle">
+        <ToggleButtonGroup
+          className="middle-choice"
+          exclusive
+          size="small"
+          value={shown}
+          aria-label="What is shown"
+          onChange={(_, next: Middle | null) => {
+            if (!next) return;
+            set({ comparing: next === 'changes' });
+            if (next !== 'changes') prefer({ measuringShows: next });
+          }}
+        >
+          <ToggleButton value="body">{first}</ToggleButton>
+          <ToggleButton value="pieces">Pieces</ToggleButton>
+          {newer && <ToggleButton value="changes">Newer set</ToggleButton>}
+        </ToggleButtonGroup>
+      </nav>
       {benchOpen && (
-        <aside id="bench" className="bench" aria-label="Measure">
+        <aside className="bench" aria-label="Measure">
           <MeasureBench room={room} />
         </aside>
       )}

@@ -205,7 +205,9 @@ function History({ room, person, charts }: { room: RoomId; person: Person; chart
               <th scope="col">Figures</th>
               <th scope="col">Corrected</th>
               <th scope="col">Drafts from it</th>
-              <th scope="col" />
+              <th scope="col">
+                <span className="visually-hidden">Acts</span>
+              </th>
             </tr>
           </thead>
           <tbody>

@@ -12,6 +12,7 @@ import { type OpenWork } from '../store/open-work.js';
 import { redrawnUnderstood } from '../store/work-changes.js';
 import { RoomHead } from './RoomHead.js';
 import { stationNamed, viewOf, type BoardMaker, type StationId } from './stations.js';
+import { SkipLinks } from './SkipLinks.js';
 import { useKeptSafe } from './use-kept-safe.js';
 import { useRoomKeys } from './use-room-keys.js';
 import { Walk } from './Walk.js';
@@ -82,17 +83,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
   const { View, tape = true } = viewOf(station, view) ?? {};
   return (
     <div className="room" data-sheet={sheet}>
-      <nav aria-label="Skip">
-        <a className="skip" href="#board">
-          To the board
-        </a>
-        <a className="skip" href="#bench">
-          To the bench
-        </a>
-        <a className="skip" href="#checks">
-          To the checks
-        </a>
-      </nav>
+      <SkipLinks />
       <Walk room={room} pathOf={pathOf} here={station} />
       <RoomHead room={room} draftId={draftId} pathOf={pathOf} station={label} autosave={autosave} />
       {since && (
@@ -107,7 +98,13 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
         </Suspense>
       )}
       <ErrorBoundary FallbackComponent={StationFault} resetKeys={[station, view, done]}>
-        <Suspense fallback={<p className="board quiet">Laying out the station …</p>}>
+        <Suspense
+          fallback={
+            <main className="board">
+              <p className="quiet">Laying out the station …</p>
+            </main>
+          }
+        >
           {View ? (
             <View board={layBoard} />
           ) : Place ? (
@@ -122,7 +119,7 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
           </Suspense>
         )}
         {!View && !checking && Bench && benchOpen && (
-          <aside id="bench" className="bench" aria-label={label}>
+          <aside className="bench" aria-label={label}>
             <Suspense fallback={<p className="quiet">Laying out the bench …</p>}>
               <Bench />
             </Suspense>

@@ -92,6 +92,7 @@ export function BenchSections({
         className="bench-panel"
         key={open.id}
       >
+        <h2 className="visually-hidden">{open.label}</h2>
         {open.content()}
       </div>
       {told && <div className="bench-foot" ref={putFoot} />}

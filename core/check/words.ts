@@ -1,7 +1,7 @@
 import { measurementLabel } from '../measure/index.js';
 import { fitClassById, type FitClassId } from '../method/index.js';
 import { sayGaps } from '../trace/index.js';
-import { formatLength, tapeFor, type Unit } from '../units/index.js';
+import { formatAngle, formatLength, tapeFor, type Unit } from '../units/index.js';
 import type { CHECK_IDS } from './check.js';
 import { type Check, type CheckId } from './check.js';
 import type { Comparison, PlainComparison } from './comparison.js';
@@ -122,7 +122,6 @@ export const sayCompares = ({ compares, notReached }: Pick<Check, 'compares' | '
   `${sayComparison(compares, unit)}${notReached ? ' The piece does not reach there, so there is no figure.' : ''}`;
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
-const degrees = (angle: number): string => `${angle.toFixed(1)}°`;
 
 /** A length on the piece: whole millimetres, or what the tape has in inches. */
 const onPiece = (mm: number, unit: Unit): string =>
@@ -133,7 +132,7 @@ type Fault = (m: Measure, say: (mm: number) => string) => string;
 /** What is the matter with a line, by the measure that it misses. */
 const FAULTS: Readonly<Record<LineKind, Readonly<Record<string, Fault>>>> = {
   rise: {
-    turnsBack: ({ value }) => `Turns back by ${degrees(value)}`,
+    turnsBack: ({ value }) => `Turns back by ${formatAngle(value)}`,
     start: ({ value }, say) => `Leaves the straight suddenly: radius ${say(value)}`,
     tightest: ({ value, at }, say) => `Tightest ${say(value)}, ${say(at ?? 0)} from the crotch point`,
     spread: ({ value }) => `Half of the turn within ${percent(value)} of the curve`,
@@ -143,9 +142,9 @@ const FAULTS: Readonly<Record<LineKind, Readonly<Record<string, Fault>>>> = {
     flatElsewhere: ({ value }) => `Flat for ${percent(value)} of the curve`,
   },
   side: {
-    plumb: ({ value }) => `leans ${degrees(value)} on the hip line`,
-    lean: ({ value }) => `leans ${degrees(value)} at the waist`,
-    turnsBack: ({ value }) => `turns back by ${degrees(value)} above the hip`,
+    plumb: ({ value }) => `leans ${formatAngle(value)} on the hip line`,
+    lean: ({ value }) => `leans ${formatAngle(value)} at the waist`,
+    turnsBack: ({ value }) => `turns back by ${formatAngle(value)} above the hip`,
     fullest: ({ value }, say) => `is fullest ${say(value)} off the hip line`,
     outside: ({ value }, say) => `bows ${say(value)} outside the straight over the thigh`,
     hollow: ({ value }, say) => `is hollow by ${say(value)} over the thigh`,
@@ -158,11 +157,11 @@ const FAULTS: Readonly<Record<LineKind, Readonly<Record<string, Fault>>>> = {
     inseamTightest: ({ value }, say) => `inseam bends to a radius of ${say(value)}`,
   },
   waist: {
-    centre: ({ value }) => `is off square at the centre by ${degrees(value)}`,
-    side: ({ value }) => `is off square at the side by ${degrees(value)}`,
+    centre: ({ value }) => `is off square at the centre by ${formatAngle(value)}`,
+    side: ({ value }) => `is off square at the side by ${formatAngle(value)}`,
     offChord: ({ value }, say) => `lies ${say(value)} off the straight`,
     middle: () => 'bends both ways',
-    ends: ({ value }) => `turns back by ${degrees(value)} at an end`,
+    ends: ({ value }) => `turns back by ${formatAngle(value)} at an end`,
     sag: ({ value }, say) => `hangs ${say(value)} under its ends`,
   },
 };

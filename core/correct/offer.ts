@@ -10,7 +10,7 @@ import {
   type Verdict,
 } from '../check/index.js';
 import { INSEAM_STRETCH } from '../draft/index.js';
-import { formatLength, snapTo, tapeFor, toMm, type Unit } from '../units/index.js';
+import { formatAngle, formatLength, snapTo, tapeFor, toMm, type Unit } from '../units/index.js';
 import { waysFor, type Way } from './ways.js';
 
 /** What a correction does to a check. Lengths in mm. */
@@ -151,7 +151,7 @@ const VERDICT_WORDS: Record<Verdict, string> = {
 function shownFigure(value: number | string | undefined, kind: Check['kind'], unit: Unit): string {
   if (value === undefined) return 'not known';
   if (typeof value === 'string') return `“${value}”`;
-  return kind === 'angle' ? `${value.toFixed(1)}°` : formatLength(value, tapeFor(unit));
+  return kind === 'angle' ? formatAngle(value) : formatLength(value, tapeFor(unit));
 }
 
 /** The figures of an effect, as they are now and as they would be then, in words of the reader's unit. */

@@ -71,6 +71,13 @@ export function formatFigure(mm: number, tape: Tape): string {
 /** A length as plain text with its unit: `27.3 cm`, `10 3/4 in`. */
 export const formatLength = (mm: number, tape: Tape): string => `${formatFigure(mm, tape)} ${tape.unit}`;
 
+/** An angle in degrees to a tenth, with a minus sign, and none at nought: `−3.0°`. */
+export const formatAngle = (degrees: number): string =>
+  `${degrees
+    .toFixed(1)
+    .replace(/^-(0\.0)$/, '$1')
+    .replace('-', '−')}°`;
+
 /**
  * A length as exact plain text for a field: no rounding to the tape, so that what was typed comes back.
  * Inches on a sixteenth (or 64th) are shown as a reduced fraction, all else as the shortest decimal to 0.001.
