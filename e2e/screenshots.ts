@@ -56,7 +56,8 @@ await picture('sheet', '/demo/draft/lamp-plain/choose/sheet', '.sheet-table', as
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
 });
 await room.press('Undo');
-await driver.executeScript('indexedDB.deleteDatabase("upstride-demo")');
+await room.visit('/demo');
+await room.press('Reset demo');
 await picture('draft', '/demo/draft/cellist-dress/draft', '[data-handle="back.crotch"]', async () => {
   await room.told('back.extension');
 });

@@ -53,7 +53,8 @@ export function Room({ room, draftId, pathOf, station, view, autosave, open }: R
     const ready = import('./ready-chain.js').then((m) => m.readyChain(open));
     return () => void ready.then((end) => end());
   }, [open]);
-  const { benchOpen, sheet } = usePreferences();
+  const benchOpen = usePreferences((p) => p.benchOpen);
+  const sheet = usePreferences((p) => p.sheet);
   const checking = useBoard((s) => s.checks !== undefined) && (station !== 'true' || view !== undefined);
   useEffect(
     () => () => {
