@@ -66,6 +66,10 @@ export const withUnit = ({ unit: before, paper }: Preferences, unit: Unit): Part
   ...(paper === PAPER_OF[before] ? { paper: PAPER_OF[unit] } : {}),
 });
 
+/** What was kept before; a maker of whom something is kept was asked long ago, or has found the settings. */
+export const asKept = (kept: unknown): Partial<Preferences> =>
+  typeof kept === 'object' && kept !== null ? { asked: true, ...(kept as Partial<Preferences>) } : {};
+
 /** The preferences, kept from visit to visit. */
 export const usePreferences = create<Preferences & { set: (change: Partial<Preferences>) => void }>()(
   persist(
@@ -75,6 +79,10 @@ export const usePreferences = create<Preferences & { set: (change: Partial<Prefe
         set(change);
       },
     }),
-    { name: 'upstride-preferences', version: 1 },
+    {
+      name: 'upstride-preferences',
+      version: 1,
+      merge: (kept, now) => ({ ...now, ...asKept(kept) }),
+    },
   ),
 );

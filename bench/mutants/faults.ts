@@ -1,6 +1,7 @@
 import { fault, type Fault } from './fault.js';
 import { MAKING_FAULTS } from './making-faults.js';
 import { KEEPING_FAULTS } from './keeping-faults.js';
+import { ROOM_FAULTS } from './room-faults.js';
 import { MEASURING_FAULTS } from './measuring-faults.js';
 
 export type { Fault } from './fault.js';
@@ -13,6 +14,7 @@ export const FAULTS: readonly Fault[] = [
   ...MAKING_FAULTS,
   ...MEASURING_FAULTS,
   ...KEEPING_FAULTS,
+  ...ROOM_FAULTS,
   // What is kept.
   fault(
     'merge by name keeps mine',

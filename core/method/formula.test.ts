@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkFormula, evaluate, namesIn, parseFormula, typeset, checkSheet, type Sheet } from './index.js';
+import {
+  checkFormula,
+  evaluate,
+  namesIn,
+  parseFormula,
+  callInWords,
+  typeset,
+  checkSheet,
+  type Sheet,
+} from './index.js';
 import { sheetById, SHEETS } from '../shipped/index.js';
 
 const names: Record<string, number> = { hip: 1000, waist: 780, 'front.hipWidth': 250 };
@@ -99,6 +108,20 @@ describe('the formula language', () => {
     if (!parsed.ok) throw new Error(parsed.error.sentence);
     expect(namesIn(parsed.node)).toEqual(['hip']);
     expect(typeset(parsed.node, (leaf) => (leaf.type === 'name' ? '100' : leaf.text))).toBe('100 ÷ 4 − 1/4 in × 2');
+  });
+
+  it.each([
+    ['min(5 1/2 in, 0.75*hip)', '(0.75 × hip, at most 5 1/2 in)'],
+    ['max(hip/16, 5 cm)', '(hip ÷ 16, at least 5 cm)'],
+    ['max(hip/4, waist/4)', '(the larger of hip ÷ 4 and waist ÷ 4)'],
+    ['min(hip/4, waist/4, 20 cm)', '(the smaller of hip ÷ 4, waist ÷ 4 and 20 cm)'],
+    ['clamp(hip/4, 20 cm, 30 cm)', '(hip ÷ 4, at least 20 cm, at most 30 cm)'],
+    ['round(hip, 1 cm)', '(hip, to the nearest 1 cm)'],
+  ])('says the limits of %s in words', (formula, words) => {
+    const parsed = parseFormula(formula);
+    if (!parsed.ok) throw new Error(parsed.error.sentence);
+    const told = typeset(parsed.node, (leaf) => (leaf.type === 'name' ? leaf.name : leaf.text), callInWords);
+    expect(told).toBe(words);
   });
 });
 

@@ -1,6 +1,6 @@
 export * from './panel-parameters.js';
 export { parseFormula, type Node, type FormulaError } from './formula.js';
-export { checkFormula, evaluate, namesIn, typeset } from './formula-value.js';
+export { callInWords, checkFormula, evaluate, namesIn, typeset } from './formula-value.js';
 export {
   checkSheet,
   formulaFor,

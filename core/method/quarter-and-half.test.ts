@@ -101,6 +101,10 @@ describe('quarter and half', () => {
     });
     expect(showSum(worked, 'front.waistWidth', 'in').with).toBe('30 11/16 ÷ 4 + 1/4 + 0 ÷ 4');
     expect(showSum(worked, 'back.crotchDrop', 'in').told).toBe('0');
+    // Said to a reader, limits stand in words and the method’s inches in the reader’s unit.
+    expect(showSum(worked, 'back.dartLength', 'cm').told).toMatch(/^0\.75 × hip line [\d.]+, at most 13\.97$/);
+    expect(showSum(worked, 'back.dartLength', 'in').told).toMatch(/, at most 5 1\/2$/);
+    expect(showSum(worked, 'back.centreIn', 'cm').told).toMatch(/^[\d.]+ cm$/);
     expect(showSum(worked, 'kneeDepth', 'cm').with).toBe('27.2 + 78 ÷ 2 − 5');
     expect(worked.ledger.get('kneeLevel')?.restsOnEstimate).toBe(true);
     expect(worked.ledger.get('front.extension')?.restsOnEstimate).toBe(false);
