@@ -171,7 +171,7 @@ const VIEWS = [
 ];
 
 describe('for everyone', () => {
-  it.each(['light', 'dark'])('no view has a fault of any grade in the %s theme', async (theme) => {
+  it.each(['light', 'dark'])('no view has a fault of any grade, in the %s theme', async (theme) => {
     await room.driver.executeScript(
       `localStorage.setItem('upstride-preferences', JSON.stringify({ state: { theme: '${theme}' }, version: 1 }))`,
     );
@@ -183,31 +183,46 @@ describe('for everyone', () => {
         async () => (await room.driver.findElements({ css: 'svg polygon, svg path, .MuiDataGrid-row' })).length > 0,
       );
       await room.driver.executeScript(axeSource);
-      const faults = await room.driver.executeAsyncScript<AxeResult[]>('axe.run().then(r=>arguments[0](r.violations))');
+      const faults = await room.driver.executeAsyncScript<AxeResult[]>(
+        // What the theme changes is contrast: all else was looked at in the light one.
+        `axe.run(${theme === 'light' ? '' : '{ runOnly: ["color-contrast"] }'}).then(r=>arguments[0](r.violations))`,
+      );
       found.push(...faults.map((f) => `${view} ${f.id}: ${f.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`));
     }
     expect(found).toEqual([]);
   });
 
-  it.each([
-    [1024, 768],
-    [768, 1024],
-    [390, 844],
-    [640, 400],
-  ])('nothing runs off the side at %d × %d', async (width, height) => {
-    await resize(room.driver, width, height, width < 500);
+  it('nothing runs off the side at four sizes of screen', async () => {
+    const over: string[] = [];
     for (const view of VIEWS) {
       await room.visit(view);
       await room.until(
         `${view} is empty`,
         async () => (await room.driver.findElements({ css: 'svg polygon, svg path, .MuiDataGrid-row' })).length > 0,
       );
-      const over = await room.driver.executeScript<number>(
-        'return document.documentElement.scrollWidth - window.innerWidth',
-      );
-      expect([view, over <= 1]).toEqual([view, true]);
+      for (const [width, height] of [
+        [1024, 768],
+        [768, 1024],
+        [390, 844],
+        [640, 400],
+      ] as const) {
+        await resize(room.driver, width, height, width < 500);
+        // A chart follows the screen a little later than the page.
+        const by = await room.driver.executeAsyncScript<number>(
+          `const done = arguments[0];
+           let looks = 12;
+           const look = () => {
+             const by = document.documentElement.scrollWidth - innerWidth;
+             if (by <= 1 || --looks === 0) done(by);
+             else setTimeout(look, 100);
+           };
+           requestAnimationFrame(() => requestAnimationFrame(look));`,
+        );
+        if (by > 1) over.push(`${view} by ${by} at ${width} × ${height}`);
+      }
     }
     await resize(room.driver, 1280, 800);
+    expect(over).toEqual([]);
   });
 });
 
