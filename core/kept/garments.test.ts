@@ -41,6 +41,7 @@ describe('starting from a garment', () => {
     const hip = (d: typeof plain): unknown => d.checks.find((c) => c.id === 'hip')?.value;
     expect(hip(plain)).toBeGreaterThan(WOMAN.hip);
     expect(hip(drafted('leggings', WOMAN))).toBeLessThan(WOMAN.hip);
+    expect(drafted('leggings', WOMAN).worked.stretch).toBeCloseTo(0.4);
   });
 
   it('starts a pair with a set of its own kind, by the method for pairs', () => {
