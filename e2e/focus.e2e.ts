@@ -130,6 +130,19 @@ describe('what has the focus', () => {
     );
   });
 
+  it('goes on where a set was moved to, and where changes were taken', async () => {
+    const focused = (): Promise<string> => room.driver.executeScript('return document.activeElement.textContent');
+    await room.visit('/demo/draft/rigger-work/measure?newer');
+    await room.press('Move to the newer set');
+    await room.until('the focus is lost', async () => (await focused()) === 'Body');
+    await room.press('Undo');
+    await room.visit('/demo/draft/puppeteer-black/true/it');
+    await (await room.at('//aside//button[normalize-space()="True it"]')).click();
+    await room.press('Take all');
+    await room.until('the focus is lost after taking', async () => (await focused()) === 'True it');
+    await room.press('Undo');
+  });
+
   it('skips to board, bench and checks, and every view has one heading and one main part', async () => {
     for (const view of VIEWS) {
       await room.visit(view);

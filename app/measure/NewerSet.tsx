@@ -82,6 +82,8 @@ export function WhatWouldChange() {
             onClick={() => {
               change(moveToSet(newer.id));
               measuring.set({ comparing: false });
+              // The button goes with what would have changed: the focus goes on to what lies in the middle.
+              document.querySelector<HTMLElement>('.middle-choice button')?.focus();
             }}
           >
             Move to the newer set

@@ -38,6 +38,7 @@ export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [problem, setProblem] = useState<string>();
   const [working, setWorking] = useState(false);
+  const runButton = useRef<HTMLButtonElement>(null);
   const job = useRef<ReturnType<typeof startTrueIt>>(undefined);
 
   const showNothing = (): void => {
@@ -145,7 +146,7 @@ export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }
           <p className="quiet">At most 0 leaves it alone. What costs more is changed less.</p>
         </details>
         <div className="acts">
-          <Button variant="contained" size="small" disabled={working} onClick={run}>
+          <Button ref={runButton} variant="contained" size="small" disabled={working} onClick={run}>
             True it
           </Button>
           {working && (
@@ -208,6 +209,8 @@ export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }
                   onClick={() => {
                     change(takeChanges(picked));
                     setFound(undefined);
+                    // What was found goes with its buttons: the focus goes on to the next run.
+                    runButton.current?.focus();
                   }}
                 >
                   {picked.length === found.changes.length
