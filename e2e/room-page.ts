@@ -83,13 +83,14 @@ export class RoomPage {
   /** Looks through the sections of the bench, as one does by its index, until something at an xpath is in sight. */
   async reveal(xpath: string): Promise<void> {
     const there = async (): Promise<boolean> => (await this.driver.findElements(By.xpath(xpath))).length > 0;
+    // A bench that is still being laid out is waited for: what is sought may lie in a section that is not open.
     await this.driver
-      .wait(async () => (await there()) || (await this.has('.bench-index [role=tab]')), SOON)
+      .wait(async () => (await there()) || (await this.has('.bench-index [role=tab]')), WAIT)
       .catch(() => undefined);
     if (await there()) return;
     for (const tab of await this.driver.findElements(By.css('.bench-index [role=tab]'))) {
       await tab.click();
-      if (await this.driver.wait(there, 300).catch(() => false)) return;
+      if (await this.driver.wait(there, SOON / 3).catch(() => false)) return;
     }
   }
 
