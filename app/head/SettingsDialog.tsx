@@ -3,46 +3,10 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import NativeSelect from '@mui/material/NativeSelect';
-import { useId } from 'react';
 import type { Unit } from '../../core/units/index.js';
+import { PickLine } from '../shared/PickLine.js';
 import { usePreferences, type Preferences } from '../store/preferences.js';
 import { useDialogs } from './dialogs.js';
-
-function Choice<T extends string>({
-  label,
-  value,
-  choices,
-  about,
-  onChoose,
-}: {
-  label: string;
-  value: T;
-  choices: readonly (readonly [T, string])[];
-  about?: string;
-  onChoose: (value: T) => void;
-}) {
-  const id = useId();
-  return (
-    <div className="line settings-line">
-      <label htmlFor={id}>{label}</label>
-      <NativeSelect
-        inputProps={{ id }}
-        value={value}
-        onChange={(event) => {
-          onChoose(event.target.value as T);
-        }}
-      >
-        {choices.map(([choice, words]) => (
-          <option key={choice} value={choice}>
-            {words}
-          </option>
-        ))}
-      </NativeSelect>
-      {about && <div className="sum">{about}</div>}
-    </div>
-  );
-}
 
 const PAPERS: readonly (readonly [Preferences['paper'], string])[] = [
   ['a4', 'A4'],
@@ -66,8 +30,8 @@ export function SettingsDialog({
   return (
     <Dialog open onClose={onClose} aria-labelledby="settings-title" fullWidth maxWidth="xs">
       <DialogTitle id="settings-title">Settings</DialogTitle>
-      <DialogContent>
-        <Choice
+      <DialogContent className="settings">
+        <PickLine
           label="Unit"
           value={unit === 'in' ? 'in' : 'cm'}
           choices={[
@@ -77,7 +41,7 @@ export function SettingsDialog({
           about="For all that is shown. Either may be typed anywhere: 29 3/4 in, 75.5 cm."
           onChoose={onUnit}
         />
-        <Choice
+        <PickLine
           label="Paper"
           value={preferences.paper}
           choices={PAPERS}
@@ -85,7 +49,7 @@ export function SettingsDialog({
             set({ paper });
           }}
         />
-        <Choice
+        <PickLine
           label="Theme"
           value={preferences.theme}
           choices={[
@@ -97,7 +61,7 @@ export function SettingsDialog({
             set({ theme });
           }}
         />
-        <Choice
+        <PickLine
           label="Pieces on the board"
           value={preferences.arrangement}
           choices={[

@@ -17,7 +17,7 @@ import { sheetOf } from '../store/sheets.js';
 import { useChange, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeSet, changeSettings } from '../store/work-changes.js';
 import { usePairInHand } from './pair-in-hand.js';
-import { ChoiceLine } from './PersonLines.js';
+import { PickLine } from '../shared/PickLine.js';
 
 const MOST = 2500;
 
@@ -46,7 +46,7 @@ export function PairForm() {
   return (
     <>
       <h3>How it was measured</h3>
-      <ChoiceLine
+      <PickLine
         label="Widths taken between"
         value={pair.across}
         choices={[
@@ -71,7 +71,7 @@ export function PairForm() {
           />
         </div>
       )}
-      <ChoiceLine
+      <PickLine
         label="Lengths taken from"
         value={pair.from}
         choices={[
@@ -82,7 +82,7 @@ export function PairForm() {
           put({ from });
         }}
       />
-      <ChoiceLine
+      <PickLine
         label="Widths written down"
         value={pair.widths}
         choices={[

@@ -1,7 +1,7 @@
-import NativeSelect from '@mui/material/NativeSelect';
 import { useId } from 'react';
 import type { Person } from '../../core/kept/index.js';
 import type { Figure } from '../../core/measure/index.js';
+import { PickLine } from '../shared/PickLine.js';
 import { NameField } from '../shared/NameField.js';
 import { useChange, useWork } from '../store/work-context.js';
 import { changePerson } from '../store/work-changes.js';
@@ -20,40 +20,6 @@ const PARTS: readonly (readonly [keyof Build, string])[] = [
   ['thigh', 'Thigh'],
 ];
 const WEIGHTS: readonly Build['seat'][] = ['flat', 'average', 'full'];
-
-/** A line with a choice from a few words. */
-export function ChoiceLine<T extends string>({
-  label,
-  value,
-  choices,
-  onChoose,
-}: {
-  label: string;
-  value: T;
-  choices: readonly (readonly [T, string])[];
-  onChoose: (value: T) => void;
-}) {
-  const id = useId();
-  return (
-    <div className="line">
-      <label htmlFor={id}>{label}</label>
-      <NativeSelect
-        inputProps={{ id }}
-        sx={{ gridColumn: '2 / -1' }}
-        value={value}
-        onChange={(event) => {
-          onChoose(event.target.value as T);
-        }}
-      >
-        {choices.map(([choice, words]) => (
-          <option key={choice} value={choice}>
-            {words}
-          </option>
-        ))}
-      </NativeSelect>
-    </div>
-  );
-}
 
 /** Who is measured: name or role; figure, build and a note one press away. */
 export function PersonLines() {
@@ -75,7 +41,7 @@ export function PersonLines() {
           }}
         />
       </div>
-      <ChoiceLine
+      <PickLine
         label="Figure"
         value={person.figure}
         choices={FIGURES}
@@ -85,7 +51,7 @@ export function PersonLines() {
       />
       <h3>Build</h3>
       {PARTS.map(([part, label]) => (
-        <ChoiceLine
+        <PickLine
           key={part}
           label={label}
           value={person.build[part]}

@@ -7,12 +7,12 @@ import { EMPTY_PAIR, measurementLabel } from '../../core/measure/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
+import { PickLine } from '../shared/PickLine.js';
 import { NameField } from '../shared/NameField.js';
 import { usePreferences } from '../store/preferences.js';
 import { useChange, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
 import { addSet, changeSet, moveToSet } from '../store/work-changes.js';
 import { useMeasuring } from './measuring-store.js';
-import { ChoiceLine } from './PersonLines.js';
 
 const newId = (): string => crypto.randomUUID();
 
@@ -126,7 +126,7 @@ export function SetLines() {
   const noteId = useId();
   return (
     <>
-      <ChoiceLine
+      <PickLine
         label="Set of measurements"
         value={set.id}
         choices={newestFirst(work.person).map((s) => [s.id, `${s.date}, ${s.source}`] as const)}
@@ -162,7 +162,7 @@ export function SetLines() {
           }}
         />
       </div>
-      <ChoiceLine
+      <PickLine
         label="By oneself"
         value={set.byOneself ? 'yes' : 'no'}
         choices={[
@@ -173,7 +173,7 @@ export function SetLines() {
           change(changeSet({ byOneself: by === 'yes' }));
         }}
       />
-      <ChoiceLine
+      <PickLine
         label="Waist taken"
         value={set.waistSits}
         choices={[
@@ -199,7 +199,7 @@ export function SetLines() {
           />
         </div>
       )}
-      <ChoiceLine
+      <PickLine
         label="Inseam taken to"
         value={set.inseamTo}
         choices={[

@@ -15,7 +15,7 @@ import { useShelf } from '../store/queries.js';
 import { useChange, useCurrentSet, useTape, useWork } from '../store/work-context.js';
 import { changeSet, takeSize } from '../store/work-changes.js';
 import type { RoomId } from '../store/rooms.js';
-import { ChoiceLine } from './PersonLines.js';
+import { PickLine } from '../shared/PickLine.js';
 
 /** A size from a chart: picked, or the nearest to the person, with the differences, and taken into the set. */
 export function SizePick({ room }: { room: RoomId }) {
@@ -46,7 +46,7 @@ export function SizePick({ room }: { room: RoomId }) {
   const rows = compareSets(size.values, measured).filter((r) => r.before !== undefined);
   return (
     <>
-      <ChoiceLine
+      <PickLine
         label="Chart"
         value={chart.id}
         choices={charts.map((c) => [c.id, c.name] as const)}
@@ -55,7 +55,7 @@ export function SizePick({ room }: { room: RoomId }) {
           setSizeName(undefined);
         }}
       />
-      <ChoiceLine
+      <PickLine
         label="Size"
         value={size.name}
         choices={chart.sizes.map((s) => [s.name, s === nearest?.size ? `${s.name}, the nearest` : s.name] as const)}

@@ -15,6 +15,7 @@ const PULL = 40;
 export function SheetGrip() {
   const { sheet, set } = usePreferences();
   const from = useRef<number>(undefined);
+  const pulled = useRef(false);
   const at = HEIGHTS.indexOf(sheet);
   const to = (index: number): void => {
     const next = HEIGHTS[Math.min(HEIGHTS.length - 1, Math.max(0, index))];
@@ -26,21 +27,26 @@ export function SheetGrip() {
       className="sheet-grip"
       aria-label={`Bench, ${WORDS[sheet]}. Press for the next height`}
       onPointerDown={(event) => {
+        pulled.current = false;
         from.current = event.clientY;
         event.currentTarget.setPointerCapture(event.pointerId);
       }}
       onPointerUp={(event) => {
-        const pulled = (from.current ?? event.clientY) - event.clientY;
+        const by = (from.current ?? event.clientY) - event.clientY;
         from.current = undefined;
-        if (Math.abs(pulled) >= PULL) to(at + Math.sign(pulled));
-        else to(at === HEIGHTS.length - 1 ? 0 : at + 1);
+        pulled.current = Math.abs(by) >= PULL;
+        if (pulled.current) to(at + Math.sign(by));
+      }}
+      onClick={() => {
+        // A pull ends in a press as well; what presses without a pointer has pulled nothing.
+        if (!pulled.current) to(at === HEIGHTS.length - 1 ? 0 : at + 1);
+        pulled.current = false;
       }}
       onKeyDown={(event) => {
         const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
-        if (way !== undefined) to(at + way);
-        else if (event.key === 'Enter' || event.key === ' ') to(at === HEIGHTS.length - 1 ? 0 : at + 1);
-        else return;
+        if (way === undefined) return;
         event.preventDefault();
+        to(at + way);
       }}
     >
       <GripIcon fontSize="small" />

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   exactFigure,
+  formatAngle,
   formatFigure,
   formatLength,
   figureParts,
@@ -114,5 +115,11 @@ describe('showing a length', () => {
     expect(handStep('cm', false)).toBe(2.5);
     expect(handStep('cm', true)).toBe(1);
     expect(tapeFor('in').step).toBe(1 / 16);
+  });
+});
+
+describe('an angle', () => {
+  it('is told to a tenth of a degree, with a minus sign, and none at nought', () => {
+    expect([-3, 7.25, -0.04, 0].map(formatAngle)).toEqual(['−3.0°', '7.3°', '0.0°', '0.0°']);
   });
 });
