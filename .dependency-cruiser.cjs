@@ -21,6 +21,7 @@ const stages = [
   'steps',
   'advise',
   'compare',
+  'style',
   'piece',
   'drawing',
   'older',
@@ -47,7 +48,7 @@ const doors = {
   to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$', '^core/method/sheets/.*\\.json$'] },
 };
 
-const stations = ['measure', 'choose', 'true', 'cut', 'keep', 'people', 'sizes', 'advise', 'compare', 'steps', 'sheet'];
+const stations = ['measure', 'choose', 'true', 'finish', 'cut', 'keep', 'people', 'sizes', 'advise', 'compare', 'steps', 'sheet'];
 
 module.exports = {
   forbidden: [

@@ -3,24 +3,28 @@ import { parseArgs } from 'node:util';
 import { computeDraft, type Draft } from '../core/chain/index.js';
 import { COMMON, settingsOf, type Sheet } from '../core/method/index.js';
 import { SHEETS } from '../core/shipped/index.js';
-import { pieceSheet } from '../core/drawing/index.js';
+import { pagedSheet, pieceSheet } from '../core/drawing/index.js';
 import { dayOf } from '../core/kept/index.js';
-import { garmentOfBoth } from '../core/garment/index.js';
-import { houseAllowances, piecesOf } from '../core/piece/index.js';
+import type { Garment } from '../core/garment/index.js';
+import { piecesOf, PROFILES, type Allowances } from '../core/piece/index.js';
+import { COMPONENTS, draftGarment, findingWords } from '../core/style/index.js';
 import { orderRefusalsSentence, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
 import { formatLength, readerIn, tapeFor, type Unit } from '../core/units/index.js';
-import { PAPERS, toSvg } from '../formats/index.js';
+import { fewestPages, pageStep, PAPERS, toDxf, toSvg } from '../formats/index.js';
 import { rollPdf, tiledPdf } from '../formats/pdf.js';
 import { trueIt } from '../core/true-it/index.js';
 import { answerTo } from './answer.js';
 import { letterFiles } from './fonts.js';
+import { garmentAnswer } from './garment-answer.js';
 import { readOrder, type Order } from './order.js';
+import { componentAnswer, profileAnswer } from './style.js';
 import { trueAnswer } from './true-answer.js';
 
 const USAGE = `Usage:
-  upstride draft ORDER.json [--format json|svg|pdf] [--paper a4|letter|roll] [--out FILE]
+  upstride draft ORDER.json [--format json|svg|dxf|pdf] [--paper a4|letter|roll] [--out FILE]
   upstride true ORDER.json [--out FILE]
-  upstride methods [--format text|json]`;
+  upstride methods [--format text|json]
+  upstride styles [--format text|json] [--unit cm|in]`;
 
 /** A fault that the user can mend: one sentence on standard error and exit status 1. */
 class Fault extends Error {}
@@ -45,7 +49,17 @@ async function readJson(file: string): Promise<unknown> {
 const ordered = (json: unknown): Order => valueOf(readOrder(json), 'cm');
 
 async function rendered(order: Order, draft: Draft, format: string, paperId: string): Promise<string | Uint8Array> {
-  if (format === 'json') return `${JSON.stringify(answerTo(draft, order.input.measured, order.unit), undefined, 2)}\n`;
+  const styled = draftGarment(draft, order.style, order.unit);
+  const left = styled.told.flatMap(({ refusal }) => (refusal ? [refusal] : []));
+  if (left.length > 0) throw new Fault(orderRefusalsSentence(left, readerIn(order.unit)));
+  faultOfGiven(styled.garment, order.allowances);
+  const pieces = piecesOf(styled.garment, order.allowances);
+  if (format === 'json') {
+    const answer = answerTo(draft, order.input.measured, order.unit);
+    const told = styled.findings.map((f) => findingWords(f, readerIn(order.unit)));
+    const garment = garmentAnswer(styled, pieces, order.allowances);
+    return `${JSON.stringify({ ...answer, ...garment, findings: told }, undefined, 2)}\n`;
+  }
   const date = new Date();
   const title = 'Upstride draft';
   const labels = {
@@ -54,8 +68,8 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
     method: draft.worked.sheet.name,
     date: dayOf(date),
   };
-  const pieces = piecesOf(garmentOfBoth(draft), houseAllowances(order.unit));
   if (format === 'svg') return toSvg(pieceSheet(pieces, labels), title);
+  if (format === 'dxf') return toDxf(pieceSheet(pieces, labels));
   const tape = tapeFor(order.unit);
   const { waist, hip, crotchDepth, inseam } = order.input.measured;
   const four = [waist, hip, crotchDepth, inseam].map((mm) => formatLength(mm ?? 0, tape)).join(', ');
@@ -67,7 +81,33 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
   if (paperId === 'roll') return rollPdf(pieceSheet(pieces, labels), head, letterFiles);
   const paper = PAPERS.find((p) => p.id === paperId);
   if (!paper) throw new Fault(`There is no paper “${paperId}”. Choose a4, letter or roll.`);
-  return tiledPdf(pieceSheet(pieces, labels, undefined, undefined, false), head, paper, letterFiles);
+  const step = pageStep(paper);
+  const { drawing } = fewestPages(
+    [
+      pieceSheet(pieces, labels, undefined, undefined, false),
+      pagedSheet(pieces, labels, step),
+      pagedSheet(pieces, labels, step, undefined, true),
+    ],
+    paper,
+  );
+  return tiledPdf(drawing, head, paper, letterFiles);
+}
+
+/** An allowance given for what the garment does not have is told, not passed over. */
+function faultOfGiven({ parts, seams }: Garment, { given }: Allowances): void {
+  const named = (id: string): boolean => parts.some((p) => p.id === id || p.like === id);
+  for (const g of given) {
+    if (g.on === 'seam') {
+      if (seams.some((s) => s.id === g.seam || s.like === g.seam)) continue;
+      throw new Fault(`There is no seam “${g.seam}”. Choose one of: ${seams.map((s) => s.id).join(', ')}.`);
+    }
+    if (!named(g.part))
+      throw new Fault(`There is no part “${g.part}”. Choose one of: ${parts.map((p) => p.id).join(', ')}.`);
+    if (g.on === 'part') continue;
+    const edges = parts.filter((p) => p.id === g.part || p.like === g.part).flatMap((p) => p.edges.map((e) => e.id));
+    if (edges.includes(g.edge)) continue;
+    throw new Fault(`The part “${g.part}” has no edge “${g.edge}”. Choose one of: ${[...new Set(edges)].join(', ')}.`);
+  }
 }
 
 /** Puts what was asked for into a file where one is named; gives it back to be shown otherwise. */
@@ -89,8 +129,8 @@ async function draftCommand(args: readonly string[]): Promise<string | Uint8Arra
   });
   const [file] = positionals;
   if (file === undefined) throw new Fault(`Name the file of an order.\n${USAGE}`);
-  if (!['json', 'svg', 'pdf'].includes(values.format)) {
-    throw new Fault(`There is no format “${values.format}”. Choose json, svg or pdf.`);
+  if (!['json', 'svg', 'dxf', 'pdf'].includes(values.format)) {
+    throw new Fault(`There is no format “${values.format}”. Choose json, svg, dxf or pdf.`);
   }
   const order = ordered(await readJson(file));
   const draft = valueOf(computeDraft(order.input), order.unit);
@@ -131,10 +171,24 @@ function methodsCommand(args: readonly string[]): string {
   return `${SHEETS.map((s) => `${s.id}  ${s.name}: ${s.suits}`).join('\n')}\n`;
 }
 
+function stylesCommand(args: readonly string[]): string {
+  const { values } = parseArgs({
+    args: [...args],
+    options: { format: { type: 'string', default: 'text' }, unit: { type: 'string', default: 'cm' } },
+  });
+  const unit = values.unit === 'in' ? 'in' : 'cm';
+  if (values.format === 'json') {
+    const components = COMPONENTS.map((c) => componentAnswer(c, unit));
+    return `${JSON.stringify({ components, profiles: PROFILES.map((p) => profileAnswer(p, unit)) }, undefined, 2)}\n`;
+  }
+  return `${COMPONENTS.map((c) => `${c.id}  ${c.label}: ${c.about}`).join('\n')}\n`;
+}
+
 function answered([command, ...rest]: readonly string[]): Promise<string | Uint8Array> | string {
   if (command === 'draft') return draftCommand(rest);
   if (command === 'true') return trueCommand(rest);
   if (command === 'methods') return methodsCommand(rest);
+  if (command === 'styles') return stylesCommand(rest);
   throw new Fault(USAGE);
 }
 

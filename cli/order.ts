@@ -17,7 +17,10 @@ import {
 import { sheetById, SHEETS } from '../core/shipped/index.js';
 import { good, orderRefusal, refusal, refused, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
 import { readLength, toMm, UNITS, type Unit } from '../core/units/index.js';
+import type { Allowances } from '../core/piece/index.js';
+import type { Style } from '../core/style/index.js';
 import { orderedAlterations, readAlterations } from './alterations.js';
+import { orderedAllowances, orderedStyle, readAllowances, readStyle } from './style.js';
 
 const figure = z.union([z.number(), z.string()]);
 
@@ -33,12 +36,16 @@ export const orderSchema = z.strictObject({
   settings: z.record(z.string(), z.union([figure, z.boolean()])).default({}),
   set: z.record(z.string(), figure).default({}),
   alterations: orderedAlterations,
+  style: orderedStyle,
+  allowances: orderedAllowances,
 });
 
 /** A draft input with the unit in which it was ordered. */
 export interface Order {
   readonly unit: Unit;
   readonly input: DraftInput;
+  readonly style: Style;
+  readonly allowances: Allowances;
 }
 
 function lengthOf(field: string, label: string, value: number | string, unit: Unit): Outcome<number, OrderRefusal> {
@@ -157,7 +164,11 @@ export function readOrder(json: unknown): Outcome<Order, OrderRefusal> {
   if (!chosen.ok) refusals.push(...chosen.refusals);
   const alterations = readAlterations(listed, unit);
   if (!alterations.ok) refusals.push(...alterations.refusals);
-  if (refusals.length > 0 || !chosen.ok || !alterations.ok) return refused(...refusals);
+  const style = readStyle(parsed.data.style, unit);
+  if (!style.ok) refusals.push(...style.refusals);
+  const allowances = readAllowances(parsed.data.allowances, unit);
+  if (!allowances.ok) refusals.push(...allowances.refusals);
+  if (refusals.length > 0 || !chosen.ok || !alterations.ok || !style.ok || !allowances.ok) return refused(...refusals);
   const input: DraftInput = {
     ...EMPTY_INPUT,
     sheet,
@@ -167,5 +178,10 @@ export function readOrder(json: unknown): Outcome<Order, OrderRefusal> {
     set: hand,
     alterations: alterations.value,
   };
-  return good({ unit: UNITS.includes(unit) ? unit : 'cm', input });
+  return good({
+    unit: UNITS.includes(unit) ? unit : 'cm',
+    input,
+    style: style.value,
+    allowances: allowances.value,
+  });
 }

@@ -4,10 +4,11 @@ import { readPage } from '../bench/read-pdf.js';
 import { letterFiles } from '../cli/fonts.js';
 import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
 import { pathLength } from '../core/geometry/index.js';
-import { pieceSheet, type Drawing } from '../core/drawing/index.js';
+import { pagedSheet, pieceSheet, type Drawing } from '../core/drawing/index.js';
+import { layOnPages } from '../core/drawing/paged-layout.js';
 import { garmentOf } from '../core/garment/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
-import { HOUSE_TILING, PAPERS, planTiles, toSvg, unprintable } from './index.js';
+import { fewestPages, HOUSE_TILING, pageStep, PAPERS, planTiles, toSvg, unprintable } from './index.js';
 import { rollPdf, tiledPdf } from './pdf.js';
 
 const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });
@@ -160,3 +161,65 @@ function lengthOf(data: string): number {
   }
   return sum;
 }
+
+describe('pages that are joined', () => {
+  const drawing = pieceSheet(pieces, labels, undefined, undefined, false);
+  const [paper] = PAPERS;
+  if (!paper) throw new Error('A4');
+
+  it('say at their foot what they are of, and which of how many', async () => {
+    const plan = planTiles(drawing, paper);
+    const bytes = await tiledPdf(
+      drawing,
+      { title: 'Stage trousers', lines: ['Cellist'], date: new Date(0) },
+      paper,
+      letterFiles,
+    );
+    const third = await readPage(bytes, 3);
+    const mark = plan.tiles[1]?.mark ?? '';
+    expect(third.words.map((w) => w.text).join(' ')).toContain(
+      `Stage trousers, Cellist; row ${mark.charAt(0)}, column ${mark.slice(1)}; page 3 of ${plan.tiles.length + 1}`,
+    );
+    const first = await readPage(bytes, 1);
+    expect(first.words.map((w) => w.text)).toEqual(expect.arrayContaining(['cut line: cut here', 'stitching line']));
+  });
+
+  it('are as few as the pieces allow, never more than as they lie', () => {
+    for (const one of PAPERS) {
+      const step = pageStep(one);
+      const layouts = [
+        drawing,
+        pagedSheet(pieces, labels, step),
+        pagedSheet(pieces, labels, step, undefined, true),
+      ] as const;
+      const { drawing: best, saved } = fewestPages(layouts, one);
+      expect(planTiles(best, one).tiles.length).toBe(planTiles(drawing, one).tiles.length - saved);
+      expect(saved).toBeGreaterThanOrEqual(0);
+      // Moved or laid anew, every piece is still as large as it is.
+      const long = (d: typeof drawing): number =>
+        d.marks.reduce((sum, m) => sum + (m.kind === 'line' && m.role === 'cut' ? pathLength(m.path) : 0), 0);
+      expect(long(best)).toBeCloseTo(long(drawing), 6);
+    }
+  });
+
+  it('lay no two pieces on one another, on pages of their own or close together', () => {
+    const boxes = [
+      { width: 300, height: 1100 },
+      { width: 340, height: 1120 },
+      { width: 120, height: 90 },
+      { width: 60, height: 200 },
+      { width: 80, height: 900 },
+      { width: 160, height: 240 },
+    ];
+    for (const close of [false, true]) {
+      const at = layOnPages(boxes, { x: 174, y: 261 }, 6, close);
+      boxes.forEach((a, i) => {
+        boxes.slice(i + 1).forEach((b, k) => {
+          const [p, q] = [at[i] ?? { x: 0, y: 0 }, at[i + 1 + k] ?? { x: 0, y: 0 }];
+          const apart = p.x + a.width <= q.x || q.x + b.width <= p.x || p.y + a.height <= q.y || q.y + b.height <= p.y;
+          expect([close, i, k, apart]).toEqual([close, i, k, true]);
+        });
+      });
+    }
+  });
+});

@@ -43,7 +43,7 @@ export async function tiledPdf(
       PT,
     );
     page.pushOperators(popGraphicsState());
-    drawTileMarks(page, paper, tile, plan, tiling, faces);
+    drawTileMarks(page, paper, tile, plan, tiling, faces, head);
     onPage?.(i + 1, plan.tiles.length);
   }
   return saved(pdf);

@@ -88,11 +88,15 @@ function expectPiece(lines: readonly PageLine[], piece: Piece): (p: Point) => Po
   for (const notch of piece.notches) {
     const out = point(hand * notch.outward.x, notch.outward.y);
     const cuts = all(`notch_${notch.label.replaceAll(' ', '_')}`).filter((path) => {
+      // A snip begins on the cut edge beside the place on the stitching line, goes inward and stops short of it.
       const foot = startOf(path);
-      const off = point(foot.x - place(notch.at).x, foot.y - place(notch.at).y);
       const tip = path[path.length - 1]?.p3 ?? foot;
-      const along = (tip.x - foot.x) * out.x + (tip.y - foot.y) * out.y;
-      return Math.abs(off.x * out.x + off.y * out.y) < 0.1 && Math.hypot(off.x, off.y) < 3 && along > 5.9;
+      const off = point(foot.x - place(notch.at).x, foot.y - place(notch.at).y);
+      const outward = off.x * out.x + off.y * out.y;
+      const sideward = Math.abs(off.x * out.y - off.y * out.x);
+      const inward = -((tip.x - foot.x) * out.x + (tip.y - foot.y) * out.y);
+      const onCut = nearestPlace(placed(piece.cut), foot).distance < 1.5;
+      return sideward < 3 && outward > 9 && onCut && inward > 2 && inward < outward;
     });
     expect([id, notch.edge, notch.label, cuts.length]).toEqual([id, notch.edge, notch.label, notch.count]);
   }

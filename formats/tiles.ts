@@ -1,4 +1,4 @@
-import { cubicLength, pathBox, pointAt, type Box, type Path, type Point } from '../core/geometry/index.js';
+import { cubicLength, mapPath, pathBox, pointAt, type Box, type Path, type Point } from '../core/geometry/index.js';
 import type { Drawing, Mark } from '../core/drawing/index.js';
 
 /** A paper: its name and its size upright, in mm. */
@@ -78,13 +78,74 @@ const placesOf = (drawing: Drawing): Point[] =>
     ];
   });
 
+/** What is kept of a page, from one join to the next, in mm. */
+export const pageStep = (paper: Paper, tiling: Tiling = HOUSE_TILING): { readonly x: number; readonly y: number } => ({
+  x: paper.width - 2 * tiling.margin - tiling.overlap,
+  y: paper.height - 2 * tiling.margin - tiling.overlap,
+});
+
+/** A drawing is tried so many times along each side of a page, each time moved by as much of it. */
+const SHIFTS = 5;
+
+/** How far a drawing is best moved on its pages so that the fewest carry anything, with how many those are. */
+function bestShift(
+  drawing: Drawing,
+  step: { readonly x: number; readonly y: number },
+): Point & { readonly pages: number } {
+  const places = placesOf(drawing);
+  let best = { x: 0, y: 0, pages: Infinity };
+  for (let i = 0; i < SHIFTS; i++) {
+    for (let j = 0; j < SHIFTS; j++) {
+      const [x, y] = [(step.x * i) / SHIFTS, (step.y * j) / SHIFTS];
+      const pages = new Set(places.map((p) => Math.floor((p.y + y) / step.y) * 1000 + Math.floor((p.x + x) / step.x)))
+        .size;
+      if (pages < best.pages) best = { x, y, pages };
+    }
+  }
+  return best;
+}
+
+/** A drawing moved on its sheet, in mm. */
+function moved(drawing: Drawing, { x, y }: Point): Drawing {
+  if (x === 0 && y === 0) return drawing;
+  const move = (p: Point): Point => ({ x: p.x + x, y: p.y + y });
+  return {
+    width: drawing.width + x,
+    height: drawing.height + y,
+    marks: drawing.marks.map((m) =>
+      m.kind === 'line' ? { ...m, path: mapPath(m.path, move) } : { ...m, at: move(m.at) },
+    ),
+  };
+}
+
+/**
+ * Of several layouts of the same pieces the one that takes the fewest pages of a paper, moved on them so that the
+ * fewest carry anything; with how many pages that saves over the first as it lies.
+ */
+export function fewestPages(
+  layouts: readonly [Drawing, ...Drawing[]],
+  paper: Paper,
+): { readonly drawing: Drawing; readonly saved: number } {
+  const step = pageStep(paper);
+  const pages = (d: Drawing): number => planTiles(d, paper).tiles.length;
+  const plain = pages(layouts[0]);
+  let best = { drawing: layouts[0], saved: 0 };
+  for (const layout of layouts) {
+    const shift = bestShift(layout, step);
+    if (plain - shift.pages <= best.saved) continue;
+    const drawing = moved(layout, shift);
+    const saved = plain - pages(drawing);
+    if (saved > best.saved) best = { drawing, saved };
+  }
+  return best;
+}
+
 /**
  * Cuts a drawing into tiles for a paper, row by row. Each place of the drawing belongs to one tile, the overlap to the
  * tile before; a tile to which nothing belongs is left out.
  */
 export function planTiles(drawing: Drawing, paper: Paper, tiling: Tiling = HOUSE_TILING): TilePlan {
-  const stepX = paper.width - 2 * tiling.margin - tiling.overlap;
-  const stepY = paper.height - 2 * tiling.margin - tiling.overlap;
+  const { x: stepX, y: stepY } = pageStep(paper, tiling);
   const count = (size: number, step: number): number => Math.max(1, Math.ceil((size - tiling.overlap) / step));
   const columns = count(drawing.width, stepX);
   const rows = count(drawing.height, stepY);

@@ -21,7 +21,7 @@ export { riseBend, riseBendThrough, riseLimits } from './crotch-curve.js';
 export { sideSeam, type SideWish } from './side-seam.js';
 export { inseamSeam } from './leg.js';
 export { WAIST_SCHOOLS, type WaistSchool } from './waist-plan.js';
-export type { FlatDart } from './flat-dart.js';
+export { close as closeOver, open as openOver, type FlatDart } from './flat-dart.js';
 export { swingBetween, type WaistSeams } from './swing.js';
 export { openWaist, type OpenWaist } from './waist-open.js';
 export { closedWaist, standApart, type ClosedWaist } from './waist-over.js';

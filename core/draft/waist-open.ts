@@ -39,7 +39,7 @@ function peakOf(apex: Point, centreLeg: Point, sideLeg: Point, waistward: Point)
 const at = (path: Path, { index, t }: PathPlace): Point => pointAt(path[index] as Cubic, t);
 
 /** Opens a closed waist again: sections between the darts, legs of equal length, the mouths peaked. */
-export function openWaist({ path, cuts }: ClosedWaist, flat: readonly FlatDart[]): OpenWaist {
+export function openWaist({ path, cuts }: Pick<ClosedWaist, 'path' | 'cuts'>, flat: readonly FlatDart[]): OpenWaist {
   const start: PathPlace = { index: 0, t: 0 };
   const end: PathPlace = { index: path.length - 1, t: 1 };
   const bounds = [start, ...cuts, end];

@@ -1,7 +1,8 @@
 import { line, mapPath, point, type Path, type Point } from '../geometry/index.js';
-import type { LineMeaning, Part, PartMark } from '../garment/index.js';
+import { partOutline, type LineMeaning, type Part, type PartMark } from '../garment/index.js';
 import type { Piece } from '../piece/index.js';
 import type { LineRole, Mark } from './drawing.js';
+import { fitLabel, labelOffsets, type LabelLine } from './fit-label.js';
 
 /** What a print says about itself on each piece. */
 export interface SheetLabels {
@@ -39,8 +40,11 @@ function notchLines(piece: Piece, move: Move): Mark[] {
     const along = { x: -n.outward.y, y: n.outward.x };
     const offsets = n.count === 1 ? [0] : [-DOUBLE_NOTCH_APART / 2, DOUBLE_NOTCH_APART / 2];
     return offsets.map((o) => {
-      const foot = point(n.at.x + along.x * o, n.at.y + along.y * o);
-      const tip = point(foot.x + n.outward.x * NOTCH, foot.y + n.outward.y * NOTCH);
+      // A snip goes in from the cut edge; it stops short of the stitching.
+      const edge = n.cutAt ?? n.at;
+      const deep = Math.min(NOTCH, Math.max(2, Math.hypot(edge.x - n.at.x, edge.y - n.at.y) * 0.6));
+      const foot = point(edge.x + along.x * o, edge.y + along.y * o);
+      const tip = point(foot.x - n.outward.x * deep, foot.y - n.outward.y * deep);
       return { kind: 'line', role: 'notch', name: `notch ${n.label}`, path: mapPath([line(foot, tip)], move) };
     });
   });
@@ -68,16 +72,36 @@ export function cutWords({ cut, leg, up, cloth }: Part, turnedOver = false): str
   return `Cut ${cut.count}${of}${how}${only}${side}`;
 }
 
-/** The words of a piece stand below the line that the part keeps for them, reading left to right. */
+/**
+ * The words of a piece: below the line that the part keeps for them, else smaller or turned where they fit within it. A
+ * piece too small for all of them bears its name and how it is cut; one too small for that its name alone.
+ */
 function labelMarks({ part }: Piece, labels: SheetLabels, move: Move, turnedOver: boolean): Mark[] {
   const [a, b] = part.words.map(move) as [Point, Point];
-  const left = Math.min(a.x, b.x) + 10;
-  const top = a.y;
-  const lines = [labels.title, labels.person, labels.method, cutWords(part, turnedOver), labels.date];
-  return [
-    { kind: 'text', at: point(left, top), text: part.name, size: 13, turn: 0, bold: true },
-    ...lines.map((text, i): Mark => ({ kind: 'text', at: point(left, top + 10 + i * 7.5), text, size: 5.5, turn: 0 })),
-  ];
+  const wished = point(Math.min(a.x, b.x) + 10, a.y);
+  const outline = mapPath(partOutline(part), move);
+  const name: LabelLine = { text: part.name, size: 13 };
+  const cut: LabelLine = { text: cutWords(part, turnedOver), size: 5.5 };
+  const rest = [labels.title, labels.person, labels.method].map((text): LabelLine => ({ text, size: 5.5 }));
+  const all = [name, ...rest, cut, { text: labels.date, size: 5.5 }].filter(({ text }) => text !== '');
+  for (const lines of [all, [{ ...name, size: 8 }, cut], [{ ...name, size: 5.5 }]]) {
+    const place = fitLabel(outline, lines, wished);
+    if (!place) continue;
+    const offsets = labelOffsets(lines);
+    return lines.map(({ text, size }, i): Mark => {
+      const down = (offsets[i] ?? 0) * place.scale;
+      const at = place.turn === 0 ? point(place.at.x, place.at.y + down) : point(place.at.x - down, place.at.y);
+      return {
+        kind: 'text',
+        at,
+        text,
+        size: size * place.scale,
+        turn: place.turn,
+        ...(i === 0 ? { bold: true } : {}),
+      };
+    });
+  }
+  return [];
 }
 
 /** A line within a part, or the cross of a drill mark. */

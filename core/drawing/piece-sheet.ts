@@ -2,6 +2,7 @@ import { boxOf, flatten, pathBox, point, type Box } from '../geometry/index.js';
 import type { Part } from '../garment/index.js';
 import type { Piece } from '../piece/index.js';
 import type { Drawing, Mark } from './drawing.js';
+import { layOnPages, type PageStep } from './paged-layout.js';
 import { pieceMarks, type Move, type SheetChoice, type SheetLabels } from './piece-marks.js';
 import { testSquares } from './test-squares.js';
 
@@ -12,6 +13,8 @@ export const DRAW_ALL: SheetChoice = { stitching: true, cut: true, construction:
 
 /** Room between two pieces and about them, in mm. */
 const GAP = 15;
+/** What is kept clear about a piece on its pages, in mm: a line on the very trim would be cut away by half. */
+const PAGE_CLEAR = 3;
 /** The longer side of the larger test square, in mm. */
 const SQUARE = 101.6;
 
@@ -81,6 +84,36 @@ function laidRow(row: readonly Placeable[], top: number): Laid[] {
     x += widthOf(piece) + GAP;
     return laid;
   });
+}
+
+const sizeOf = (piece: Placeable): { width: number; height: number } => ({
+  width: widthOf(piece) + 2 * PAGE_CLEAR,
+  height: heightOf(piece) + 2 * PAGE_CLEAR,
+});
+
+/**
+ * All pieces at full size, each from a join of the pages on, so that as few pages as can be carry them; `step` is what
+ * is kept of a page, in mm; `close` as of `layOnPages`. Without test squares: those stand on the overview.
+ */
+export function pagedSheet(
+  pieces: readonly Piece[],
+  labels: SheetLabels,
+  step: PageStep,
+  choice: SheetChoice = DRAW_ALL,
+  close = false,
+): Drawing {
+  const all = pieces.map(placeable);
+  const at = layOnPages(all.map(sizeOf), step, 0, close);
+  const laid = all.map((piece, i): Laid => ({
+    ...piece,
+    x: (at[i]?.x ?? 0) + PAGE_CLEAR,
+    y: (at[i]?.y ?? 0) + PAGE_CLEAR,
+  }));
+  return {
+    width: Math.max(...laid.map((p) => p.x + widthOf(p))) + PAGE_CLEAR,
+    height: Math.max(...laid.map((p) => p.y + heightOf(p))) + PAGE_CLEAR,
+    marks: laid.flatMap((p) => pieceMarks(p.piece, labels, choice, moveOf(p), p.turnedOver)),
+  };
 }
 
 /**

@@ -1,6 +1,9 @@
+export { COMPONENT_LABELS, componentLabel } from './component-labels.js';
 export { garmentOf, garmentOfBoth, PART_MAKERS, type PartMaker } from './garment.js';
+export { legs } from './legs.js';
 export { LEG_SEAMS } from './leg-seams.js';
 export {
+  atCurve,
   EDGE_LABELS,
   EDGE_WORDS,
   edgeOf,
@@ -10,6 +13,7 @@ export {
   type Edge,
   type EdgeRole,
   type LineMeaning,
+  type OwnNotch,
   type Part,
   type PartMark,
 } from './part.js';

@@ -35,6 +35,18 @@ export interface Edge {
   readonly path: Path;
   /** As it is sewn, where that is another line: a waist with its darts closed. */
   readonly sewn?: Path;
+  /** How deep it is turned back and forth from its line, fold by fold, in mm: a casing, a double hem, a turn-up. */
+  readonly turned?: readonly number[];
+  /** What is added outside it unless the maker gives otherwise, in mm; without it, what the profile has for its role. */
+  readonly allowance?: number;
+}
+
+/** A notch of a part itself, where no seam is matched: the width of an elastic, the end of a zip. */
+export interface OwnNotch {
+  readonly edge: string;
+  readonly label: string;
+  readonly at: PathPlace;
+  readonly count: 1 | 2;
 }
 
 /** What a line within a part means. */
@@ -67,6 +79,7 @@ export interface Part {
   /** In the order of the outline, each beginning where the one before it ends, the last ending at the first. */
   readonly edges: readonly Edge[];
   readonly marks: readonly PartMark[];
+  readonly notches?: readonly OwnNotch[];
   /** Both ends of the grain line, upper first. */
   readonly grain: readonly [Point, Point];
   /** Both ends of the line below which its words stand. */

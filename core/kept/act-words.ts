@@ -1,5 +1,5 @@
 import { sayAlteration, type Alteration } from '../alter/index.js';
-import { EDGE_WORDS, type EdgeRole } from '../garment/index.js';
+import { componentLabel, EDGE_WORDS, type EdgeRole } from '../garment/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import { COMMON, lineLabel, settingsOf, type Sheet } from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
@@ -53,6 +53,15 @@ function alterationSaid({ at, was, is }: ValuePatch, unit: Unit): string {
   return is === undefined ? `Taken out “${said(was)}”` : 'An alteration changed';
 }
 
+/** “Flare added”, “Fly: 15 cm”. */
+function styleSaid({ at, was, is }: ValuePatch, unit: Unit): string {
+  if (at.length === 1) return 'The style of the finish';
+  const label = componentLabel(idOf(at[1]));
+  if (at.length === 2) return was === undefined ? `${label} added` : `${label} taken away`;
+  if (typeof is === 'number') return `${label}: ${length(is, unit)}`;
+  return is === undefined ? `${label}: given back to the house` : `${label} changed`;
+}
+
 const RULES: Readonly<Record<string, string>> = {
   hipKept: 'Hip kept',
   trueSeams: 'Seams trued',
@@ -94,6 +103,8 @@ function draftSaid(patch: ValuePatch, { unit, sheet }: ActReader): string {
       return alterationSaid(patch, unit);
     case 'rules':
       return `${RULES[text(name)] ?? 'Rule'}: ${typeof patch.is === 'boolean' ? (patch.is ? 'on' : 'off') : text(patch.is)}`;
+    case 'style':
+      return styleSaid(patch, unit);
     case 'allowances':
       return name === 'profile'
         ? `Allowance at the ${EDGE_WORDS[patch.at[2] as EdgeRole]} ${length(patch.is, unit)}`

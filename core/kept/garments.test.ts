@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { computeDraft } from '../chain/index.js';
 import { SHEETS } from '../shipped/index.js';
+import { draftGarment } from '../style/index.js';
 import { GARMENT_STARTS, startWork, type StartId } from './garments.js';
 import { inputOf, setOf } from './kept.js';
 
@@ -27,6 +28,15 @@ describe('starting from a garment', () => {
       const { checks } = drafted(id, body);
       const out = checks.filter((c) => c.verdict === 'out' && c.against === 'itself').map((c) => c.id);
       expect(out).toEqual([]);
+    }
+  });
+
+  it.each(GARMENT_STARTS.map((g) => g.id))('%s is finished: every component is made, and every seam agrees', (id) => {
+    for (const body of id === 'child' ? [CHILD] : [WOMAN, MAN]) {
+      const { style = [] } = startWork(id, newId, 'cm', now).draft;
+      const made = draftGarment(drafted(id, body), style, 'cm');
+      expect([style.length > 0, made.told.filter((t) => t.refusal)]).toEqual([true, []]);
+      expect(made.findings.filter((f) => f.weight === 'out')).toEqual([]);
     }
   });
 

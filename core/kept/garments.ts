@@ -7,7 +7,7 @@ import { newPerson, newSet } from './person.js';
 /** The names of the garments to start from. */
 export type GarmentId = 'work' | 'wide' | 'shorts' | 'leggings' | 'child';
 
-/** A garment that one may start from: method, fit and leg chosen together. */
+/** A garment that one may start from: method, fit, leg and finish chosen together. */
 export interface GarmentStart {
   readonly id: GarmentId;
   readonly label: string;
@@ -18,6 +18,8 @@ export interface GarmentStart {
   readonly stretch?: number;
   readonly figure?: Figure;
   readonly choices?: Readonly<Record<string, string>>;
+  /** How it is finished: components by name, as the house has them but for what is given. */
+  readonly finish: readonly { readonly id: string; readonly values?: Readonly<Record<string, string>> }[];
   /** Lengths in mm by the maker's unit: round on either tape. */
   readonly settings?: Readonly<Record<'cm' | 'in', Readonly<Record<string, number>>>>;
 }
@@ -31,6 +33,7 @@ export const GARMENT_STARTS: readonly GarmentStart[] = [
     method: 'crease-centred',
     fitClass: 'regular',
     choices: { leg: 'straight' },
+    finish: [{ id: 'fly' }, { id: 'slantPocket' }, { id: 'patchPocket' }, { id: 'band' }, { id: 'loops' }],
   },
   {
     id: 'wide',
@@ -39,6 +42,7 @@ export const GARMENT_STARTS: readonly GarmentStart[] = [
     method: 'quarter-and-half',
     fitClass: 'loose',
     choices: { leg: 'wide' },
+    finish: [{ id: 'zip' }, { id: 'inSeamPocket' }, { id: 'band' }],
   },
   {
     id: 'shorts',
@@ -46,6 +50,7 @@ export const GARMENT_STARTS: readonly GarmentStart[] = [
     about: 'Loose, cut off above the knee by the inside length.',
     method: 'quarter-and-half',
     settings: { cm: { insideLength: 220 }, in: { insideLength: 9 * 25.4 } },
+    finish: [{ id: 'casing', values: { kind: 'folded' } }, { id: 'inSeamPocket' }],
   },
   {
     id: 'leggings',
@@ -54,6 +59,7 @@ export const GARMENT_STARTS: readonly GarmentStart[] = [
     method: 'knit-leg',
     fitClass: 'knit',
     stretch: 0.4,
+    finish: [{ id: 'casing', values: { kind: 'folded' } }, { id: 'onePiece' }],
   },
   {
     id: 'child',
@@ -62,6 +68,7 @@ export const GARMENT_STARTS: readonly GarmentStart[] = [
     method: 'crease-centred',
     figure: 'child',
     choices: { variant: 'drawstring', age: 'child' },
+    finish: [{ id: 'casing' }],
   },
 ];
 
@@ -85,6 +92,7 @@ export function startWork(id: StartId, newId: () => string, unit: Unit, now: Dat
       method: start.method,
       fit: { ...draft.fit, fitClass: start.fitClass, stretch: start.stretch ?? 0 },
       choices: { ...start.choices },
+      style: start.finish.map(({ id: component, values = {} }) => ({ id: component, values: { ...values } })),
       settings: { ...start.settings?.[unit === 'in' ? 'in' : 'cm'] },
     },
   };

@@ -88,8 +88,11 @@ export function draftFrom5(draft: Json): Json {
 export const draftFrom6 = (draft: Json): Json =>
   draft['allowances'] === undefined ? draft : { ...draft, allowances: { profile: draft['allowances'], given: [] } };
 
+/** The twelfth version only adds that a draft may have a style, and what allowances may have. */
+const from11 = (book: Json): Json => ({ ...book, version: 12 });
+
 /** The eleventh version only adds that a draft may have a note. */
-const from10 = (book: Json): Json => ({ ...book, version: 11 });
+const from10 = (book: Json): Json => from11({ ...book, version: 11 });
 
 /** The tenth version only adds that an alteration may be for one leg. */
 const from9 = (book: Json): Json => from10({ ...book, version: 10 });
@@ -147,5 +150,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 7) return from7(book);
   if (book['version'] === 8) return from8(book);
   if (book['version'] === 9) return from9(book);
-  return book['version'] === 10 ? from10(book) : book;
+  if (book['version'] === 10) return from10(book);
+  return book['version'] === 11 ? from11(book) : book;
 }

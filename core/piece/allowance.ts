@@ -27,13 +27,19 @@ export type GivenAllowance =
       readonly edge: string;
       readonly from: number;
       readonly to: number;
+      /** At its beginning; all along it where it has no other at its end. */
       readonly mm: number;
+      readonly end?: number | undefined;
     };
 
 /** How much is added outside the stitching line: a profile, and what is given otherwise. */
 export interface Allowances {
   readonly profile: Profile;
   readonly given: readonly GivenAllowance[];
+  /** How deep every seam is sewn, in mm, where that is not what its two sides have between them. */
+  readonly depth?: number | undefined;
+  /** The shipped profile it was taken from. */
+  readonly from?: string | undefined;
 }
 
 /** The metric house profile: 1.5 cm at the long seams, 1 cm at waist and rise, a hem of 4 cm. */
@@ -65,10 +71,21 @@ function byRole(profile: Profile, role: EdgeRole): number {
   return role === 'opening' || role === 'join' ? profile.waist : profile[role];
 }
 
+/** How deep an edge is turned, fold by fold, in mm: by the part itself, else a hem once by its allowance. */
+export const foldsOf = (edge: Edge, runs: readonly WidthRun[]): readonly number[] | undefined => {
+  const [first] = runs;
+  if (edge.turned && first?.own) return edge.turned;
+  return edge.turned !== undefined || edge.role === 'hem' ? [first?.mm ?? 0] : undefined;
+};
+
 /** A stretch of an edge with the width outside it, in mm. */
 export interface WidthRun {
   readonly path: Path;
   readonly mm: number;
+  /** The width at its end, where it changes along the stretch. */
+  readonly end?: number;
+  /** True for what the part has of itself. */
+  readonly own?: true;
 }
 
 /** A width between two lengths along an edge, in mm. */
@@ -76,7 +93,12 @@ interface Span {
   readonly from: number;
   readonly to: number;
   readonly mm: number;
+  readonly end?: number;
 }
+
+/** The width of a span at a length along the edge, in mm. */
+const widthAt = ({ from, to, mm, end }: Span, length: number): number =>
+  end === undefined || to - from < 1e-9 ? mm : mm + ((end - mm) * (length - from)) / (to - from);
 
 /** Widths laid over one another: where two lie on the same place the later one holds. */
 function laidOver(spans: readonly Span[], whole: number): Span[] {
@@ -84,11 +106,18 @@ function laidOver(spans: readonly Span[], whole: number): Span[] {
   const found: Span[] = [];
   for (const [i, from] of stops.slice(0, -1).entries()) {
     const to = stops[i + 1] ?? whole;
-    const mm = spans.findLast((s) => s.from <= from && s.to >= to)?.mm;
+    const span = spans.findLast((s) => s.from <= from && s.to >= to);
     const last = found[found.length - 1];
-    if (mm === undefined) continue;
-    if (last?.mm === mm) found[found.length - 1] = { ...last, to };
-    else found.push({ from, to, mm });
+    if (!span) continue;
+    const next: Span = {
+      from,
+      to,
+      mm: widthAt(span, from),
+      ...(span.end === undefined ? {} : { end: widthAt(span, to) }),
+    };
+    if (last && last.mm === next.mm && last.end === undefined && next.end === undefined) {
+      found[found.length - 1] = { ...last, to };
+    } else found.push(next);
   }
   return found;
 }
@@ -113,8 +142,10 @@ export function widthsAlong(
 ): WidthRun[] {
   const edge = edgeOf(part, edgeId);
   const whole = pathLength(edge.path);
-  const base: Span = { from: 0, to: whole, mm: byRole(profile, edge.role) };
-  if (edge.role === 'fold' || given.length === 0) return [{ path: edge.path, mm: base.mm }];
+  const ownWidth = edge.turned?.reduce((sum, depth) => sum + depth, 0) ?? edge.allowance;
+  const base: Span = { from: 0, to: whole, mm: ownWidth ?? byRole(profile, edge.role) };
+  const plain: WidthRun = { path: edge.path, mm: base.mm, ...(ownWidth === undefined ? {} : { own: true }) };
+  if (edge.role === 'fold' || given.length === 0) return [plain];
   const spans: Span[] = [base];
   for (const g of given) {
     if (g.on !== 'seam') continue;
@@ -129,12 +160,15 @@ export function widthsAlong(
         if (g.on === 'seam' || g.on !== on || g.part !== name) continue;
         if (g.on !== 'part' && g.edge !== edgeId) continue;
         const [from, to] = g.on === 'stretch' ? [g.from, g.to] : [0, 1];
-        spans.push({ from: from * whole, to: to * whole, mm: g.mm });
+        const end = g.on === 'stretch' ? g.end : undefined;
+        spans.push({ from: from * whole, to: to * whole, mm: g.mm, ...(end === undefined ? {} : { end }) });
       }
     }
   }
-  return laidOver(spans, whole).map(({ from, to, mm }) => ({
+  if (spans.length === 1) return [plain];
+  return laidOver(spans, whole).map(({ from, to, mm, end }) => ({
     path: pathBetweenPlaces(edge.path, placeAtLength(edge.path, from), placeAtLength(edge.path, to)),
     mm,
+    ...(end === undefined ? {} : { end }),
   }));
 }

@@ -9,8 +9,7 @@ import {
   meetLines,
   meetPaths,
   mirror,
-  offsetPath,
-  partOf as cubicPart,
+  quarterTurn,
   reversePath,
   scale,
   startDirection,
@@ -19,49 +18,10 @@ import {
   type Point,
 } from '../geometry/index.js';
 import type { Garment, Part } from '../garment/index.js';
-import { widthsAlong, type Allowances, type WidthRun } from './allowance.js';
-
-/** A corner whose mitre would reach further than this many widths is cut off square. */
-const LONGEST_MITRE = 3;
-
-/** Cuts the end of `path` back to, or keeps it up to, a parameter of its curve `index`. */
-const upTo = (path: Path, index: number, t: number): Path => [
-  ...path.slice(0, index),
-  ...path.slice(index, index + 1).map((c) => cubicPart(c, 0, t)),
-];
-
-const from = (path: Path, index: number, t: number): Path => [
-  ...path.slice(index, index + 1).map((c) => cubicPart(c, t, 1)),
-  ...path.slice(index + 1),
-];
-
-/** Two neighbouring offset edges after joining: the first cut back, what lies between, the second cut back. */
-interface Joint {
-  readonly first: Path;
-  readonly corner: readonly Point[];
-  readonly second: Path;
-}
-
-function joinMitred(a: Path, b: Path, widest: number): Joint {
-  if (distance(endOf(a), startOf(b)) < 1e-6) return { first: a, corner: [], second: b };
-  const hits = meetPaths(a, b);
-  const hit = hits[hits.length - 1];
-  if (hit) return { first: upTo(a, hit.firstIndex, hit.t), corner: [], second: from(b, hit.secondIndex, hit.u) };
-  const u = endDirection(a);
-  const v = scale(startDirection(b), -1);
-  const meeting = meetLines(endOf(a), u, startOf(b), v);
-  if (!meeting || meeting.alongFirst < -1e-6 || meeting.alongSecond < -1e-6) {
-    return { first: a, corner: [endOf(a), startOf(b)], second: b };
-  }
-  const reach = LONGEST_MITRE * Math.max(widest, 1);
-  if (meeting.alongFirst <= reach && meeting.alongSecond <= reach) return { first: a, corner: [meeting.at], second: b };
-  const held = (d: number): number => Math.min(d, reach / 2);
-  return {
-    first: a,
-    corner: [along(endOf(a), u, held(meeting.alongFirst)), along(startOf(b), v, held(meeting.alongSecond))],
-    second: b,
-  };
-}
+import { foldsOf, widthsAlong, type Allowances, type WidthRun } from './allowance.js';
+import { foldedEnd } from './folded-end.js';
+import { from, joinMitred, linesThrough, upTo } from './joint.js';
+import { offsetEdge } from './offset-edge.js';
 
 /**
  * A hem is folded up, so beyond the fold the cut line runs as the mirror image of the seam above it: folded, the
@@ -73,58 +33,23 @@ function foldCorner(
   seamDirection: Point,
   fold: Point,
   across: Point,
+  outward: Point,
   depth: number,
 ): Point[] | undefined {
   const onFold = meetLines(seamEnd, seamDirection, fold, across);
   if (!onFold) return undefined;
-  const outward = { x: -across.y, y: across.x };
   const mirrored = mirror(along(onFold.at, seamDirection, -1), fold, across);
   const down = { x: mirrored.x - onFold.at.x, y: mirrored.y - onFold.at.y };
   const end = meetLines(onFold.at, down, along(fold, outward, depth), across);
   return end ? [onFold.at, end.at] : undefined;
 }
 
-const linesThrough = (points: readonly Point[]): Path =>
-  points.slice(1).flatMap((p, i) => {
-    const before = points[i];
-    return before && distance(before, p) > 1e-9 ? [line(before, p)] : [];
-  });
-
-/** Directions that differ by less than this share of a right angle run on into one another. */
-const RUNS_ON = 0.02;
-
-/** True where the net line runs on from one curve to the next without a corner. */
-const runsOn = (a: Path, b: Path): boolean => {
-  const [u, v] = [endDirection(a), startDirection(b)];
-  return Math.abs(u.x * v.y - u.y * v.x) < RUNS_ON;
-};
-
-/**
- * An edge's offset: curve by curve, dart mouths mitred; where the width changes along a line that runs on, the cut line
- * steps square from one width to the other.
- */
-function offsetEdge(runs: readonly WidthRun[]): Path {
-  const curves = runs.flatMap(({ path, mm }) => path.map((c) => ({ net: [c], mm, out: offsetPath([c], mm) })));
-  let done: Path = [];
-  let last: (typeof curves)[number] | undefined;
-  for (const next of curves) {
-    if (!last) done = next.out;
-    else {
-      const steps = last.mm !== next.mm && runsOn(last.net, next.net);
-      const { first, corner, second } = steps
-        ? { first: done, corner: [], second: next.out }
-        : joinMitred(done, next.out, Math.max(last.mm, next.mm));
-      done = [...first, ...linesThrough([endOf(first), ...corner, startOf(second)]), ...second];
-    }
-    last = next;
-  }
-  return done;
-}
-
 /** An edge on its way to the cut line. */
 interface OffsetEdge {
   readonly net: Path;
   readonly folded: boolean;
+  /** How deep it is folded, fold by fold, in mm. */
+  readonly folds: readonly number[];
   /** Its widths at its beginning and end, and the widest, in mm. */
   readonly first: number;
   readonly last: number;
@@ -135,13 +60,15 @@ interface OffsetEdge {
 }
 
 /** An edge offset by its widths. */
-function offsetOf(net: Path, folded: boolean, runs: readonly WidthRun[]): OffsetEdge {
-  const widths = runs.map(({ mm }) => mm);
+function offsetOf(net: Path, folds: readonly number[] | undefined, runs: readonly WidthRun[]): OffsetEdge {
+  const widths = runs.flatMap(({ mm, end }) => [mm, end ?? mm]);
   const [first = 0] = widths;
+  const folded = folds !== undefined;
   const straight = runs.length === 1 && net.every((c) => isStraight(c));
   return {
     net,
     folded,
+    folds: folds ?? [],
     first,
     last: widths[widths.length - 1] ?? first,
     widest: Math.max(...widths),
@@ -157,26 +84,36 @@ function cutBack(seam: Path, fold: Point, across: Point): Path {
 }
 
 /**
- * Joins a seam and a hem that folds: the corner, run as the outline does, with the seam cut back to the fold; nothing
- * where the two do not meet.
+ * Joins a seam and an edge that folds: the corner, run as the outline does, with the seam cut back to the fold; nothing
+ * where the two do not meet. A straight fold mirrors the seam itself, a curved one the seam's direction at its end.
  */
-function cornerAtFold(before: OffsetEdge, after: OffsetEdge): Point[] | undefined {
-  if (after.folded) {
-    const [fold, across] = [startOf(after.net), startDirection(after.net)];
-    const points = foldCorner(endOf(before.out), endDirection(before.out), fold, across, after.first);
-    if (!points) return undefined;
-    before.out = cutBack(before.out, fold, across);
-    const met = metByFold(points, after);
-    if (met) after.out = from(after.out, met.secondIndex, met.u);
-    return met ? points.slice(0, 1) : points;
+function cornerAtFold(before: OffsetEdge, after: OffsetEdge): Path | undefined {
+  const edge = after.folded ? after : before;
+  const seam = after.folded ? before.out : reversePath(after.out);
+  const net = after.folded ? edge.net : reversePath(edge.net);
+  const [fold, across] = [startOf(net), startDirection(net)];
+  const outward = quarterTurn(after.folded ? across : scale(across, -1));
+  const cut = cutBack(seam, fold, across);
+  const keep = (trimmed: Path): void => {
+    if (after.folded) before.out = trimmed;
+    else after.out = reversePath(trimmed);
+  };
+  const run = (path: Path): Path => (after.folded ? path : reversePath(path));
+  if (!edge.drawn) {
+    const end = foldedEnd(cut, { at: fold, across, outward }, edge.folds);
+    if (!end) return undefined;
+    keep(cut);
+    return run(end);
   }
-  const [fold, across] = [endOf(before.net), endDirection(before.net)];
-  const points = foldCorner(startOf(after.out), startDirection(after.out), fold, across, before.last);
+  const depth = after.folded ? after.first : before.last;
+  const points = foldCorner(endOf(seam), endDirection(seam), fold, across, outward, depth);
   if (!points) return undefined;
-  after.out = reversePath(cutBack(reversePath(after.out), fold, across));
-  const met = metByFold(points, before);
-  if (met) before.out = upTo(before.out, met.secondIndex, met.u);
-  return met ? points.slice(0, 1) : points.reverse();
+  keep(cut);
+  const met = metByFold(points, edge);
+  if (met && after.folded) after.out = from(after.out, met.secondIndex, met.u);
+  if (met && !after.folded) before.out = upTo(before.out, met.secondIndex, met.u);
+  const corner = met ? points.slice(0, 1) : points;
+  return run(linesThrough([endOf(cut), ...corner]));
 }
 
 /**
@@ -192,29 +129,58 @@ const metByFold = (
  * The cut line of a part: each edge offset by its widths and joined to its neighbours at proper corners, mitred outside
  * and trimmed inside; a hem folds, so its ends are mirrored (docs/trade/pieces.md). Closed; mm.
  */
-export function cutLine(garment: Pick<Garment, 'seams'>, part: Part, allowances: Allowances): Path {
-  const edges = part.edges.map(({ id, role, path }): OffsetEdge =>
-    offsetOf(path, role === 'hem', widthsAlong(garment, part, id, allowances)),
+export const cutLine = (garment: Pick<Garment, 'seams'>, part: Part, allowances: Allowances): Path =>
+  joined(
+    part.edges.map((edge): OffsetEdge => {
+      const runs = widthsAlong(garment, part, edge.id, allowances);
+      return offsetOf(edge.path, foldsOf(edge, runs), runs);
+    }),
   );
+
+/** The outline of a part moved out edge by edge, inward where a width is negative, with nothing folded; mm. */
+export const offsetOutline = (garment: Pick<Garment, 'seams'>, part: Part, allowances: Allowances): Path =>
+  joined(
+    part.edges.map((edge): OffsetEdge => {
+      return offsetOf(edge.path, undefined, widthsAlong(garment, part, edge.id, allowances));
+    }),
+  );
+
+/** The edges of an outline joined at their corners. */
+function joined(edges: OffsetEdge[]): Path {
   const widest = Math.max(...edges.map((edge) => edge.widest));
-  const corners = edges.map((edge, i): readonly Point[] => {
+  const corners = edges.map((edge, i): readonly Point[] | { readonly path: Path } => {
     const next = edges[(i + 1) % edges.length] ?? edge;
     if (edge.folded !== next.folded) {
-      const points = cornerAtFold(edge, next);
-      if (points) return points;
+      const path = cornerAtFold(edge, next);
+      if (path) return { path };
     }
     const joint = joinMitred(edge.out, next.out, widest);
     edge.out = joint.first;
     next.out = joint.second;
-    return joint.corner;
+    // Where two folds meet neither is drawn by itself: their outer lines meet here.
+    const bothFold = edge.folded && !edge.drawn && !next.drawn;
+    return bothFold ? [endOf(joint.first), ...joint.corner, startOf(joint.second)] : joint.corner;
   });
   const path: Path[number][] = [];
+  let here: Point | undefined;
+  let first: Point | undefined;
+  const to = (p: Point): void => {
+    if (here && distance(here, p) > 1e-9) path.push(line(here, p));
+    here = p;
+    first ??= p;
+  };
+  const run = (stretch: Path): void => {
+    if (stretch.length === 0) return;
+    to(startOf(stretch));
+    path.push(...stretch);
+    here = endOf(stretch);
+  };
   for (const [i, edge] of edges.entries()) {
-    const next = edges[(i + 1) % edges.length] ?? edge;
-    if (edge.drawn) path.push(...edge.out);
-    const start = edge.drawn ? endOf(edge.out) : path[path.length - 1]?.p3;
-    const end = next.drawn ? startOf(next.out) : undefined;
-    path.push(...linesThrough([start, ...(corners[i] ?? []), end].filter((p): p is Point => p !== undefined)));
+    if (edge.drawn) run(edge.out);
+    const corner = corners[i] ?? [];
+    if ('path' in corner) run(corner.path);
+    else corner.forEach(to);
   }
+  if (first) to(first);
   return path;
 }

@@ -9,6 +9,9 @@ export {
   type WidthRun,
 } from './allowance.js';
 export { cutLine } from './cut-line.js';
+export { cutListOf, type CutListCloth, type CutListLine } from './cut-list.js';
 export { notchesOf, type Notch } from './notch.js';
 export { piecesOf, type Piece } from './piece.js';
+export { PROFILES, profileNamed, type ProfileEntry } from './profiles.js';
+export { proofOf, type Proof, type ProofLine } from './proof.js';
 export { grownGarment, NO_SHRINKAGE, type Shrinkage } from './shrinkage.js';

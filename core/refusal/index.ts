@@ -9,6 +9,7 @@ export {
   type AlterationFault,
   type PanelCode,
   type Refusal,
+  type StyleFault,
 } from './refusal.js';
 export { fileRefusal, type FileRefusal } from './file-refusal.js';
 export { fileRefusalsSentence } from './file-words.js';

@@ -3,10 +3,11 @@ import { ALTER_SAID } from './said/alter.js';
 import { DRAFT_SAID } from './said/draft.js';
 import { MEASURE_SAID } from './said/measure.js';
 import { METHOD_SAID } from './said/method.js';
+import { STYLE_SAID } from './said/style.js';
 import { refusalMaker, refusalSayer, type RefusalIn } from './refusals-of.js';
 
 /** Every refusal of a draft and how it is said. */
-const SAID = { ...MEASURE_SAID, ...METHOD_SAID, ...DRAFT_SAID, ...ALTER_SAID };
+const SAID = { ...MEASURE_SAID, ...METHOD_SAID, ...DRAFT_SAID, ...ALTER_SAID, ...STYLE_SAID };
 
 /** Why something entered into a draft cannot be used. */
 export type Refusal = RefusalIn<typeof SAID>;
@@ -16,6 +17,9 @@ export type PanelCode = Exclude<keyof typeof DRAFT_SAID, 'tooSmall' | 'centreLif
 
 /** Why an alteration cannot be done. */
 export type AlterationFault = keyof typeof ALTER_SAID;
+
+/** Why a component of a style cannot be made. */
+export type StyleFault = keyof typeof STYLE_SAID;
 
 /** A refusal of what was entered in a field. */
 export const refusal = refusalMaker<typeof SAID>();

@@ -6,7 +6,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 11;
+export const WORKBOOK_VERSION = 12;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -108,12 +108,33 @@ const allowancesSchema = z
           z.strictObject({ on: z.literal('seam'), seam: id, mm }),
           z.strictObject({ on: z.literal('part'), part: id, mm }),
           z.strictObject({ on: z.literal('edge'), part: id, edge: id, mm }),
-          z.strictObject({ on: z.literal('stretch'), part: id, edge: id, from: share, to: share, mm }),
+          z.strictObject({
+            on: z.literal('stretch'),
+            part: id,
+            edge: id,
+            from: share,
+            to: share,
+            mm,
+            end: mm.optional(),
+          }),
         ]),
       )
       .max(200),
+    depth: mm.optional().meta({ description: 'How deep every seam is sewn, where that is stated.' }),
+    from: id.optional().meta({ description: 'The shipped profile that it was taken from.' }),
   })
   .meta({ description: 'What is added outside the stitching line, in mm; each given one goes before the profile.' });
+
+/** A component of a style with what was set of it; the rest stands as the house has it. Lengths in mm. */
+const styleSchema = z
+  .array(
+    z.strictObject({
+      id,
+      values: z.record(z.string().max(100), z.union([mm, z.boolean(), z.string().max(100)])),
+    }),
+  )
+  .max(60)
+  .meta({ description: 'The components chosen on top of the block, each once.' });
 
 /** A draft: inputs only. Pieces, figures and checks are computed from it. */
 export const draftSchema = z
@@ -148,6 +169,7 @@ export const draftSchema = z
           'How its pieces lay when it was kept: the start, then three points a curve, as x and y in mm; and what of the person they were drawn from.',
       }),
     reference: referenceSchema.optional(),
+    style: styleSchema.optional(),
     allowances: allowancesSchema,
     created: stamp,
     changed: stamp,

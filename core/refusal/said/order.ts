@@ -1,4 +1,4 @@
-import type { Said } from '../reader.js';
+import type { Reader, Said } from '../reader.js';
 
 interface Named {
   readonly name: string;
@@ -33,6 +33,18 @@ export const ORDER_SAID = {
   orderStretch: (): Said => ['The stretch is a share of 0 to 3.', 'Write 0.4 for 40 %.'],
   orderNeedsLength: ({ name }: Named): Said => [`“${name}” needs a length.`, 'Give a figure.'],
   orderShare: ({ name }: Named): Said => [`“${name}” is a share.`, 'Write 0.46 for 46 %.'],
+  orderAllowance: ({ name, most }: Named & { readonly most: number }, reader: Reader): Said => [
+    `The allowance of “${name}” is out of its range.`,
+    `Give between 0 and ${reader.most(most)}.`,
+  ],
+  orderEdge: ({ name }: Named): Said => [
+    `“${name}” is no edge of a part.`,
+    'Write the part and the edge, as in back.side.',
+  ],
+  orderStretchOrder: ({ name, from, to }: Named & { readonly from: number; readonly to: number }): Said => [
+    `The stretch of “${name}” begins at ${from} and ends at ${to}.`,
+    'Give shares of the edge from 0 to 1, the smaller first.',
+  ],
   orderMeasurement: ({ name, known }: Named & { readonly known: readonly string[] }): Said => [
     `“${name}” is not a measurement.`,
     `Known are ${known.join(', ')}.`,

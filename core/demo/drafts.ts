@@ -1,0 +1,175 @@
+import { houseAllowances } from '../piece/index.js';
+import { HOUSE_RULES } from '../draft/index.js';
+import type { KeptDraft } from '../workbook/index.js';
+import type { AlterationWork } from '../alter/index.js';
+import type { Reference } from '../reference/index.js';
+import { PAIR_TAKEN_APART } from './pair-taken-apart.js';
+import { PEOPLE } from './people.js';
+
+interface DemoDraft {
+  readonly id: string;
+  readonly name: string;
+  readonly personId: string;
+  readonly setId: string;
+  readonly day: string;
+  readonly method?: string;
+  readonly fit?: Partial<KeptDraft['fit']>;
+  readonly settings?: Record<string, number>;
+  readonly choices?: Record<string, string>;
+  readonly set?: KeptDraft['set'];
+  readonly alterations?: readonly (readonly [string, AlterationWork])[];
+  readonly reference?: Reference;
+  readonly style?: KeptDraft['style'];
+}
+
+const kept = (d: DemoDraft): KeptDraft => ({
+  id: d.id,
+  name: d.name,
+  personId: d.personId,
+  setId: d.setId,
+  method: d.method ?? 'quarter-and-half',
+  fit: { stretch: 0, shrinkLength: 0, shrinkWidth: 0, ...d.fit },
+  settings: d.settings ?? {},
+  choices: d.choices ?? {},
+  rules: { ...HOUSE_RULES },
+  set: d.set ?? {},
+  alterations: (d.alterations ?? []).map(([note, work], i) => ({ id: `${d.id}-${i}`, on: true, note, work })),
+  ...(d.reference && { reference: d.reference }),
+  ...(d.style && { style: d.style }),
+  allowances: { ...houseAllowances(PEOPLE.find((p) => p.id === d.personId)?.unit ?? 'cm'), given: [] },
+  created: `${d.day}T09:00:00.000Z`,
+  changed: `${d.day}T09:30:00.000Z`,
+});
+
+/** The drafts of the demo workroom. */
+export const DRAFTS: readonly KeptDraft[] = [
+  kept({
+    id: 'cellist-dress',
+    name: 'Wide-legged dress trouser',
+    personId: 'cellist',
+    setId: 'cellist-1',
+    day: '2026-10-21',
+    settings: { kneeGirth: 590, hemGirth: 630 },
+    set: { 'back.extension': 132.5 },
+    style: [
+      { id: 'shapedBand', values: {} },
+      { id: 'fly', values: {} },
+      { id: 'slantPocket', values: {} },
+      { id: 'hem', values: { kind: 'double' } },
+    ],
+  }),
+  kept({
+    id: 'rigger-work',
+    name: 'Work trousers',
+    method: 'close',
+    choices: { fit: 'relaxed' },
+    personId: 'stage-rigger',
+    setId: 'stage-rigger-1',
+    day: '2026-10-19',
+    settings: { kneeGirth: 19.5 * 25.4, hemGirth: 18 * 25.4 },
+    style: [
+      { id: 'yoke', values: {} },
+      { id: 'fly', values: {} },
+      { id: 'band', values: {} },
+      { id: 'weltPocket', values: { on: 'right' } },
+      { id: 'patchPocket', values: { below: 4 * 25.4 } },
+      { id: 'loops', values: {} },
+    ],
+  }),
+  kept({
+    id: 'puppeteer-black',
+    name: 'Black stage trousers',
+    personId: 'lead-puppeteer',
+    setId: 'lead-puppeteer-2',
+    day: '2026-10-12',
+    settings: { kneeGirth: 440, hemGirth: 400 },
+  }),
+  kept({
+    id: 'bargee-shorts',
+    name: 'Shorts',
+    personId: 'bargee',
+    setId: 'bargee-1',
+    day: '2026-09-30',
+    settings: { insideLength: 9 * 25.4, hemGirth: 26.5 * 25.4 },
+    style: [
+      { id: 'zip', values: { at: 'back' } },
+      { id: 'band', values: {} },
+    ],
+  }),
+  kept({
+    id: 'lamp-plain',
+    name: 'Plain trousers',
+    personId: 'lamp-operator',
+    setId: 'lamp-operator-1',
+    day: '2026-09-24',
+    choices: { variant: 'surplus-shared' },
+    alterations: [
+      [
+        'Folds under the flat seat',
+        {
+          kind: 'wedge',
+          panel: 'back',
+          from: { edge: 'rise', level: { line: 'hipLevel', by: 0 } },
+          hinge: { edge: 'side', level: { line: 'hipLevel', by: 0 } },
+          by: -8,
+        },
+      ],
+      ['Long leg', { kind: 'across', panel: 'both', level: { line: 'kneeLevel', by: 60 }, by: 12 }],
+    ],
+  }),
+  kept({
+    id: 'cook-kitchen',
+    name: 'Kitchen trousers',
+    personId: 'cook',
+    setId: 'cook-1',
+    day: '2026-09-12',
+    settings: { hipEase: 40 },
+  }),
+  kept({
+    id: 'cook-copy',
+    name: 'Copy of the old kitchen pair',
+    personId: 'cook',
+    setId: 'cook-pair',
+    day: '2026-09-05',
+    method: 'finished-pair',
+    settings: { kneeGirth: 580, hemGirth: 540 },
+    reference: PAIR_TAKEN_APART,
+    style: [
+      { id: 'casing', values: { kind: 'applied' } },
+      { id: 'inSeamPocket', values: {} },
+    ],
+  }),
+  kept({
+    id: 'ticket-plain',
+    name: 'Front of house trousers',
+    personId: 'ticket-seller',
+    setId: 'ticket-seller-1',
+    day: '2026-09-02',
+  }),
+  kept({
+    id: 'lamp-leggings',
+    name: 'Rehearsal leggings',
+    personId: 'lamp-operator',
+    setId: 'lamp-operator-1',
+    day: '2026-08-28',
+    method: 'knit-leg',
+    fit: { fitClass: 'knit', stretch: 0.4 },
+    style: [
+      { id: 'casing', values: { kind: 'folded' } },
+      { id: 'onePiece', values: {} },
+    ],
+  }),
+  kept({
+    id: 'apprentice-pull-on',
+    name: 'Pull-on trousers',
+    personId: 'apprentice',
+    setId: 'apprentice-0',
+    day: '2025-11-03',
+    method: 'crease-centred',
+    choices: { variant: 'drawstring', age: 'child' },
+    style: [
+      { id: 'casing', values: {} },
+      { id: 'drawstring', values: {} },
+    ],
+  }),
+];

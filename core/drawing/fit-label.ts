@@ -1,0 +1,77 @@
+import { boxOf, contains, flatten, type Path, type Point } from '../geometry/index.js';
+
+/** A line of a label: its words and the height of their em at full size, in mm. */
+export interface LabelLine {
+  readonly text: string;
+  readonly size: number;
+}
+
+/** Where a label stands: the start of its first line, how it is turned and how much smaller than full size it is. */
+export interface LabelPlace {
+  readonly at: Point;
+  /** Clockwise, in degrees: upright, or a quarter turned where the piece is a strip. */
+  readonly turn: 0 | 90;
+  readonly scale: number;
+}
+
+/** An em is taken as so wide as high; letters are narrower on the whole. */
+const WIDEST_LETTER = 0.56;
+/** From one line to the next, in ems. */
+const LEADING = 1.35;
+/** A label keeps so clear of the outline, in mm. */
+const CLEAR = 2;
+const SCALES = [1, 0.8, 0.62, 0.48, 0.36, 0.27];
+/** So many rows and columns of places are tried. */
+const TRIED = 14;
+
+/** Where the lines of a label start, one below the other, from the first at (0, 0), in mm at full size. */
+export function labelOffsets(lines: readonly LabelLine[]): number[] {
+  let at = 0;
+  return lines.map(({ size }, i) => {
+    at += i === 0 ? 0 : size * LEADING;
+    return at;
+  });
+}
+
+const sizeOf = (lines: readonly LabelLine[]): { width: number; above: number; below: number } => ({
+  width: Math.max(...lines.map(({ text, size }) => text.length * size * WIDEST_LETTER)),
+  above: lines[0]?.size ?? 0,
+  below: (labelOffsets(lines).at(-1) ?? 0) + (lines.at(-1)?.size ?? 0) * 0.3,
+});
+
+/**
+ * A place for a label within a piece, clear of its outline: where it is wished, else the largest of some scales that
+ * fits anywhere, upright before turned; nothing where none does. Outline in the coordinates of the sheet, mm.
+ */
+export function fitLabel(outline: Path, lines: readonly LabelLine[], wished: Point): LabelPlace | undefined {
+  const ring = flatten(outline, 0.5);
+  const { width, above, below } = sizeOf(lines);
+  const fits = (at: Point, turn: 0 | 90, scale: number): boolean => {
+    const [left, right, top, foot] = [-CLEAR, width * scale + CLEAR, -above * scale - CLEAR, below * scale + CLEAR];
+    const tried: Point[] = [];
+    for (let i = 0; i <= 4; i++) {
+      const x = left + ((right - left) * i) / 4;
+      const y = top + ((foot - top) * i) / 4;
+      tried.push({ x, y: top }, { x, y: foot }, { x: left, y }, { x: right, y });
+    }
+    return tried.every((p) =>
+      contains(ring, turn === 0 ? { x: at.x + p.x, y: at.y + p.y } : { x: at.x - p.y, y: at.y + p.x }),
+    );
+  };
+  if (fits(wished, 0, 1)) return { at: wished, turn: 0, scale: 1 };
+  const box = boxOf(ring);
+  for (const scale of SCALES) {
+    for (const turn of [0, 90] as const) {
+      for (let row = 1; row < TRIED; row++) {
+        for (let column = 0; column < TRIED; column++) {
+          const at = {
+            x: box.minX + ((box.maxX - box.minX) * column) / TRIED + CLEAR + 1,
+            y: box.minY + ((box.maxY - box.minY) * row) / TRIED,
+          };
+          if (fits(at, turn, scale)) return { at, turn, scale };
+        }
+      }
+    }
+  }
+  return undefined;
+}

@@ -1,0 +1,34 @@
+import type { Draft } from '../chain/index.js';
+import type { Unit } from '../units/index.js';
+import type { StyleContext } from './component.js';
+import { styled, type Style, type Styled } from './style.js';
+
+type Source = Pick<Draft, 'worked' | 'block' | 'legs'>;
+
+/** What the defaults of a style are taken from, of a draft and its maker's unit. */
+export function styleContext({ worked }: Pick<Source, 'worked'>, unit: Unit): StyleContext {
+  const { body, child, size, stretch, choices, ledger } = worked;
+  const of = (id: Parameters<typeof body.get>[0]): number | undefined => body.get(id)?.mm;
+  const band = choices['bandCounts'] === 'yes' ? ledger.get('bandDepth')?.value : 0;
+  return {
+    unit,
+    child,
+    size,
+    stretch,
+    waist: of('waist') ?? 0,
+    hip: of('hip') ?? 0,
+    heel: of('heel') ?? of('ankle'),
+    bandCounted: typeof band === 'number' ? band : 0,
+  };
+}
+
+const last = new WeakMap<object, { style: Style; unit: Unit; styled: Styled }>();
+
+/** The garment of a draft in a style. Made once for each draft as long as its style stays. */
+export function draftGarment(draft: Source, style: Style, unit: Unit): Styled {
+  const known = last.get(draft.block);
+  if (known && known.style === style && known.unit === unit) return known.styled;
+  const made = styled(draft.block, draft.legs, style, styleContext(draft, unit));
+  last.set(draft.block, { style, unit, styled: made });
+  return made;
+}
