@@ -10,7 +10,7 @@ import { formatLength, readerIn, toMm } from '../../core/units/index.js';
 import { DRAW_ALL, type SheetChoice } from '../../core/drawing/index.js';
 import { EDGE_LABELS } from '../../core/garment/index.js';
 import { PROFILE_ROLES } from '../../core/piece/index.js';
-import { PAPERS, planTiles, toSvg, unprintable, UNKNOWN_LETTER } from '../../formats/index.js';
+import { PAPERS, planTiles, toDxf, toSvg, unprintable, UNKNOWN_LETTER } from '../../formats/index.js';
 import { labelOf } from '../checks/check-words.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
@@ -19,7 +19,7 @@ import { usePreferences } from '../store/preferences.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeAllowance } from '../store/work-changes.js';
 import type { Job } from '../shared/job.js';
-import { printDrawing, printHead, startPrint } from './print.js';
+import { printDrawing, printHead, startPrint, tiledDrawing } from './print.js';
 import { TilePreview } from './TilePreview.js';
 
 const DRAWN: readonly (readonly [keyof SheetChoice, string])[] = [
@@ -48,10 +48,15 @@ export function CutStation() {
   const make = useRef<HTMLButtonElement>(null);
   const { allowances } = work.draft;
   const paper = PAPERS.find((p) => p.id === paperId);
-  const drawing = useMemo(
-    () => draft && printDrawing(draft, work, allowances, choice, paper ? undefined : rollWidth),
+  const tiled = useMemo(
+    () => (draft && paper ? tiledDrawing(draft, work, allowances, choice, paper) : undefined),
+    [draft, work, allowances, choice, paper],
+  );
+  const rolled = useMemo(
+    () => (draft && !paper ? printDrawing(draft, work, allowances, choice, rollWidth) : undefined),
     [draft, work, allowances, choice, paper, rollWidth],
   );
+  const drawing = tiled?.drawing ?? rolled;
   const plan = useMemo(() => (drawing && paper ? planTiles(drawing, paper) : undefined), [drawing, paper]);
   const out = draft?.checks.filter((c) => c.verdict === 'out') ?? [];
   const name = fileName(`${work.person.name} ${work.draft.name}`);
@@ -158,7 +163,7 @@ export function CutStation() {
         ))}
         <p aria-live="polite" data-testid="page-count">
           {plan
-            ? `${pages} pages: ${plan.rows} rows of ${plan.columns}, and an overview with the test squares.`
+            ? `${pages} pages: ${plan.rows} rows of ${plan.columns}, and an overview with the test squares.${tiled?.saved ? ` Laid so that ${tiled.saved} fewer are needed.` : ''}`
             : drawing &&
               withFractions(`One sheet, ${formatLength(drawing.width, tape)} × ${formatLength(drawing.height, tape)}.`)}
         </p>
@@ -204,6 +209,18 @@ export function CutStation() {
           }}
         >
           Save SVG
+        </Button>{' '}
+        <Button
+          variant="outlined"
+          disabled={!drawing}
+          onClick={() => {
+            if (!draft) return;
+            const sheet = printDrawing(draft, work, allowances, choice, Infinity);
+            saveFile(`${name}.dxf`, toDxf(sheet), 'application/dxf');
+            setSaid(`Made ${name}.dxf, release 12, in millimetres, on layers by meaning.`);
+          }}
+        >
+          Save DXF
         </Button>
         <p role="status">{said}</p>
         <h3>Allowances, outside the stitching line</h3>

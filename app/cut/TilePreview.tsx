@@ -38,9 +38,10 @@ export const TilePreview = memo(function TilePreview({
               key={i}
               x={mark.at.x}
               y={mark.at.y}
-              fontSize={mark.size * 1.6}
+              fontSize={mark.size > 12 ? mark.size * 1.6 : mark.size}
               fill="var(--text)"
               fontWeight={mark.bold ? 600 : 400}
+              transform={mark.turn === 0 ? undefined : `rotate(${mark.turn} ${mark.at.x} ${mark.at.y})`}
             >
               {mark.bold ? mark.text : ''}
             </text>

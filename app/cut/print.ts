@@ -1,12 +1,13 @@
 import { proxy } from 'comlink';
 import type { Draft } from '../../core/chain/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
-import { pieceSheet, type Drawing, type SheetChoice } from '../../core/drawing/index.js';
-import { garmentOfBoth } from '../../core/garment/index.js';
-import { grownGarment, piecesOf, type Allowances } from '../../core/piece/index.js';
+import { pagedSheet, pieceSheet, type Drawing, type SheetChoice, type SheetLabels } from '../../core/drawing/index.js';
+import { grownGarment, piecesOf, PROFILE_ROLES, type Allowances, type Piece } from '../../core/piece/index.js';
+import { EDGE_WORDS } from '../../core/garment/index.js';
+import { draftGarment, NO_STYLE } from '../../core/style/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { dayOf, setOf, type Work } from '../../core/kept/index.js';
-import type { Paper } from '../../formats/index.js';
+import { fewestPages, pageStep, type Paper } from '../../formats/index.js';
 import type { PdfHead } from '../../formats/pdf.js';
 import { runJob, type Job } from '../shared/job.js';
 import type { Printer } from '../workers/print.worker.js';
@@ -19,14 +20,8 @@ const grownWords = ({ shrinkLength, shrinkWidth }: Work['draft']['fit']): string
     ? ''
     : `; grown for shrinkage of ${percent(shrinkLength)} × ${percent(shrinkWidth)}`;
 
-/** The drawing that is printed: both pieces with their labels; the test squares go on it only where it is one sheet. */
-export function printDrawing(
-  draft: Draft,
-  work: Work,
-  allowances: Allowances,
-  choice: SheetChoice,
-  widest: number | undefined,
-): Drawing {
+/** The pieces of a draft as they are printed, with what their labels say. */
+function printed(draft: Draft, work: Work, allowances: Allowances): { pieces: readonly Piece[]; labels: SheetLabels } {
   const labels = {
     title: work.draft.name,
     person: `${work.person.name}, measured ${setOf(work).date}`,
@@ -34,8 +29,40 @@ export function printDrawing(
     date: dayOf(work.draft.changed),
   };
   const { shrinkLength: length, shrinkWidth: width } = work.draft.fit;
-  const garment = grownGarment(garmentOfBoth(draft), { length, width });
-  return pieceSheet(piecesOf(garment, allowances), labels, choice, widest, widest !== undefined);
+  const { garment: net } = draftGarment(draft, work.draft.style ?? NO_STYLE, work.person.unit);
+  return { pieces: piecesOf(grownGarment(net, { length, width }), allowances), labels };
+}
+
+/** All pieces on one sheet with their labels; the test squares go on it where it is `widest` mm wide at most. */
+export function printDrawing(
+  draft: Draft,
+  work: Work,
+  allowances: Allowances,
+  choice: SheetChoice,
+  widest: number | undefined,
+): Drawing {
+  const { pieces, labels } = printed(draft, work, allowances);
+  return pieceSheet(pieces, labels, choice, widest, widest !== undefined);
+}
+
+/** The pieces for an office paper: as they lie, or each from a page's join on, whichever takes fewer pages. */
+export function tiledDrawing(
+  draft: Draft,
+  work: Work,
+  allowances: Allowances,
+  choice: SheetChoice,
+  paper: Paper,
+): { readonly drawing: Drawing; readonly saved: number } {
+  const { pieces, labels } = printed(draft, work, allowances);
+  const step = pageStep(paper);
+  return fewestPages(
+    [
+      pieceSheet(pieces, labels, choice, undefined, false),
+      pagedSheet(pieces, labels, step, choice),
+      pagedSheet(pieces, labels, step, choice, true),
+    ],
+    paper,
+  );
 }
 
 /** What stands at the head of the overview page. */
@@ -44,11 +71,14 @@ export function printHead(draft: Draft, work: Work, tape: Tape): PdfHead {
   const four = REQUIRED_IDS.map(
     (id) => `${measurementLabel(id).toLowerCase()} ${formatLength(body.get(id)?.mm ?? NaN, tape)}`,
   );
+  const { profile } = work.draft.allowances;
+  const widths = PROFILE_ROLES.map((role) => `${EDGE_WORDS[role]} ${formatLength(profile[role], tape)}`);
   return {
     title: work.draft.name,
     lines: [
       `${work.person.name}, measured ${setOf(work).date}`,
       `${sheet.name}${grownWords(work.draft.fit)}: ${four.join(', ')}`,
+      `Allowances: ${widths.join(', ')}`,
     ],
     date: new Date(work.draft.changed),
   };

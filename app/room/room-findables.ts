@@ -1,4 +1,5 @@
 import { CHECK_GROUPS, checkLabel, groupOf } from '../../core/check/index.js';
+import { COMPONENT_LABELS } from '../../core/garment/index.js';
 import { MEASUREMENTS } from '../../core/measure/index.js';
 import { lineLabel, panelLine, settingsOf } from '../../core/method/index.js';
 import { termOf } from '../../core/vocabulary/index.js';
@@ -24,6 +25,49 @@ function focusOn(name: string, looks = LOOKS): void {
     window.setTimeout(() => {
       focusOn(name, looks - 1);
     }, LOOK_MS);
+}
+
+/** Everyday words for what a component makes. */
+const COMPONENT_WORDS: Readonly<Record<string, string>> = {
+  flare: 'bell bottom, boot leg',
+  taper: 'narrow, slim the leg',
+  length: 'cut off, short, crop, knee length',
+  hem: 'cuff, turn up, double fold',
+  waistDrop: 'low rise, drop the waist, hipster',
+  band: 'waistband, belt',
+  shapedBand: 'contour, curved waistband',
+  casing: 'elastic, pull-on, tunnel',
+  drawstring: 'cord, lace',
+  fly: 'zip in front, button fly, placket',
+  zip: 'zipper, invisible, side opening',
+  slantPocket: 'front pocket, hip pocket',
+  inSeamPocket: 'side pocket',
+  weltPocket: 'jetted, back pocket',
+  patchPocket: 'back pocket, sewn on',
+  coinPocket: 'watch pocket',
+  loops: 'belt carriers',
+  pleats: 'tucks',
+  onePiece: 'no side seam, leggings',
+};
+
+const COMPONENTS_FOUND = Object.entries(COMPONENT_LABELS);
+
+/** Brings a component of the finish in sight, whichever section of the bench it stands in, and takes the focus to it. */
+function showComponent(id: string, looks = LOOKS): void {
+  const switched = document.querySelector<HTMLElement>(`[data-component="${id}"] input`);
+  if (switched) {
+    switched.scrollIntoView({ block: 'center' });
+    switched.focus();
+    return;
+  }
+  if (looks === 0) return;
+  // The bench is laid out section by section: each is opened until the component stands in one.
+  const tabs = [...document.querySelectorAll<HTMLElement>('[aria-label="Finish"] [role=tab]')].slice(0, 3);
+  const open = tabs.findIndex((tab) => tab.getAttribute('aria-selected') === 'true');
+  tabs[(open + 1) % Math.max(1, tabs.length)]?.click();
+  window.setTimeout(() => {
+    showComponent(id, looks - 1);
+  }, LOOK_MS);
 }
 
 interface Here {
@@ -93,6 +137,19 @@ export function roomFindables({ draftId, pathOf, open, go }: Here): Findable[] {
     ...sheet.lines.map((l) => line('Line', l.name, lineLabel(sheet, l.name), 'draft')),
     ...counting.map((l) => line('Setting', l.name, l.label, 'choose')),
     ...[...MEASUREMENTS.values()].map((m) => line('Measurement', m.id, m.label, 'measure')),
+    ...COMPONENTS_FOUND.map(([id, label]): Findable => ({
+      id: `component-${id}`,
+      kind: 'Finish',
+      label,
+      also: COMPONENT_WORDS[id] ?? '',
+      go: () => {
+        usePreferences.getState().set({ benchOpen: true });
+        go(pathOf('finish'));
+        window.setTimeout(() => {
+          showComponent(id);
+        }, LOOK_MS);
+      },
+    })),
     ...(draft?.checks ?? []).map((check): Findable => {
       const group = groupOf(check.id);
       return {

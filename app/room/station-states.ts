@@ -46,6 +46,8 @@ function standing(id: StationId, work: Work, computed: Computed, doubtful: boole
       const undone = computed.draft?.altered.told.some((t) => !t.done) ?? false;
       return { needsYou: out || undone, byHand: draft.alterations.length > 0 };
     }
+    case 'finish':
+      return { needsYou: false, byHand: (draft.style ?? []).length > 0 };
     case 'cut':
       return { needsYou: false, byHand: false };
   }

@@ -2,6 +2,7 @@ import Straighten from '@mui/icons-material/StraightenOutlined';
 import Tune from '@mui/icons-material/TuneOutlined';
 import Architecture from '@mui/icons-material/ArchitectureOutlined';
 import Rule from '@mui/icons-material/RuleOutlined';
+import Checkroom from '@mui/icons-material/CheckroomOutlined';
 import ContentCut from '@mui/icons-material/ContentCutOutlined';
 import { lazy, type ComponentType, type ReactNode } from 'react';
 import type { BoardLayer, Drawn } from '../board/drawn-board.js';
@@ -150,10 +151,19 @@ export const STATIONS = [
     ],
   },
   {
+    id: 'finish',
+    label: 'Finish',
+    also: 'style, band, waistband, fly, zip, pockets, hem, flare, casing, yoke, allowances, seams, cut list',
+    key: '5',
+    Icon: Checkroom,
+    Place: lazy(() => import('../finish/FinishStation.js').then((m) => ({ default: m.FinishStation }))),
+    views: [],
+  },
+  {
     id: 'cut',
     label: 'Cut',
     also: 'print, pdf, svg, paper, allowances, export',
-    key: '5',
+    key: '6',
     Icon: ContentCut,
     Place: lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation }))),
     views: [],

@@ -30,7 +30,8 @@ export function beforeStation(station: StationId, work: Work): string {
     ['choose', setOf(work).values],
     ['draft', [draft.method, draft.sheet, draft.fit, draft.settings, draft.choices, draft.rules]],
     ['true', draft.set],
-    ['cut', draft.alterations],
+    ['finish', draft.alterations],
+    ['cut', draft.style],
   ];
   const at = order.findIndex(([id]) => id === station);
   return mark(JSON.stringify(order.slice(0, at + 1).map(([, what]) => what)));

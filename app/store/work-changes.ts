@@ -1,5 +1,6 @@
 import type { Leg } from '../../core/draft/index.js';
-import { houseAllowances } from '../../core/piece/index.js';
+import { houseAllowances, type Allowances } from '../../core/piece/index.js';
+import type { Style } from '../../core/style/index.js';
 import type { Unit } from '../../core/units/index.js';
 import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
 import { COMMON, settingsOf, type Sheet } from '../../core/method/index.js';
@@ -108,6 +109,36 @@ export const changeAllowance = (role: keyof KeptDraft['allowances']['profile'], 
     ...draft,
     allowances: { ...draft.allowances, profile: { ...draft.allowances.profile, [role]: mm } },
   }));
+
+/** Takes a style for the draft, whole. */
+export const changeStyle = (style: Style): Change =>
+  changeDraft((draft) => ({
+    ...draft,
+    style: style.map(({ id, values }) => ({ id, values: { ...values } })),
+  }));
+
+/** Lays the allowances on as a shipped profile has them; what was given otherwise goes. */
+export const takeProfile = (allowances: Allowances): Change =>
+  changeDraft((draft) => ({ ...draft, allowances: { ...allowances, given: [...allowances.given] } }));
+
+/** Gives an edge of a part its own width, in mm, or gives it back to what stands above it. */
+export const allowEdge = (part: string, edge: string, mm: number | undefined): Change =>
+  changeDraft((draft) => ({
+    ...draft,
+    allowances: {
+      ...draft.allowances,
+      given: [
+        ...draft.allowances.given.filter(
+          (g) => g.on === 'seam' || g.on === 'part' || g.part !== part || g.edge !== edge,
+        ),
+        ...(mm === undefined ? [] : [{ on: 'edge' as const, part, edge, mm }]),
+      ],
+    },
+  }));
+
+/** States how deep every seam is sewn, in mm, or leaves it to what its two sides have. */
+export const stateDepth = (mm: number | undefined): Change =>
+  changeDraft((draft) => ({ ...draft, allowances: { ...draft.allowances, depth: mm } }));
 
 /** Renames the draft. */
 export const renameDraft = (name: string): Change => changeDraft((draft) => ({ ...draft, name }));
