@@ -2,6 +2,7 @@ import { fault, type Fault } from './fault.js';
 import { MAKING_FAULTS } from './making-faults.js';
 import { KEEPING_FAULTS } from './keeping-faults.js';
 import { ROOM_FAULTS } from './room-faults.js';
+import { STYLE_FAULTS } from './style-faults.js';
 import { MEASURING_FAULTS } from './measuring-faults.js';
 
 export type { Fault } from './fault.js';
@@ -15,6 +16,7 @@ export const FAULTS: readonly Fault[] = [
   ...MEASURING_FAULTS,
   ...KEEPING_FAULTS,
   ...ROOM_FAULTS,
+  ...STYLE_FAULTS,
   // What is kept.
   fault(
     'merge by name keeps mine',

@@ -130,10 +130,10 @@ export const MAKING_FAULTS: readonly Fault[] = [
     FORMATS,
   ),
   fault(
-    'notches drawn inward',
+    'snips drawn outward',
     MARKS,
-    'foot.x + n.outward.x * NOTCH, foot.y + n.outward.y * NOTCH',
-    'foot.x - n.outward.x * NOTCH, foot.y - n.outward.y * NOTCH',
+    'foot.x - n.outward.x * deep, foot.y - n.outward.y * deep',
+    'foot.x + n.outward.x * deep, foot.y + n.outward.y * deep',
     FORMATS,
   ),
   fault('drill not placed', MARKS, 'path: mapPath([stroke], move)', 'path: [stroke]', FORMATS),
