@@ -261,9 +261,10 @@ describe('bad input', () => {
   });
 
   it('leaves what is missing open, and says so', async () => {
-    await room.visit('/demo');
-    await room.find('.shelf li');
-    await (await room.at('//li[contains(., "Apprentice")]//button')).click();
+    await room.visit('/demo/draft/lamp-plain/measure');
+    await room.enter('Inseam', Key.BACK_SPACE);
+    await room.saved();
+    await room.visit('/demo/draft/lamp-plain/measure');
     await room.look('Pieces');
     expect(await room.text('.board-empty')).toContain('Missing: 1');
     await room.enter('Inseam', '52');

@@ -51,7 +51,7 @@ describe('a newcomer', () => {
     for (const [, figure] of FIGURES) await room.keys(figure, Key.ENTER);
     await room.find('.pieces-beside[data-drawn="true"] svg path');
     await room.driver.executeScript('document.activeElement.blur()');
-    await room.keys('5');
+    await room.keys('6');
     await room.find('[aria-label="Print preview"]');
     expect(await room.text('[data-testid="page-count"]')).toMatch(/\d+ pages/);
   });
@@ -114,7 +114,7 @@ describe('the shelf', () => {
     await room.visit('/demo');
     await room.find('.shelf [data-draft]');
     await (await room.find('[aria-label="Order of the shelf"]')).findElement(By.css('option[value=person]')).click();
-    await room.until('not by person', async () => (await room.text('.shelf-person')) === 'Bargee');
+    await room.until('not by person', async () => (await room.text('.shelf-person')) === 'Apprentice');
     await room.press('Note on Shorts');
     await room.driver.switchTo().activeElement().sendKeys('Deep pockets', Key.ENTER);
     await room.until('no note', async () => (await room.text('[data-draft="Shorts"]')).includes('Deep pockets'));

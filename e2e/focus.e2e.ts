@@ -25,6 +25,7 @@ const VIEWS = [
   '/demo/draft/lamp-plain/true/walk',
   '/demo/draft/puppeteer-black/true/curve',
   '/demo/draft/lamp-plain/true/report',
+  '/demo/draft/cellist-dress/finish',
   '/demo/draft/lamp-plain/cut',
 ];
 

@@ -159,7 +159,7 @@ describe('with the keyboard alone', () => {
     expect(await room.valueOf('Centre lift')).not.toBe(lift);
     await room.keys('f');
     await room.find('[data-handle="front.crotch"]');
-    await room.keys('5');
+    await room.keys('6');
     await room.find('[data-testid="page-count"]');
     await tabTo('Make PDF');
     await room.keys(Key.ENTER);

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { By, Key, Origin, until, type WebElement } from 'selenium-webdriver';
 import type { Browser } from './browser.js';
 
-const WAIT = 10_000;
+const WAIT = 30_000;
 /** After so long what is not in sight is looked for in the sections of the bench. */
 const SOON = 1500;
 
@@ -65,7 +65,7 @@ export class RoomPage {
   }
 
   /** Steps to a station by the walk. */
-  async goTo(station: 'measure' | 'choose' | 'draft' | 'true' | 'cut'): Promise<void> {
+  async goTo(station: 'measure' | 'choose' | 'draft' | 'true' | 'finish' | 'cut'): Promise<void> {
     await (await this.find(`.walk a[href$="/${station}"], .walk a[href$="=${station}"]`)).click();
   }
 
@@ -112,6 +112,7 @@ export class RoomPage {
   /** Takes a unit in the settings. */
   async unit(unit: 'cm' | 'in'): Promise<void> {
     await this.press('Settings');
+    await this.find('[role=dialog]');
     await this.choose('Unit', unit);
     await this.press('Done');
     await this.until('the settings stay open', async () => !(await this.has('[role=dialog]')));

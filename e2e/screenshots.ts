@@ -37,6 +37,10 @@ await picture('measure', '/demo/draft/ticket-plain/measure', '.doubt');
 await picture('crew', '/demo/crew', '.MuiDataGrid-row');
 await picture('sizes', '/demo/sizes', '.MuiDataGrid-row');
 await theme('light');
+// Before anything is changed for another picture.
+await picture('finish', '/demo/draft/cellist-dress/finish', '[data-handle]', async () => {
+  await room.section('Waist');
+});
 await picture('choose', '/demo/draft/rigger-work/choose', '.choice');
 await picture('advise', '/demo/draft/puppeteer-black/choose/advise', '[data-advice]', async () => {
   await (await room.at('//label[span[.="For"]]//option[@value="tailored"]')).click();
@@ -85,9 +89,6 @@ await picture('outline', '/demo/draft/cook-copy/true/outline', '[data-reference-
   await room.press('Figures');
 });
 await picture('cut', '/demo/draft/cellist-dress/cut', '.tile-preview svg');
-await theme('dark');
-await picture('draft-dark', '/demo/draft/rigger-work/draft', '[data-handle="back.crotch"]');
-await theme('light');
 await resize(driver, 390, 844, true);
 await picture('measure-telephone', '/demo/draft/lamp-plain/measure', '#measure-waist');
 await browser.quit();

@@ -21,7 +21,7 @@ describe('the shelf', () => {
   it('shows the demo workroom with pictures of the real pieces', async () => {
     await room.visit('/demo');
     await room.find('.shelf .picture path');
-    expect(await names()).toHaveLength(8);
+    expect(await names()).toHaveLength(10);
     expect(await room.text('.page')).toContain('Apprentice');
   });
 
@@ -38,7 +38,7 @@ describe('the shelf', () => {
       await room.until(`no ${expected}`, async () => (await names()).includes(expected));
     }
     await room.press('Undo');
-    await room.until('the copy stays', async () => (await names()).length === 8);
+    await room.until('the copy stays', async () => (await names()).length === 10);
   });
 
   it.each([
@@ -62,9 +62,9 @@ describe('the shelf', () => {
 
   it('is put back as it came', async () => {
     await room.press('Delete Shorts');
-    await room.until('not deleted', async () => (await names()).length === 7);
+    await room.until('not deleted', async () => (await names()).length === 9);
     await room.press('Reset demo');
-    await room.until('not reset', async () => (await names()).length === 8);
+    await room.until('not reset', async () => (await names()).length === 10);
   });
 });
 
@@ -167,6 +167,8 @@ const VIEWS = [
   '/demo/draft/puppeteer-black/true/curve',
   '/demo/draft/cook-copy/true/outline',
   '/demo/draft/lamp-plain/true/outline',
+  '/demo/draft/cellist-dress/finish',
+  '/demo/draft/lamp-leggings/finish',
   '/demo/draft/cook-kitchen/cut',
 ];
 
