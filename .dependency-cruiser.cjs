@@ -24,6 +24,7 @@ const stages = [
   'style',
   'piece',
   'drawing',
+  'chalk',
   'older',
   'workbook',
   'kept',

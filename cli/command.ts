@@ -3,17 +3,20 @@ import { parseArgs } from 'node:util';
 import { computeDraft, type Draft } from '../core/chain/index.js';
 import { COMMON, settingsOf, type Sheet } from '../core/method/index.js';
 import { SHEETS } from '../core/shipped/index.js';
+import { CHALK_HOUSE, chalkPages, chalkSheet, chalkTapesFor } from '../core/chalk/index.js';
 import { pagedSheet, pieceSheet } from '../core/drawing/index.js';
 import { dayOf } from '../core/kept/index.js';
 import type { Garment } from '../core/garment/index.js';
-import { piecesOf, PROFILES, type Allowances } from '../core/piece/index.js';
-import { COMPONENTS, draftGarment, findingWords } from '../core/style/index.js';
+import { piecesOf, PROFILES, type Allowances, type Piece } from '../core/piece/index.js';
+import { COMPONENTS, draftGarment, findingWords, type Styled } from '../core/style/index.js';
 import { orderRefusalsSentence, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
 import { formatLength, readerIn, tapeFor, type Unit } from '../core/units/index.js';
-import { fewestPages, pageStep, PAPERS, toDxf, toSvg } from '../formats/index.js';
+import { fewestPages, pageStep, PAPERS, toDxf, toSvg, type Paper } from '../formats/index.js';
+import { sheetsPdf } from '../formats/sheet-pdf.js';
 import { rollPdf, tiledPdf } from '../formats/pdf.js';
 import { trueIt } from '../core/true-it/index.js';
 import { answerTo } from './answer.js';
+import { chalkAnswer } from './chalk-answer.js';
 import { letterFiles } from './fonts.js';
 import { garmentAnswer } from './garment-answer.js';
 import { readOrder, type Order } from './order.js';
@@ -23,6 +26,7 @@ import { trueAnswer } from './true-answer.js';
 const USAGE = `Usage:
   upstride draft ORDER.json [--format json|svg|dxf|pdf] [--paper a4|letter|roll] [--out FILE]
   upstride true ORDER.json [--out FILE]
+  upstride chalk ORDER.json [--format json|pdf] [--line cut|net] [--back own|front] [--tape STEP] [--paper a4|letter] [--out FILE]
   upstride methods [--format text|json]
   upstride styles [--format text|json] [--unit cm|in]`;
 
@@ -48,12 +52,24 @@ async function readJson(file: string): Promise<unknown> {
 /** The order in a file; a mistake in it has no length to be said in its unit. */
 const ordered = (json: unknown): Order => valueOf(readOrder(json), 'cm');
 
-async function rendered(order: Order, draft: Draft, format: string, paperId: string): Promise<string | Uint8Array> {
+/** The garment and the pieces of an order; a component or an allowance that cannot be is a fault. */
+function made(order: Order, draft: Draft): { styled: Styled; pieces: readonly Piece[] } {
   const styled = draftGarment(draft, order.style, order.unit);
   const left = styled.told.flatMap(({ refusal }) => (refusal ? [refusal] : []));
   if (left.length > 0) throw new Fault(orderRefusalsSentence(left, readerIn(order.unit)));
   faultOfGiven(styled.garment, order.allowances);
-  const pieces = piecesOf(styled.garment, order.allowances);
+  return { styled, pieces: piecesOf(styled.garment, order.allowances) };
+}
+
+/** The paper of an office printer by its name. */
+function paperNamed(id: string): Paper {
+  const paper = PAPERS.find((p) => p.id === id);
+  if (!paper) throw new Fault(`There is no paper “${id}”. Choose ${PAPERS.map((p) => p.id).join(', ')} or roll.`);
+  return paper;
+}
+
+async function rendered(order: Order, draft: Draft, format: string, paperId: string): Promise<string | Uint8Array> {
+  const { styled, pieces } = made(order, draft);
   if (format === 'json') {
     const answer = answerTo(draft, order.input.measured, order.unit);
     const told = styled.findings.map((f) => findingWords(f, readerIn(order.unit)));
@@ -79,8 +95,7 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
     date,
   };
   if (paperId === 'roll') return rollPdf(pieceSheet(pieces, labels), head, letterFiles);
-  const paper = PAPERS.find((p) => p.id === paperId);
-  if (!paper) throw new Fault(`There is no paper “${paperId}”. Choose a4, letter or roll.`);
+  const paper = paperNamed(paperId);
   const step = pageStep(paper);
   const { drawing } = fewestPages(
     [
@@ -137,6 +152,44 @@ async function draftCommand(args: readonly string[]): Promise<string | Uint8Arra
   return delivered(await rendered(order, draft, values.format, values.paper), values.out);
 }
 
+/** A choice among a few words. */
+function oneOf<T extends string>(name: string, value: string, known: readonly T[]): T {
+  const found = known.find((k) => k === value);
+  if (!found) throw new Fault(`There is no ${name} “${value}”. Choose ${known.join(' or ')}.`);
+  return found;
+}
+
+async function chalkCommand(args: readonly string[]): Promise<string | Uint8Array> {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: {
+      format: { type: 'string', default: 'json' },
+      line: { type: 'string', default: CHALK_HOUSE.line },
+      back: { type: 'string', default: CHALK_HOUSE.back },
+      tape: { type: 'string' },
+      paper: { type: 'string', default: 'a4' },
+      out: { type: 'string' },
+    },
+  });
+  const [file] = positionals;
+  if (file === undefined) throw new Fault(`Name the file of an order.\n${USAGE}`);
+  const format = oneOf('format', values.format, ['json', 'pdf']);
+  const line = oneOf('line', values.line, ['cut', 'net']);
+  const back = oneOf('way to chalk the back', values.back, ['own', 'front']);
+  const order = ordered(await readJson(file));
+  const tapes = chalkTapesFor(order.unit).map((t) => t.id);
+  if (values.tape !== undefined) oneOf('tape', values.tape, tapes);
+  const draft = valueOf(computeDraft(order.input), order.unit);
+  const { styled, pieces } = made(order, draft);
+  const source = { draft, styled, pieces, allowances: order.allowances, unit: order.unit };
+  const sheet = chalkSheet(source, { line, back, tape: values.tape });
+  if (format === 'json') return delivered(`${JSON.stringify(chalkAnswer(sheet), undefined, 2)}\n`, values.out);
+  const date = new Date();
+  const head = { title: 'Chalk sheet', lines: [draft.worked.sheet.name, dayOf(date)], date };
+  return delivered(await sheetsPdf([chalkPages(sheet)], head, paperNamed(values.paper), letterFiles), values.out);
+}
+
 async function trueCommand(args: readonly string[]): Promise<string | Uint8Array> {
   const { values, positionals } = parseArgs({
     args: [...args],
@@ -187,6 +240,7 @@ function stylesCommand(args: readonly string[]): string {
 function answered([command, ...rest]: readonly string[]): Promise<string | Uint8Array> | string {
   if (command === 'draft') return draftCommand(rest);
   if (command === 'true') return trueCommand(rest);
+  if (command === 'chalk') return chalkCommand(rest);
   if (command === 'methods') return methodsCommand(rest);
   if (command === 'styles') return stylesCommand(rest);
   throw new Fault(USAGE);

@@ -25,7 +25,7 @@ import {
   type PDFPage,
 } from '@cantoo/pdf-lib';
 import { isStraight, type Path } from '../core/geometry/index.js';
-import { LINE_STYLES, type Drawing, type LineRole, type Mark } from '../core/drawing/index.js';
+import { LINE_STYLES, type LineRole, type Mark } from '../core/drawing/index.js';
 import { alphabetsFor, UNKNOWN_LETTER, type Alphabet } from './letters.js';
 
 /** Points of PDF in a millimetre: 72 to the inch. */
@@ -56,10 +56,10 @@ export interface Faces {
   readonly bold: Face;
 }
 
-/** A new document with the letters embedded that its head and its drawing want. */
+/** A new document with the letters embedded that its head and its words want. */
 export async function newDocument(
   head: PdfHead,
-  drawing: Drawing,
+  words: readonly string[],
   letters: LetterSource,
 ): Promise<{ pdf: PDFDocument; faces: Faces }> {
   const pdf = await PDFDocument.create();
@@ -69,7 +69,6 @@ export async function newDocument(
   pdf.setCreator('Upstride');
   pdf.setCreationDate(head.date);
   pdf.setModificationDate(head.date);
-  const words = drawing.marks.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []));
   const files = await Promise.all(alphabetsFor([head.title, ...head.lines, ...words]).map(letters));
   const face = (weight: keyof LetterFiles): Promise<Face> =>
     Promise.all(

@@ -9,6 +9,8 @@ export type { LetterFiles, LetterSource, PdfHead } from './pdf-marks.js';
 /** A page side may not be longer than this many points; beyond it the page's unit grows (PDF 1.6, UserUnit). */
 const LONGEST_SIDE = 14400;
 
+const wordsOf = ({ marks }: Drawing): string[] => marks.flatMap((m) => (m.kind === 'text' ? [m.text] : []));
+
 /** Nothing but the bytes of a PDF. */
 const saved = (pdf: PDFDocument): Promise<Uint8Array> => pdf.save({ useObjectStreams: false });
 
@@ -24,7 +26,7 @@ export async function tiledPdf(
   tiling: Tiling = HOUSE_TILING,
   onPage?: (done: number, all: number) => void,
 ): Promise<Uint8Array> {
-  const { pdf, faces } = await newDocument(head, drawing, letters);
+  const { pdf, faces } = await newDocument(head, wordsOf(drawing), letters);
   const plan = planTiles(drawing, paper, tiling);
   const size: [number, number] = [paper.width * PT, paper.height * PT];
   drawOverview(pdf.addPage(size), head, drawing, paper, plan, faces, tiling.margin);
@@ -51,7 +53,7 @@ export async function tiledPdf(
 
 /** A drawing at full size on one page as large as the drawing: for a roll of paper. */
 export async function rollPdf(drawing: Drawing, head: PdfHead, letters: LetterSource): Promise<Uint8Array> {
-  const { pdf, faces } = await newDocument(head, drawing, letters);
+  const { pdf, faces } = await newDocument(head, wordsOf(drawing), letters);
   const longest = Math.max(drawing.width, drawing.height) * PT;
   const unit = longest > LONGEST_SIDE ? Math.ceil((longest / LONGEST_SIDE) * 10) / 10 : 1;
   const pt = PT / unit;

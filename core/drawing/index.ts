@@ -2,3 +2,4 @@ export { LINE_STYLES, type Drawing, type LineRole, type LineStyle, type Mark } f
 export { DRAW_ALL, pagedSheet, pieceSheet, type SheetChoice, type SheetLabels } from './piece-sheet.js';
 export { testSquares } from './test-squares.js';
 export type { PageStep } from './paged-layout.js';
+export { wordsOfPage, type WrittenBlock, type WrittenPage, type WrittenRow } from './written.js';

@@ -217,3 +217,6 @@ export function stepsOf(draft: Draft, unit: Unit): WorkedStep[] {
     },
   ];
 }
+
+/** What is usually done wrong at a step. */
+export const slipOf = (id: StepId): string => words[id].slip;

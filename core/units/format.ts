@@ -4,7 +4,7 @@ import { fromMm, toMm, type Unit } from './length.js';
 /** How lengths are shown: the unit and the smallest step of the maker's tape in that unit. */
 export interface Tape {
   readonly unit: Unit;
-  /** Smallest step shown, in the unit: 0.1 or 0.5 cm; 1/8 or 1/16 in; 1 mm. */
+  /** Smallest step shown, in the unit: 0.1, 0.25 or 0.5 cm; 1/8 or 1/16 in; 1 mm. */
   readonly step: number;
 }
 
@@ -44,7 +44,7 @@ export function figureParts(mm: number, tape: Tape): FigureParts {
   const steps = Math.round(Math.abs(fromMm(mm, tape.unit)) / tape.step);
   const negative = mm < 0 && steps > 0;
   if (tape.unit !== 'in') {
-    const places = tape.step >= 1 ? 0 : 1;
+    const places = tape.step >= 1 ? 0 : Number.isInteger(tape.step * 10) ? 1 : 2;
     return { negative, whole: (steps * tape.step).toFixed(places) };
   }
   const under = Math.round(1 / tape.step);

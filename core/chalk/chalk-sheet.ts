@@ -1,0 +1,162 @@
+import type { Draft } from '../chain/index.js';
+import { LEGS, type Leg } from '../draft/index.js';
+import { point } from '../geometry/index.js';
+import { EDGE_WORDS } from '../garment/index.js';
+import { PROFILE_ROLES, type Allowances, type Piece } from '../piece/index.js';
+import type { Styled } from '../style/index.js';
+import { formatFigure, formatLength, tapeFor, type Unit } from '../units/index.js';
+import { chalked, type ChalkedPart } from './chalked.js';
+import { clothPlan, type ClothPlan } from './cloth.js';
+import { laid, type ChalkedLine, type LaidPart } from './laid.js';
+import { movesOf, type ChalkMove, type Saying, type UnnumberedMove } from './moves.js';
+import { hipMore, roundingOf, type Rounding } from './rounding.js';
+import { sumsFrom } from './sums.js';
+import { chalkFigure, chalkTape, stepOf, type ChalkTape } from './tape.js';
+
+/** How the back is chalked: by its own figures, or as moves from the front that was laid before. */
+export type BackBy = 'own' | 'front';
+
+/** What a maker chooses of a chalk sheet. */
+export interface ChalkChoice {
+  readonly line: ChalkedLine;
+  readonly back: BackBy;
+  /** The name of a tape of the maker's unit. */
+  readonly tape: string | undefined;
+}
+
+/** Cut line, the back by its own figures, the usual tape. */
+export const CHALK_HOUSE: ChalkChoice = { line: 'cut', back: 'own', tape: undefined };
+
+/** A draft as a numbered list of moves with the sums done (docs/trade/chalk.md). */
+export interface ChalkSheet {
+  readonly unit: Unit;
+  readonly tape: ChalkTape;
+  readonly line: ChalkedLine;
+  readonly back: BackBy;
+  readonly cloth: ClothPlan;
+  /** What stands before the moves: the cloth, how the tape is held, what is in the figures. */
+  readonly before: readonly string[];
+  readonly moves: readonly ChalkMove[];
+  readonly parts: readonly ChalkedPart[];
+  /** What rounding does, leg by leg; one entry where both are alike. */
+  readonly rounding: readonly (Rounding & { readonly leg: Leg | 'both' })[];
+}
+
+/** What a chalk sheet is made of. */
+export interface ChalkSource {
+  readonly draft: Pick<Draft, 'worked'>;
+  readonly styled: Styled;
+  readonly pieces: readonly Piece[];
+  readonly allowances: Allowances;
+  readonly unit: Unit;
+}
+
+const panelName = ({ part }: Pick<Piece, 'part'>): string => part.like ?? part.id;
+
+/** The leg pieces, in the order in which the method's makers draw, leg by leg. */
+function legPieces({ draft, pieces }: ChalkSource): readonly { leg: Leg | 'both'; pieces: readonly Piece[] }[] {
+  const onFrame = pieces.filter(({ part }) => part.onFrame);
+  const backFirst = draft.worked.sheet.first === 'back';
+  const rank = (piece: Piece): number => Number((panelName(piece) === 'back') !== backFirst);
+  return (['both', ...LEGS] as const).flatMap((leg) => {
+    const of = onFrame.filter(({ part }) => part.leg === leg).sort((a, b) => rank(a) - rank(b));
+    return of.length > 0 ? [{ leg, pieces: of }] : [];
+  });
+}
+
+function beforeWords(
+  { allowances, unit }: ChalkSource,
+  choice: ChalkChoice,
+  cloth: ClothPlan,
+  tape: ChalkTape['tape'],
+  heldAt: number,
+): string[] {
+  const exact = tapeFor(unit);
+  const figure = (mm: number): string => formatFigure(mm, { ...tape, step: tape.unit === 'in' ? 1 / 8 : 0.5 });
+  const widths = cloth.parts.map(
+    ({ name, folded, width, length }) =>
+      `${name}: ${folded ? 'fold' : 'lay single'} ${figure(width)} ${tape.unit} wide, ${figure(length)} ${tape.unit} long`,
+  );
+  const seams = PROFILE_ROLES.map((role) => `${EDGE_WORDS[role]} ${formatLength(allowances.profile[role], exact)}`);
+  return [
+    `Fold the cloth along the grain, right sides in. ${widths.join('. ')}.`,
+    'The straight edge is the fold or the selvedges, whichever lies at the side: every figure across is read from it, and every figure down from the start line.',
+    heldAt > 0
+      ? `Hold the tape with its ${chalkFigure(heldAt, tape)} on the start line: the band of ${formatLength(heldAt, exact)} is in the figures, and every level is read from there.`
+      : 'Hold the end of the tape on the start line: every level is read from there, in one pull.',
+    choice.line === 'cut'
+      ? `The lines are cut lines. In them are: ${seams.join(', ')}, and what the garment’s own parts and folds add.`
+      : `The lines are stitching lines. Outside them are cut: ${seams.join(', ')}.`,
+  ];
+}
+
+/** The chalk sheet of a draft in its style and allowances, by a tape of the maker's unit. */
+export function chalkSheet(source: ChalkSource, choice: ChalkChoice): ChalkSheet {
+  const { draft, styled, pieces, allowances, unit } = source;
+  const tape = chalkTape(unit, choice.tape) ?? (chalkTape(unit) as ChalkTape);
+  const step = stepOf(tape.tape);
+  const { worked } = draft;
+  const band = worked.choices['bandCounts'] === 'yes' ? worked.ledger.get('bandDepth')?.value : 0;
+  const heldAt = typeof band === 'number' ? Math.round(band / step) * step : 0;
+  const saying: Saying = { tape: tape.tape, heldAt, sumOf: sumsFrom(worked, tapeFor(unit), unit) };
+  const lay = (piece: Piece, on?: LaidPart): LaidPart => laid(styled.garment, piece, allowances, choice.line, step, on);
+  const notchesOf = (id: string): Piece['notches'] => pieces.find(({ part }) => part.id === id)?.notches ?? [];
+  const legs = legPieces(source).map(({ leg, pieces: of }) => {
+    const front = of.find((p) => panelName(p) === 'front');
+    const under = choice.back === 'front' && front ? lay(front) : undefined;
+    const parts = of.map((piece) => {
+      if (piece === front && under) return under;
+      return lay(piece, panelName(piece) === 'back' ? under : undefined);
+    });
+    // The back is laid on a front that is chalked: the front goes first whatever the method draws first.
+    const order = under ? [under, ...parts.filter((p) => p !== under)] : parts;
+    const block = leg === 'right' ? styled.legs.right : styled.legs.left;
+    return { leg, block, parts: chalked(order, (made) => hipMore(made, block)) };
+  });
+  const small = pieces.filter(({ part }) => !part.onFrame).flatMap((piece) => chalked([lay(piece)]));
+  const cloth = clothPlan(
+    legs.flatMap(({ parts }) => parts.map((p) => p.laid)),
+    pieces,
+    unit,
+  );
+  const foldMove = (part: ChalkedPart): UnnumberedMove => {
+    const { grid, outline, part: of } = part.laid;
+    const found = cloth.parts.find((c) => c.part === of.id);
+    const bottom = Math.max(...outline.map(({ p0 }) => p0.y));
+    return {
+      part: of.id,
+      id: 'straightEdge',
+      kind: 'fold',
+      say: `${of.name}. The straight edge, along the grain; square across it the start line.`,
+      from: point(grid.x0, grid.y0),
+      to: point(grid.x0, bottom),
+      through: [],
+      figure: found?.width ?? 0,
+      rounded: found?.width ?? 0,
+      sum: 'the widest of the piece, rounded up',
+      slip: '',
+    };
+  };
+  const moves = [
+    ...legs.flatMap(({ parts }) => {
+      const front = parts.find(({ laid: { part } }) => (part.like ?? part.id) === 'front');
+      return parts.flatMap((part) => {
+        const on = choice.back === 'front' && part !== front ? front : undefined;
+        const begin = on ? [] : [foldMove(part)];
+        return [...begin, ...movesOf(part, notchesOf(part.laid.part.id), saying, on)];
+      });
+    }),
+    ...small.flatMap((part) => movesOf(part, notchesOf(part.laid.part.id), saying)),
+  ];
+  return {
+    unit,
+    tape,
+    line: choice.line,
+    back: choice.back,
+    cloth,
+    before: beforeWords(source, choice, cloth, tape.tape, heldAt),
+    moves: moves.map((move, i) => ({ ...move, n: i + 1 })),
+    parts: [...legs.flatMap(({ parts }) => parts), ...small],
+    rounding: legs.map(({ leg, parts, block }) => ({ leg, ...roundingOf(parts, block) })),
+  };
+}
