@@ -25,6 +25,7 @@ const stages = [
   'piece',
   'drawing',
   'chalk',
+  'make',
   'older',
   'workbook',
   'kept',

@@ -106,7 +106,7 @@ function clearOf(taken: Box[], { x, y }: Point, text: string, scale: number): Po
     const box = boxAt(p);
     return taken.every((t) => box.minX > t.maxX || box.maxX < t.minX || box.minY > t.maxY || box.maxY < t.minY);
   };
-  const at = places.find(free) ?? (places[0] as Point);
+  const at = places.find(free) ?? point(x + off, y - off);
   taken.push(boxAt(at));
   return at;
 }

@@ -90,10 +90,17 @@ function beforeWords(
   ];
 }
 
+/** The tape that was chosen, or the usual one of the unit. */
+function tapeOf(unit: Unit, id: string | undefined): ChalkTape {
+  const found = chalkTape(unit, id) ?? chalkTape(unit);
+  if (!found) throw new Error(`No tape for ${unit}`);
+  return found;
+}
+
 /** The chalk sheet of a draft in its style and allowances, by a tape of the maker's unit. */
 export function chalkSheet(source: ChalkSource, choice: ChalkChoice): ChalkSheet {
   const { draft, styled, pieces, allowances, unit } = source;
-  const tape = chalkTape(unit, choice.tape) ?? (chalkTape(unit) as ChalkTape);
+  const tape = tapeOf(unit, choice.tape);
   const step = stepOf(tape.tape);
   const { worked } = draft;
   const band = worked.choices['bandCounts'] === 'yes' ? worked.ledger.get('bandDepth')?.value : 0;

@@ -247,9 +247,9 @@ describe('a chalk sheet', () => {
     for (const kept of DEMO_WORKBOOK.drafts) {
       const person = DEMO_WORKBOOK.people.find((p) => p.id === kept.personId);
       const set = person?.sets.find((s) => s.id === kept.setId);
-      const sheet = sheetById(kept.method as string);
+      const sheet = sheetById(kept.method);
       if (!person || !set || !sheet) throw new Error(kept.id);
-      const outcome = computeDraft(inputOf({ person, draft: kept } as never, sheet));
+      const outcome = computeDraft(inputOf({ person, draft: kept }, sheet));
       if (!outcome.ok) continue;
       for (const line of ['cut', 'net'] as const) {
         const made = sheetOf(outcome.value, { line }, kept.style ?? NO_STYLE, person.unit, kept.allowances);

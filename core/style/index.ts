@@ -1,7 +1,7 @@
 export { COMPONENTS, componentNamed } from './components/index.js';
 export { GROUPS, type AnyComponent, type Field, type Fields, type Group, type StyleContext } from './component.js';
 export type { Finding, FindingCode } from './finding.js';
-export type { Opening } from './making.js';
+export type { Opening } from './opening.js';
 export {
   faultOfValue,
   NO_STYLE,

@@ -3,19 +3,9 @@ import { LEGS } from '../draft/index.js';
 import { edgeOf, garmentOfBoth, lengthAlong, type Edge, type Garment, type Part } from '../garment/index.js';
 import type { PanelName } from '../method/index.js';
 import type { Finding } from './finding.js';
+import type { Opening } from './opening.js';
 import type { Top, Tops } from './round.js';
 import { pieceLength, runOfStretch, seamsOfLine, type Parts, type Run, type RunPiece, type SeamLine } from './run.js';
-
-/** Where a garment is opened to be put on. */
-export interface Opening {
-  readonly at: 'front' | 'side' | 'back';
-  /** How far its end lies from the finished top edge, in mm along the seam. */
-  readonly length: number;
-  /** How far one end of the band laps over the other, in mm. */
-  readonly overlap: number;
-  /** Which end lies on top. */
-  readonly over: Leg;
-}
 
 /** A garment in the making: parts and lines of sewing, and what the next component builds on. */
 export interface Making {

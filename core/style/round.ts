@@ -1,6 +1,6 @@
 import type { Leg } from '../draft/index.js';
 import type { PanelName } from '../method/index.js';
-import type { Opening } from './making.js';
+import type { Opening } from './opening.js';
 import { turnedRun, type Run } from './run.js';
 
 /** The top edge of a leg, in front and behind, each from the centre in front to the centre behind. */

@@ -1,7 +1,7 @@
 import type { Panel } from '../draft/index.js';
 import { reversePath, splitPath } from '../geometry/index.js';
 import type { Edge, EdgeRole } from '../garment/index.js';
-import type { Opening } from './making.js';
+import type { Opening } from './opening.js';
 import { ringOf } from './ring.js';
 import type { RunPiece, SeamLine } from './run.js';
 import { closedOver, flatDarts, parallelBelow } from './closed-panel.js';

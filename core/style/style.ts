@@ -6,7 +6,8 @@ import { refusal, type Refusal } from '../refusal/index.js';
 import { isRefused, type AnyComponent, type Field, type Refused, type StyleContext } from './component.js';
 import { COMPONENTS, componentNamed } from './components/index.js';
 import type { Finding } from './finding.js';
-import { begun, made, type Making, type Opening } from './making.js';
+import { begun, made, type Making } from './making.js';
+import type { Opening } from './opening.js';
 
 /** A value of a component's choice: a length in mm, a count, a tick, or what is picked. */
 export type StyleValue = number | string | boolean;
