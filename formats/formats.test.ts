@@ -35,7 +35,7 @@ describe('the PDF', () => {
     for (const paper of PAPERS) {
       const plan = planTiles(sheet(false), paper);
       let heard = 0;
-      const bytes = await tiledPdf(sheet(false), head, paper, letterFiles, HOUSE_TILING, (done) => (heard = done));
+      const bytes = await tiledPdf(sheet(false), head, paper, letterFiles, { onPage: (done) => (heard = done) });
       const first = await readPage(bytes, 1);
       expect(first.pages).toBe(plan.tiles.length + 1);
       expect(heard).toBe(plan.tiles.length);

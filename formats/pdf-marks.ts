@@ -16,6 +16,7 @@ import {
   setLineCap,
   setLineJoin,
   setLineWidth,
+  setStrokingRgbColor,
   stroke,
   degrees,
   LineCapStyle,
@@ -148,6 +149,20 @@ export interface Window {
   readonly scale: number;
 }
 
+/** How a print tells lines apart: by weight and dash alone, or by colour as well. */
+export type Ink = 'black' | 'colour';
+
+/** The colours of a print, each as red, green and blue of 1; what is not named is black. */
+const COLOURS: Readonly<Partial<Record<LineRole, readonly [number, number, number]>>> = {
+  stitching: [0.1, 0.25, 0.6],
+  construction: [0.45, 0.45, 0.45],
+  crease: [0.45, 0.45, 0.45],
+  grain: [0.1, 0.4, 0.2],
+  dart: [0.1, 0.25, 0.6],
+  fold: [0.55, 0.2, 0.1],
+  placement: [0.4, 0.15, 0.5],
+};
+
 /** Draws marks on a page; every line is marked with its name, so that a reader can find it again. */
 export function drawMarks(
   page: PDFPage,
@@ -156,6 +171,7 @@ export function drawMarks(
   pageHeight: number,
   faces: Faces,
   pt: number,
+  ink: Ink = 'black',
 ): void {
   const { ox, oy, left, top, scale } = window;
   const k = pt * scale;
@@ -172,6 +188,7 @@ export function drawMarks(
     ops.push(
       beginMarkedContent(tagOf(mark.name)),
       ...styleOperators(mark.role, scale),
+      ...(ink === 'colour' ? [setStrokingRgbColor(...(COLOURS[mark.role] ?? [0, 0, 0]))] : []),
       ...pathOperators(mark.path),
       stroke(),
       endMarkedContent(),

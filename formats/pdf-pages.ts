@@ -1,7 +1,7 @@
 import type { PDFPage } from '@cantoo/pdf-lib';
 import { testSquares, type Drawing, type LineRole, type Mark } from '../core/drawing/index.js';
 import { line } from '../core/geometry/index.js';
-import { drawMarks, PT, rule, text, wordsWidth, type Face, type Faces, type PdfHead } from './pdf-marks.js';
+import { drawMarks, PT, rule, text, wordsWidth, type Face, type Faces, type Ink, type PdfHead } from './pdf-marks.js';
 import type { Paper, Tile, TilePlan, Tiling } from './tiles.js';
 
 /** Half the diagonal of a match mark, in mm, and where along a join they stand, as shares of it. */
@@ -97,7 +97,7 @@ const SAMPLE = 22;
 const LEGEND_SIZE = 3.2;
 
 /** The lines of the print, each as it is drawn and with what it means. */
-function drawLegend(page: PDFPage, left: number, top: number, pageHeight: number, faces: Faces): void {
+function drawLegend(page: PDFPage, left: number, top: number, pageHeight: number, faces: Faces, ink: Ink): void {
   const marks = LEGEND.flatMap(([role, words], i): Mark[] => {
     const y = i * LEGEND_STEP;
     return [
@@ -105,7 +105,7 @@ function drawLegend(page: PDFPage, left: number, top: number, pageHeight: number
       { kind: 'text', at: { x: SAMPLE + 3, y: y + 1 }, text: words, size: LEGEND_SIZE, turn: 0 },
     ];
   });
-  drawMarks(page, marks, { ox: 0, oy: 0, left, top, scale: 1 }, pageHeight, faces, PT);
+  drawMarks(page, marks, { ox: 0, oy: 0, left, top, scale: 1 }, pageHeight, faces, PT, ink);
 }
 
 /** No line of a page is longer than this, however small its letters. */
@@ -134,6 +134,7 @@ export function drawOverview(
   plan: TilePlan,
   faces: Faces,
   margin: number,
+  ink: Ink,
 ): void {
   const width = paper.width - 2 * margin;
   text(page, faces, fitted(faces.bold, head.title, 7, width), margin, margin + 7, 7, true);
@@ -152,7 +153,7 @@ export function drawOverview(
   const full = { width: plan.columns * plan.stepX + 12, height: plan.rows * plan.stepY + 12 };
   const scale = Math.min(mapWidth / full.width, mapHeight / full.height);
   const lines = drawing.marks.filter((m) => m.kind === 'line' && (m.role === 'stitching' || m.role === 'cut'));
-  drawMarks(page, lines, { ox: 0, oy: 0, left: mapLeft, top, scale }, paper.height, faces, PT);
+  drawMarks(page, lines, { ox: 0, oy: 0, left: mapLeft, top, scale }, paper.height, faces, PT, ink);
   for (const tile of plan.tiles) {
     const x = mapLeft + tile.box.minX * scale;
     const y = top + tile.box.minY * scale;
@@ -171,5 +172,5 @@ export function drawOverview(
   foot.forEach((l, i) => {
     text(page, faces, l, mapLeft, top + full.height * scale + 8 + i * 5, 3.6);
   });
-  drawLegend(page, mapLeft, top + full.height * scale + 8 + foot.length * 5 + 4, paper.height, faces);
+  drawLegend(page, mapLeft, top + full.height * scale + 8 + foot.length * 5 + 4, paper.height, faces, ink);
 }

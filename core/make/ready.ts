@@ -2,7 +2,7 @@ import type { Draft } from '../chain/index.js';
 import { ROUNDED_LABELS, type ChalkSheet } from '../chalk/index.js';
 import type { WrittenPage, WrittenRow } from '../drawing/index.js';
 import { figuresOf } from '../measured/index.js';
-import { measurementLabel, type MeasurementId } from '../measure/index.js';
+import { measurementLabel } from '../measure/index.js';
 import type { Styled } from '../style/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 

@@ -1,40 +1,9 @@
-import { flatten, type Path, type Point } from '../core/geometry/index.js';
-import type { Drawing, LineRole, Mark } from '../core/drawing/index.js';
+import { flatten, type Path, type Point } from '../../core/geometry/index.js';
+import type { Drawing, Mark } from '../../core/drawing/index.js';
+import { figure, LAYERS, plain, TEXT_LAYER, written, type Group } from './groups.js';
 
 /** How finely curves are written, in mm. */
 const FLATNESS = 0.02;
-
-/** The layers of the file by what a line means, each with its colour number. */
-const LAYERS: Readonly<Record<LineRole, readonly [string, number]>> = {
-  cut: ['CUT', 1],
-  stitching: ['STITCHING', 7],
-  notch: ['NOTCH', 3],
-  grain: ['GRAIN', 5],
-  dart: ['DART', 6],
-  fold: ['FOLD', 4],
-  placement: ['PLACEMENT', 30],
-  crease: ['CREASE', 8],
-  construction: ['FRAME', 9],
-  square: ['TEST_SQUARE', 2],
-};
-
-const TEXT_LAYER = ['TEXT', 7] as const;
-
-/** A group of the file: its code and what stands under it. */
-type Group = readonly [number, string | number];
-
-const figure = (x: number): string => {
-  const text = x.toFixed(4).replace(/\.?0+$/, '');
-  return text === '-0' || text === '' ? '0' : text;
-};
-
-/** What a file of this kind can hold of a text: letters that it has no code for are written as their number. */
-const plain = (text: string): string =>
-  [...text]
-    .map((c) =>
-      c < ' ' ? ' ' : c <= '~' ? c : `\\U+${(c.codePointAt(0) ?? 63).toString(16).toUpperCase().padStart(4, '0')}`,
-    )
-    .join('');
 
 /** Closed where a path ends on its start. */
 function polyline(path: Path, layer: string, place: (p: Point) => Point): Group[] {
@@ -121,5 +90,5 @@ export function toDxf({ height, width, marks }: Drawing): string {
     [0, 'ENDSEC'],
     [0, 'EOF'],
   ];
-  return `${groups.map(([code, value]) => `${String(code).padStart(3)}\n${value}`).join('\n')}\n`;
+  return written(groups);
 }
