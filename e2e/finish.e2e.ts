@@ -123,6 +123,7 @@ describe('from a true block to the pieces', () => {
     await room.find('.cut-list tr[data-done="true"]');
     await room.goTo('cut');
     await room.find('.tile-preview svg path');
+    await room.section('Files');
     await room.press('Save SVG');
     const svg = await readFile(await room.download('.svg'), 'utf8');
     await room.press('Save DXF');

@@ -27,6 +27,8 @@ const VIEWS = [
   '/demo/draft/lamp-plain/true/report',
   '/demo/draft/cellist-dress/finish',
   '/demo/draft/lamp-plain/cut',
+  '/demo/draft/lamp-plain/cut/chalk',
+  '/demo/draft/lamp-plain/cut/make',
 ];
 
 const MOST_STOPS = 160;

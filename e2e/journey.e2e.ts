@@ -97,8 +97,10 @@ describe('from four measurements to paper', () => {
     const words = (await (await pdf.getPage(1)).getTextContent()).items.map((i) => ('str' in i ? i.str : '')).join(' ');
     expect(words).toContain('Stand-in');
     expect(words).toContain('39 1/2 in');
+    await room.section('Files');
     await room.press('Save SVG');
     expect(await readFile(await room.download('.svg'), 'utf8')).toContain('data-name="back.rise"');
+    await room.section('Print');
   });
 
   it('goes out as a workbook, is cleared, and comes back whole', async () => {

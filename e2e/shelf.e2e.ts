@@ -170,6 +170,10 @@ const VIEWS = [
   '/demo/draft/cellist-dress/finish',
   '/demo/draft/lamp-leggings/finish',
   '/demo/draft/cook-kitchen/cut',
+  '/demo/draft/cellist-dress/cut/chalk',
+  '/demo/draft/cellist-dress/cut/ready',
+  '/demo/draft/cellist-dress/cut/make',
+  '/demo/draft/cellist-dress/cut/spec',
 ];
 
 describe('for everyone', () => {

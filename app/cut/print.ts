@@ -1,14 +1,21 @@
 import { proxy } from 'comlink';
 import type { Draft } from '../../core/chain/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
-import { pagedSheet, pieceSheet, type Drawing, type SheetChoice, type SheetLabels } from '../../core/drawing/index.js';
+import {
+  pagedSheet,
+  pieceSheet,
+  type Drawing,
+  type SheetChoice,
+  type SheetLabels,
+  type WrittenPage,
+} from '../../core/drawing/index.js';
 import { grownGarment, piecesOf, PROFILE_ROLES, type Allowances, type Piece } from '../../core/piece/index.js';
 import { EDGE_WORDS } from '../../core/garment/index.js';
 import { draftGarment, NO_STYLE } from '../../core/style/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { dayOf, setOf, type Work } from '../../core/kept/index.js';
 import { fewestPages, pageStep, type Paper } from '../../formats/index.js';
-import type { PdfHead } from '../../formats/pdf.js';
+import type { Ink, PdfHead } from '../../formats/pdf.js';
 import { runJob, type Job } from '../shared/job.js';
 import type { Printer } from '../workers/print.worker.js';
 
@@ -20,8 +27,13 @@ const grownWords = ({ shrinkLength, shrinkWidth }: Work['draft']['fit']): string
     ? ''
     : `; grown for shrinkage of ${percent(shrinkLength)} × ${percent(shrinkWidth)}`;
 
-/** The pieces of a draft as they are printed, with what their labels say. */
-function printed(draft: Draft, work: Work, allowances: Allowances): { pieces: readonly Piece[]; labels: SheetLabels } {
+/** The pieces of a draft as they are printed, all or one part of them, with what their labels say. */
+function printed(
+  draft: Draft,
+  work: Work,
+  allowances: Allowances,
+  part: string | undefined,
+): { pieces: readonly Piece[]; labels: SheetLabels } {
   const labels = {
     title: work.draft.name,
     person: `${work.person.name}, measured ${setOf(work).date}`,
@@ -30,18 +42,23 @@ function printed(draft: Draft, work: Work, allowances: Allowances): { pieces: re
   };
   const { shrinkLength: length, shrinkWidth: width } = work.draft.fit;
   const { garment: net } = draftGarment(draft, work.draft.style ?? NO_STYLE, work.person.unit);
-  return { pieces: piecesOf(grownGarment(net, { length, width }), allowances), labels };
+  const all = piecesOf(grownGarment(net, { length, width }), allowances);
+  const wanted = all.filter((piece) => piece.part.id === part);
+  return { pieces: wanted.length > 0 ? wanted : all, labels };
 }
 
-/** All pieces on one sheet with their labels; the test squares go on it where it is `widest` mm wide at most. */
+/**
+ * All pieces, or one part, on one sheet with their labels; the test squares go on it where it is `widest` mm wide at most.
+ */
 export function printDrawing(
   draft: Draft,
   work: Work,
   allowances: Allowances,
   choice: SheetChoice,
   widest: number | undefined,
+  part?: string,
 ): Drawing {
-  const { pieces, labels } = printed(draft, work, allowances);
+  const { pieces, labels } = printed(draft, work, allowances, part);
   return pieceSheet(pieces, labels, choice, widest, widest !== undefined);
 }
 
@@ -52,8 +69,9 @@ export function tiledDrawing(
   allowances: Allowances,
   choice: SheetChoice,
   paper: Paper,
+  part?: string,
 ): { readonly drawing: Drawing; readonly saved: number } {
-  const { pieces, labels } = printed(draft, work, allowances);
+  const { pieces, labels } = printed(draft, work, allowances, part);
   const step = pageStep(paper);
   return fewestPages(
     [
@@ -84,15 +102,26 @@ export function printHead(draft: Draft, work: Work, tape: Tape): PdfHead {
   };
 }
 
+const printer = (): Worker => new Worker(new URL('../workers/print.worker.ts', import.meta.url), { type: 'module' });
+
+/** What is chosen of a print: its ink, and the pages where not all are wanted. */
+export interface PrintWish {
+  readonly ink: Ink;
+  readonly only?: readonly number[] | undefined;
+}
+
 /** Has a PDF made in a worker, so that the room stays at hand meanwhile. */
 export const startPrint = (
   drawing: Drawing,
   head: PdfHead,
   paper: Paper | undefined,
+  wish: PrintWish,
   onPage: (done: number, all: number) => void,
 ): Job<Uint8Array> =>
-  runJob<Printer, Uint8Array>(
-    () => new Worker(new URL('../workers/print.worker.ts', import.meta.url), { type: 'module' }),
-    'The print could not be made',
-    (printer) => printer.pdf(drawing, head, paper, proxy(onPage)),
+  runJob<Printer, Uint8Array>(printer, 'The print could not be made', (at) =>
+    at.pdf(drawing, head, paper, wish, proxy(onPage)),
   );
+
+/** Has written pages made a PDF in a worker. */
+export const startSheets = (pages: readonly WrittenPage[], head: PdfHead, paper: Paper): Job<Uint8Array> =>
+  runJob<Printer, Uint8Array>(printer, 'The sheet could not be made', (at) => at.sheets(pages, head, paper));

@@ -162,11 +162,40 @@ export const STATIONS = [
   {
     id: 'cut',
     label: 'Cut',
-    also: 'print, pdf, svg, paper, allowances, export',
+    also: 'print, pdf, svg, dxf, paper, export, files',
     key: '6',
     Icon: ContentCut,
     Place: lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation }))),
-    views: [],
+    views: [
+      {
+        id: 'chalk',
+        label: 'Chalk sheet',
+        also: 'figures, draw by hand, chalk on cloth, moves, cutting table',
+        View: lazy(() => import('../cut/ChalkView.js').then((m) => ({ default: m.ChalkView }))),
+        tape: false,
+      },
+      {
+        id: 'ready',
+        label: 'Ready to cut',
+        also: 'before the shears, check list, measure again',
+        View: lazy(() => import('../cut/ReadyView.js').then((m) => ({ default: m.ReadyView }))),
+        tape: false,
+      },
+      {
+        id: 'make',
+        label: 'Make sheet',
+        also: 'order of sewing, sew, construction, instructions',
+        View: lazy(() => import('../cut/MakeView.js').then((m) => ({ default: m.MakeView }))),
+        tape: false,
+      },
+      {
+        id: 'spec',
+        label: 'Spec sheet',
+        also: 'points of measure, tolerance, finished garment',
+        View: lazy(() => import('../cut/SpecView.js').then((m) => ({ default: m.SpecView }))),
+        tape: false,
+      },
+    ],
   },
 ] as const satisfies readonly StationEntry[];
 

@@ -20,6 +20,25 @@ export interface Preferences {
   readonly sheet: 'low' | 'half' | 'full';
   readonly paper: 'a4' | 'letter' | 'roll';
   readonly rollWidth: number;
+  /** Lines of a print told apart by colour as well. */
+  readonly ink: 'black' | 'colour';
+  /** How long the test square of 100 mm came out on this maker's printer, in mm. */
+  readonly squareMeasured: number;
+  /** What is chosen of a chalk sheet; a tape for each unit. */
+  readonly chalk: {
+    readonly line: 'cut' | 'net';
+    readonly back: 'own' | 'front';
+    readonly in: string;
+    readonly cm: string;
+  };
+  /** How the maker sews. */
+  readonly make: {
+    readonly inseams: 'last' | 'first';
+    readonly hem: 'after' | 'before';
+    readonly band: 'whole' | 'sideLast';
+  };
+  /** What was ticked off on the sheets, by draft and sheet. */
+  readonly ticked: Readonly<Record<string, readonly string[]>>;
   /** Measuring: all figures at once, or one large figure at a time. */
   readonly measuringWay: 'list' | 'single';
   /** Measuring: the drawn body with the tape, or the pieces on the board. */
@@ -46,6 +65,11 @@ const DEFAULTS: Preferences = {
   sheet: globalThis.innerHeight < 560 ? 'low' : 'half',
   paper: 'a4',
   rollWidth: 914,
+  ink: 'black',
+  squareMeasured: 100,
+  chalk: { line: 'cut', back: 'own', in: '1/8', cm: '0.25' },
+  make: { inseams: 'last', hem: 'after', band: 'whole' },
+  ticked: {},
   measuringWay: 'list',
   measuringShows: 'body',
   measuringOrder: 'needed',

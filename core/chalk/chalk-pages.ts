@@ -1,5 +1,5 @@
 import { line, mapPath, pathBox, point, type Box, type Path, type Point } from '../geometry/index.js';
-import type { Drawing, Mark, WrittenBlock, WrittenPage, WrittenRow } from '../drawing/index.js';
+import type { Drawing, LineRole, Mark, WrittenBlock, WrittenPage, WrittenRow } from '../drawing/index.js';
 import { formatFigure, formatLength, tapeFor } from '../units/index.js';
 import type { ChalkSheet } from './chalk-sheet.js';
 import { chalkedOutline, type ChalkedPart } from './chalked.js';
@@ -13,6 +13,8 @@ const SMALL_SCALE = 6;
 /** Numbers on a sketch are so high on paper, in mm, and so far off their points. */
 const NUMBER = 3;
 const OFF = 1.2;
+/** Half of the cross that a point is marked by, on paper, in mm. */
+const TICK = 0.8;
 /** Room about a sketch, on paper, in mm. */
 const AROUND = 5;
 
@@ -47,33 +49,40 @@ export function chalkSketch(part: ChalkedPart, moves: readonly ChalkMove[], scal
     found.words.push(String(n));
     numbers.set(key, found);
   };
-  const marks = own
-    .filter((m) => m.n <= upTo)
-    .flatMap((m): Mark[] => {
-      const now = m.n === upTo;
-      const mark = (role: 'construction' | 'stitching' | 'cut' | 'dart' | 'fold', path: Path): Mark => ({
-        kind: 'line',
-        role,
-        name: `${name}.${m.n}`,
-        path: drawn(path),
-      });
-      if (m.kind === 'square') {
-        number(m.to, m.n);
-        return [mark(now ? 'fold' : 'construction', [line(m.from, m.to)])];
-      }
-      if (m.kind === 'point') {
-        number(m.to, m.n);
-        return now ? [mark('fold', [line(m.from, m.to)])] : [];
-      }
-      if (m.kind === 'fold') {
-        const [apex] = m.through;
-        const path = apex ? [line(m.from, apex), line(apex, m.to)] : [line(m.from, m.to)];
-        if (!apex) number(m.to, m.n);
-        return [mark(apex ? 'dart' : 'fold', path)];
-      }
-      const stretch = part.stretches.find((s) => s.from === m.from && s.to === m.to);
-      return [mark(now ? 'stitching' : 'cut', stretch?.path ?? [line(m.from, m.to)])];
-    });
+  const mark = (m: ChalkMove, role: LineRole, path: Path): Mark => ({
+    kind: 'line',
+    role: m.n === upTo ? 'stitching' : role,
+    name: `${name}.${m.n}`,
+    path: drawn(path),
+  });
+  const done = own.filter((m) => m.n <= upTo);
+  const marks = done.flatMap((m): Mark[] => {
+    if (m.kind === 'point' || m.kind === 'square') number(m.to, m.n);
+    if (m.kind === 'square') return [mark(m, 'construction', [line(m.from, m.to)])];
+    if (m.kind === 'point') {
+      const tick = TICK * scale;
+      const cross = [
+        [line(point(m.to.x - tick, m.to.y), point(m.to.x + tick, m.to.y))],
+        [line(point(m.to.x, m.to.y - tick), point(m.to.x, m.to.y + tick))],
+      ];
+      return [
+        ...cross.map((path) => mark(m, 'notch', path)),
+        ...(m.n === upTo ? [mark(m, 'stitching', [line(m.from, m.to)])] : []),
+      ];
+    }
+    if (m.kind === 'fold') {
+      const [apex] = m.through;
+      if (apex) return [mark(m, 'dart', [line(m.from, apex), line(apex, m.to)])];
+      number(m.to, m.n);
+      return [mark(m, 'crease', [line(m.from, m.to)])];
+    }
+    const stretch = part.stretches.find((s) => s.from === m.from && s.to === m.to);
+    return [mark(m, 'cut', stretch?.path ?? [line(m.from, m.to)])];
+  });
+  // What is still to come lies faintly under it.
+  const coming: Mark[] = Number.isFinite(upTo)
+    ? [{ kind: 'line', role: 'placement', name: `${name} as it will be`, path: drawn(outline) }]
+    : [];
   const taken: Box[] = [];
   const points = [...numbers.values()].map(({ at, words }): Mark => {
     const text = words.join(', ');
@@ -82,7 +91,7 @@ export function chalkSketch(part: ChalkedPart, moves: readonly ChalkMove[], scal
   return {
     width: box.maxX - box.minX + 2 * room,
     height: box.maxY - box.minY + 2 * room,
-    marks: [...marks, ...points],
+    marks: [...coming, ...marks, ...points],
   };
 }
 

@@ -245,7 +245,11 @@ function throughWords(part: ChalkedPart, through: readonly Point[], { tape, held
       ? `${figure(Math.abs(x - part.crease))} from the crease`
       : `${figure(x - grid.x0)} across`;
   const down = ({ y }: Point): string =>
-    y - grid.y0 < -NOTHING ? `${figure(grid.y0 - y)} up` : `${figure(y - grid.y0 + heldAt)} down`;
+    Math.abs(y - grid.y0) < NOTHING
+      ? 'on the start line'
+      : y - grid.y0 < -NOTHING
+        ? `${figure(grid.y0 - y)} up`
+        : `${figure(y - grid.y0 + heldAt)} down`;
   return through.map((p) => `${down(p)} ${across(p)}`).join('; ');
 }
 

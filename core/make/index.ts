@@ -3,3 +3,4 @@ export { makePlan } from './make-plan.js';
 export { MAKE_HOUSE, type MakeChoice, type MakeStep } from './make-step.js';
 export { readyPage } from './ready.js';
 export { specOf, specPage, type SpecLine } from './spec.js';
+export { canCloseSideLast } from './step-rules.js';

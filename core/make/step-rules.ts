@@ -1,4 +1,4 @@
-import type { Seam } from '../garment/index.js';
+import type { Garment, Seam } from '../garment/index.js';
 import { seamBase, type Making, type StepRule } from './make-step.js';
 
 const always = (): boolean => true;
@@ -13,11 +13,12 @@ const names = (parts: readonly { readonly name: string }[]): string =>
   [...new Set(parts.map((p) => p.name))].join(', ');
 const both = (making: Making): boolean => making.choice.inseams === 'last';
 const banded = (making: Making): boolean => ['band', 'shapedBand'].some((id) => making.item(id) !== undefined);
-const sideLast = (making: Making): boolean => making.choice.band === 'sideLast' && canCloseSideLast(making);
+const sideLast = (making: Making): boolean => making.choice.band === 'sideLast' && canCloseSideLast(making.garment);
 const value = (making: Making, component: string, name: string): unknown => making.item(component)?.values[name];
 
 /** True where the band comes in parts of its own for front and back, so that a side can be closed through it. */
-export const canCloseSideLast = (making: Making): boolean => making.has('bandFront') && making.has('bandBack');
+export const canCloseSideLast = ({ parts }: Pick<Garment, 'parts'>): boolean =>
+  ['bandFront', 'bandBack'].every((band) => parts.some(({ id, like }) => id === band || like === band));
 
 /** True where a zip closes one of the rises or a side. */
 const zipAt = (making: Making, at: string): boolean =>

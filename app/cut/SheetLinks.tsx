@@ -1,0 +1,29 @@
+import Button from '@mui/material/Button';
+import { Link } from 'react-router';
+
+const SHEETS = [
+  [
+    'chalk',
+    'Chalk sheet',
+    'The draft as numbered moves with the sums done, to be chalked straight on cloth or drawn on paper.',
+  ],
+  ['ready', 'Ready to cut', 'What to measure once more before the shears.'],
+  ['make', 'Make sheet', 'The order of sewing, to be ticked.'],
+  ['spec', 'Spec sheet', 'Points of measure of the finished garment.'],
+] as const;
+
+/** The written sheets of the garment. */
+export function SheetLinks() {
+  return (
+    <ul className="file-list">
+      {SHEETS.map(([to, label, about]) => (
+        <li key={to}>
+          <Button component={Link} to={to} variant="outlined">
+            {label}
+          </Button>
+          <span>{about}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,46 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import type { WrittenPage } from '../../core/drawing/index.js';
+import { PAPERS } from '../../formats/index.js';
+import { fileName, saveFile } from '../shared/save-file.js';
+import { usePreferences } from '../store/preferences.js';
+import { useWork } from '../store/work-context.js';
+import { startSheets } from './print.js';
+import { useSheetHead } from './use-sheets.js';
+
+/** Makes written pages a PDF on the maker's paper; a roll prints sheets on A4. */
+export function SheetPdf({ pages, name }: { readonly pages: readonly WrittenPage[]; readonly name: string }) {
+  const head = useSheetHead();
+  const work = useWork((s) => s.work);
+  const paperId = usePreferences((p) => p.paper);
+  const [said, setSaid] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const paper = PAPERS.find((p) => p.id === paperId) ?? PAPERS[0];
+  const make = (): void => {
+    if (!paper) return;
+    setBusy(true);
+    setSaid(undefined);
+    const file = `${fileName(`${work.person.name} ${work.draft.name} ${name}`)}.pdf`;
+    startSheets(pages, head, paper)
+      .answer.then((bytes) => {
+        saveFile(file, new Uint8Array(bytes), 'application/pdf');
+        setSaid(`Made ${file}.`);
+      })
+      .catch(() => {
+        setSaid('The sheet could not be made. Try again; what is on the screen can be worked from meanwhile.');
+      })
+      .finally(() => {
+        setBusy(false);
+      });
+  };
+  return (
+    <>
+      <Button variant="contained" disabled={busy} onClick={make}>
+        Make PDF
+      </Button>
+      <span role="status" className="quiet">
+        {said}
+      </span>
+    </>
+  );
+}
