@@ -4,14 +4,14 @@ import { computeDraft, type Draft } from '../core/chain/index.js';
 import { COMMON, settingsOf, type Sheet } from '../core/method/index.js';
 import { SHEETS } from '../core/shipped/index.js';
 import { CHALK_HOUSE, chalkPages, chalkSheet, chalkTapesFor } from '../core/chalk/index.js';
-import { pagedSheet, pieceSheet } from '../core/drawing/index.js';
+import { pieceSheet } from '../core/drawing/index.js';
 import { dayOf } from '../core/kept/index.js';
 import type { Garment } from '../core/garment/index.js';
 import { piecesOf, PROFILES, type Allowances, type Piece } from '../core/piece/index.js';
 import { COMPONENTS, draftGarment, findingWords, type Styled } from '../core/style/index.js';
 import { orderRefusalsSentence, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
-import { formatLength, readerIn, tapeFor, type Unit } from '../core/units/index.js';
-import { fewestPages, pageStep, PAPERS, toDxf, toSvg, type Paper } from '../formats/index.js';
+import { formatFigure, formatLength, readerIn, tapeFor, type Unit } from '../core/units/index.js';
+import { pagedDrawing, PAPERS, toDxf, toSvg, type Paper } from '../formats/index.js';
 import { sheetsPdf } from '../formats/sheet-pdf.js';
 import { rollPdf, tiledPdf } from '../formats/pdf.js';
 import { trueIt } from '../core/true-it/index.js';
@@ -83,6 +83,7 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
     person: 'From an order',
     method: draft.worked.sheet.name,
     date: dayOf(date),
+    allowance: (mm: number) => formatFigure(mm, tapeFor(order.unit)),
   };
   if (format === 'svg') return toSvg(pieceSheet(pieces, labels), title);
   if (format === 'dxf') return toDxf(pieceSheet(pieces, labels));
@@ -96,15 +97,7 @@ async function rendered(order: Order, draft: Draft, format: string, paperId: str
   };
   if (paperId === 'roll') return rollPdf(pieceSheet(pieces, labels), head, letterFiles);
   const paper = paperNamed(paperId);
-  const step = pageStep(paper);
-  const { drawing } = fewestPages(
-    [
-      pieceSheet(pieces, labels, undefined, undefined, false),
-      pagedSheet(pieces, labels, step),
-      pagedSheet(pieces, labels, step, undefined, true),
-    ],
-    paper,
-  );
+  const { drawing } = pagedDrawing(pieces, labels, paper);
   return tiledPdf(drawing, head, paper, letterFiles);
 }
 

@@ -4,11 +4,11 @@ import { readPage } from '../bench/read-pdf.js';
 import { letterFiles } from '../cli/fonts.js';
 import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
 import { pathLength } from '../core/geometry/index.js';
-import { pagedSheet, pieceSheet, type Drawing } from '../core/drawing/index.js';
+import { pieceSheet, type Drawing } from '../core/drawing/index.js';
 import { layOnPages } from '../core/drawing/paged-layout.js';
 import { garmentOf } from '../core/garment/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
-import { fewestPages, HOUSE_TILING, pageStep, PAPERS, planTiles, toSvg, unprintable } from './index.js';
+import { HOUSE_TILING, pagedDrawing, PAPERS, planTiles, toSvg, unprintable } from './index.js';
 import { rollPdf, tiledPdf } from './pdf.js';
 
 const outcome = computeDraft({ ...EMPTY_INPUT, measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 } });
@@ -186,13 +186,7 @@ describe('pages that are joined', () => {
 
   it('are as few as the pieces allow, never more than as they lie', () => {
     for (const one of PAPERS) {
-      const step = pageStep(one);
-      const layouts = [
-        drawing,
-        pagedSheet(pieces, labels, step),
-        pagedSheet(pieces, labels, step, undefined, true),
-      ] as const;
-      const { drawing: best, saved } = fewestPages(layouts, one);
+      const { drawing: best, saved } = pagedDrawing(pieces, labels, one);
       expect(planTiles(best, one).tiles.length).toBe(planTiles(drawing, one).tiles.length - saved);
       expect(saved).toBeGreaterThanOrEqual(0);
       // Moved or laid anew, every piece is still as large as it is.

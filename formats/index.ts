@@ -17,3 +17,4 @@ export {
   type Tiling,
 } from './tiles.js';
 export { unprintable, UNKNOWN_LETTER, type Alphabet } from './letters.js';
+export { pagedDrawing } from './paged.js';

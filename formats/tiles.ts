@@ -78,6 +78,15 @@ const placesOf = (drawing: Drawing): Point[] =>
     ];
   });
 
+/** The pages that a drawing lies on, by how many joins lie before them: `carries(column, row)`. */
+export function carriedBy(
+  drawing: Drawing,
+  step: { readonly x: number; readonly y: number },
+): (column: number, row: number) => boolean {
+  const cells = new Set(placesOf(drawing).map((p) => `${Math.floor(p.x / step.x)} ${Math.floor(p.y / step.y)}`));
+  return (column, row) => cells.has(`${column} ${row}`);
+}
+
 /** What is kept of a page, from one join to the next, in mm. */
 export const pageStep = (paper: Paper, tiling: Tiling = HOUSE_TILING): { readonly x: number; readonly y: number } => ({
   x: paper.width - 2 * tiling.margin - tiling.overlap,
@@ -106,7 +115,7 @@ function bestShift(
 }
 
 /** A drawing moved on its sheet, in mm. */
-function moved(drawing: Drawing, { x, y }: Point): Drawing {
+export function moved(drawing: Drawing, { x, y }: Point): Drawing {
   if (x === 0 && y === 0) return drawing;
   const move = (p: Point): Point => ({ x: p.x + x, y: p.y + y });
   return {
@@ -118,24 +127,27 @@ function moved(drawing: Drawing, { x, y }: Point): Drawing {
   };
 }
 
+/** Which of several layouts takes the fewest pages, how far it is moved on them, and how many pages that saves. */
+export interface FewestPages {
+  readonly layout: number;
+  readonly shift: Point;
+  readonly saved: number;
+}
+
 /**
- * Of several layouts of the same pieces the one that takes the fewest pages of a paper, moved on them so that the
- * fewest carry anything; with how many pages that saves over the first as it lies.
+ * Of several layouts of the same pieces the one that takes the fewest pages of a paper, and how it is moved on them so
+ * that the fewest carry anything; with how many pages that saves over the first as it lies.
  */
-export function fewestPages(
-  layouts: readonly [Drawing, ...Drawing[]],
-  paper: Paper,
-): { readonly drawing: Drawing; readonly saved: number } {
+export function fewestPages(layouts: readonly [Drawing, ...Drawing[]], paper: Paper): FewestPages {
   const step = pageStep(paper);
   const pages = (d: Drawing): number => planTiles(d, paper).tiles.length;
   const plain = pages(layouts[0]);
-  let best = { drawing: layouts[0], saved: 0 };
-  for (const layout of layouts) {
-    const shift = bestShift(layout, step);
+  let best: FewestPages = { layout: 0, shift: { x: 0, y: 0 }, saved: 0 };
+  for (const [layout, drawing] of layouts.entries()) {
+    const shift = bestShift(drawing, step);
     if (plain - shift.pages <= best.saved) continue;
-    const drawing = moved(layout, shift);
-    const saved = plain - pages(drawing);
-    if (saved > best.saved) best = { drawing, saved };
+    const saved = plain - pages(moved(drawing, shift));
+    if (saved > best.saved) best = { layout, shift, saved };
   }
   return best;
 }

@@ -2,7 +2,6 @@ import { proxy } from 'comlink';
 import type { Draft } from '../../core/chain/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
 import {
-  pagedSheet,
   pieceSheet,
   type Drawing,
   type SheetChoice,
@@ -12,9 +11,9 @@ import {
 import { grownGarment, piecesOf, PROFILE_ROLES, type Allowances, type Piece } from '../../core/piece/index.js';
 import { EDGE_WORDS } from '../../core/garment/index.js';
 import { draftGarment, NO_STYLE } from '../../core/style/index.js';
-import { formatLength, type Tape } from '../../core/units/index.js';
+import { formatFigure, formatLength, tapeFor, type Tape } from '../../core/units/index.js';
 import { dayOf, setOf, type Work } from '../../core/kept/index.js';
-import { fewestPages, pageStep, type Paper } from '../../formats/index.js';
+import { pagedDrawing, type Paper } from '../../formats/index.js';
 import type { Ink, PdfHead } from '../../formats/pdf.js';
 import { runJob, type Job } from '../shared/job.js';
 import type { Printer } from '../workers/print.worker.js';
@@ -39,6 +38,7 @@ function printed(
     person: `${work.person.name}, measured ${setOf(work).date}`,
     method: draft.worked.sheet.name + grownWords(work.draft.fit),
     date: dayOf(work.draft.changed),
+    allowance: (mm: number) => formatFigure(mm, tapeFor(work.person.unit)),
   };
   const { shrinkLength: length, shrinkWidth: width } = work.draft.fit;
   const { garment: net } = draftGarment(draft, work.draft.style ?? NO_STYLE, work.person.unit);
@@ -72,15 +72,7 @@ export function tiledDrawing(
   part?: string,
 ): { readonly drawing: Drawing; readonly saved: number } {
   const { pieces, labels } = printed(draft, work, allowances, part);
-  const step = pageStep(paper);
-  return fewestPages(
-    [
-      pieceSheet(pieces, labels, choice, undefined, false),
-      pagedSheet(pieces, labels, step, choice),
-      pagedSheet(pieces, labels, step, choice, true),
-    ],
-    paper,
-  );
+  return pagedDrawing(pieces, labels, paper, choice);
 }
 
 /** What stands at the head of the overview page. */

@@ -1,4 +1,4 @@
-import { boxOf, contains, flatten, type Path, type Point } from '../geometry/index.js';
+import { boxOf, contains, flatten, point, type Box, type Path, type Point } from '../geometry/index.js';
 
 /** A line of a label: its words and the height of their em at full size, in mm. */
 export interface LabelLine {
@@ -12,6 +12,26 @@ export interface LabelPlace {
   /** Clockwise, in degrees: upright, or a quarter turned where the piece is a strip. */
   readonly turn: 0 | 90;
   readonly scale: number;
+}
+
+/** Where pages are joined: from a first join at x and y one every `step`, both ways, in mm. */
+export interface Joins {
+  readonly x: number;
+  readonly y: number;
+  readonly step: { readonly x: number; readonly y: number };
+  /** Whether a page carries anything, by how many joins lie before it: words need no page of their own. */
+  readonly carries?: (column: number, row: number) => boolean;
+}
+
+/** Words keep so clear of a join, in mm. */
+const CLEAR_OF_JOIN = 2.5;
+
+/** True where no join goes through a box, nor near it, and its page is there for more than it. */
+export function clearOfJoins({ minX, minY, maxX, maxY }: Box, { x, y, step, carries }: Joins): boolean {
+  const cell = (at: number, first: number, every: number): number => Math.floor((at - first) / every);
+  const [column, row] = [cell(minX - CLEAR_OF_JOIN, x, step.x), cell(minY - CLEAR_OF_JOIN, y, step.y)];
+  if (column !== cell(maxX + CLEAR_OF_JOIN, x, step.x) || row !== cell(maxY + CLEAR_OF_JOIN, y, step.y)) return false;
+  return carries?.(column, row) ?? true;
 }
 
 /** An em is taken as so wide as high; letters are narrower on the whole. */
@@ -41,9 +61,15 @@ const sizeOf = (lines: readonly LabelLine[]): { width: number; above: number; be
 
 /**
  * A place for a label within a piece, clear of its outline: where it is wished, else the largest of some scales that
- * fits anywhere, upright before turned; nothing where none does. Outline in the coordinates of the sheet, mm.
+ * fits anywhere, upright before turned; nothing where none does. Where pages are joined, no join goes through it. Outline
+ * in the coordinates of the sheet, mm.
  */
-export function fitLabel(outline: Path, lines: readonly LabelLine[], wished: Point): LabelPlace | undefined {
+export function fitLabel(
+  outline: Path,
+  lines: readonly LabelLine[],
+  wished: Point,
+  joins?: Joins,
+): LabelPlace | undefined {
   const ring = flatten(outline, 0.5);
   const { width, above, below } = sizeOf(lines);
   const fits = (at: Point, turn: 0 | 90, scale: number): boolean => {
@@ -54,9 +80,8 @@ export function fitLabel(outline: Path, lines: readonly LabelLine[], wished: Poi
       const y = top + ((foot - top) * i) / 4;
       tried.push({ x, y: top }, { x, y: foot }, { x: left, y }, { x: right, y });
     }
-    return tried.every((p) =>
-      contains(ring, turn === 0 ? { x: at.x + p.x, y: at.y + p.y } : { x: at.x - p.y, y: at.y + p.x }),
-    );
+    const placed = tried.map((p) => (turn === 0 ? point(at.x + p.x, at.y + p.y) : point(at.x - p.y, at.y + p.x)));
+    return (joins === undefined || clearOfJoins(boxOf(placed), joins)) && placed.every((p) => contains(ring, p));
   };
   if (fits(wished, 0, 1)) return { at: wished, turn: 0, scale: 1 };
   const box = boxOf(ring);

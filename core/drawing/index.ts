@@ -3,3 +3,4 @@ export { DRAW_ALL, pagedSheet, pieceSheet, type SheetChoice, type SheetLabels } 
 export { testSquares } from './test-squares.js';
 export type { PageStep } from './paged-layout.js';
 export { wordsOfPage, type WrittenBlock, type WrittenPage, type WrittenRow } from './written.js';
+export { clearOfJoins, type Joins } from './fit-label.js';

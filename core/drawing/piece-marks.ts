@@ -1,8 +1,19 @@
-import { line, mapPath, point, type Path, type Point } from '../geometry/index.js';
+import {
+  crossLine,
+  directionAtPlace,
+  line,
+  mapPath,
+  pathLength,
+  placeAtLength,
+  point,
+  quarterTurn,
+  type Path,
+  type Point,
+} from '../geometry/index.js';
 import { partOutline, type LineMeaning, type Part, type PartMark } from '../garment/index.js';
 import type { Piece } from '../piece/index.js';
 import type { LineRole, Mark } from './drawing.js';
-import { fitLabel, labelOffsets, type LabelLine } from './fit-label.js';
+import { clearOfJoins, fitLabel, labelOffsets, type Joins, type LabelLine } from './fit-label.js';
 
 /** What a print says about itself on each piece. */
 export interface SheetLabels {
@@ -10,6 +21,10 @@ export interface SheetLabels {
   readonly person: string;
   readonly method: string;
   readonly date: string;
+  /** How the width of an allowance is said; nothing where the edges bear none. */
+  readonly allowance?: (mm: number) => string;
+  /** Where pages are joined: words keep clear of it. */
+  readonly joins?: Joins;
 }
 
 /** What is drawn. */
@@ -76,7 +91,8 @@ export function cutWords({ cut, leg, up, cloth }: Part, turnedOver = false): str
  * The words of a piece: below the line that the part keeps for them, else smaller or turned where they fit within it. A
  * piece too small for all of them bears its name and how it is cut; one too small for that its name alone.
  */
-function labelMarks({ part }: Piece, labels: SheetLabels, move: Move, turnedOver: boolean): Mark[] {
+function labelMarks(piece: Piece, labels: SheetLabels, move: Move, turnedOver: boolean): Mark[] {
+  const { part } = piece;
   const [a, b] = part.words.map(move) as [Point, Point];
   const wished = point(Math.min(a.x, b.x) + 10, a.y);
   const outline = mapPath(partOutline(part), move);
@@ -85,7 +101,7 @@ function labelMarks({ part }: Piece, labels: SheetLabels, move: Move, turnedOver
   const rest = [labels.title, labels.person, labels.method].map((text): LabelLine => ({ text, size: 5.5 }));
   const all = [name, ...rest, cut, { text: labels.date, size: 5.5 }].filter(({ text }) => text !== '');
   for (const lines of [all, [{ ...name, size: 8 }, cut], [{ ...name, size: 5.5 }]]) {
-    const place = fitLabel(outline, lines, wished);
+    const place = fitLabel(outline, lines, wished, labels.joins);
     if (!place) continue;
     const offsets = labelOffsets(lines);
     return lines.map(({ text, size }, i): Mark => {
@@ -101,8 +117,68 @@ function labelMarks({ part }: Piece, labels: SheetLabels, move: Move, turnedOver
       };
     });
   }
-  return [];
+  if (!labels.joins) return [];
+  // A piece on which no page has room for its words bears them over a join rather than not at all.
+  const { title, person, method, date } = labels;
+  return labelMarks(piece, { title, person, method, date }, move, turnedOver);
 }
+
+/** Figures of allowances are so high, in mm, and stand on widths of at least so much. */
+const FIGURE = 4;
+const NARROWEST = 4.5;
+/** Where along an edge its figure may stand, the middle first. */
+const ALONG = [0.5, 0.42, 0.58, 0.34, 0.66, 0.26, 0.74, 0.18, 0.82];
+/** A figure belongs to an edge of at least this length, in mm. */
+const SHORTEST = 30;
+
+/** How wide the allowance is at a place of an edge, measured on the drawing from the stitching line to the cut line. */
+function widthAt(cut: Path, at: Point, outward: Point): number | undefined {
+  const [hit] = crossLine(cut, at, outward)
+    .filter(({ along: far }) => far > 0.01)
+    .sort((a, b) => a.along - b.along);
+  return hit?.along;
+}
+
+/** The width of each allowance, written between stitching line and cut line along the edge. */
+function allowanceMarks({ part, cut }: Piece, labels: SheetLabels, move: Move, turnedOver: boolean): Mark[] {
+  const { allowance, joins } = labels;
+  if (!allowance) return [];
+  return part.edges.flatMap(({ path }): Mark[] => {
+    const length = pathLength(path);
+    if (length < SHORTEST) return [];
+    for (const share of ALONG) {
+      const place = placeAtLength(path, share * length);
+      const direction = directionAtPlace(path, place);
+      const outward = quarterTurn(direction);
+      const width = widthAt(cut, place.at, outward);
+      if (width === undefined || width < NARROWEST) continue;
+      const text = allowance(width);
+      const size = Math.min(FIGURE, width * 0.6);
+      const run = turnedOver ? point(-direction.x, direction.y) : direction;
+      // Words read from the left, or from below on an upright edge.
+      const reads = run.x > 1e-6 || (Math.abs(run.x) <= 1e-6 && run.y < 0) ? run : point(-run.x, -run.y);
+      const middle = move(point(place.at.x + (outward.x * width) / 2, place.at.y + (outward.y * width) / 2));
+      const half = (text.length * size * LETTER_WIDTH) / 2;
+      const base = quarterTurn(reads);
+      const at = point(
+        middle.x - reads.x * half + base.x * size * 0.33,
+        middle.y - reads.y * half + base.y * size * 0.33,
+      );
+      const box = {
+        minX: middle.x - half - size,
+        minY: middle.y - half - size,
+        maxX: middle.x + half + size,
+        maxY: middle.y + half + size,
+      };
+      if (joins && !clearOfJoins(box, joins)) continue;
+      return [{ kind: 'text', at, text, size, turn: (Math.atan2(reads.y, reads.x) * 180) / Math.PI }];
+    }
+    return [];
+  });
+}
+
+/** Figures are about so wide, as a share of their height. */
+const LETTER_WIDTH = 0.5;
 
 /** A line within a part, or the cross of a drill mark. */
 function markLines(part: Part, mark: PartMark, move: Move): Mark[] {
@@ -157,6 +233,7 @@ export function pieceMarks(
     ...part.marks.filter((mark) => !isFrame(mark)).flatMap((mark) => markLines(part, mark, move)),
     ...notchLines(piece, move),
     ...grainLines(part, move),
+    ...(choice.cut && choice.stitching ? allowanceMarks(piece, labels, move, turnedOver) : []),
     ...labelMarks(piece, labels, move, turnedOver),
   ];
 }
