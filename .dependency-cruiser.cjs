@@ -26,6 +26,7 @@ const stages = [
   'drawing',
   'chalk',
   'make',
+  'lay',
   'older',
   'workbook',
   'kept',

@@ -19,6 +19,7 @@ import { answerTo } from './answer.js';
 import { chalkAnswer } from './chalk-answer.js';
 import { letterFiles } from './fonts.js';
 import { garmentAnswer } from './garment-answer.js';
+import { layAnswer, layPicture, readLay, searched } from './lay.js';
 import { readOrder, type Order } from './order.js';
 import { componentAnswer, profileAnswer } from './style.js';
 import { trueAnswer } from './true-answer.js';
@@ -27,6 +28,7 @@ const USAGE = `Usage:
   upstride draft ORDER.json [--format json|svg|dxf|pdf] [--paper a4|letter|roll] [--out FILE]
   upstride true ORDER.json [--out FILE]
   upstride chalk ORDER.json [--format json|pdf] [--line cut|net] [--back own|front] [--tape STEP] [--paper a4|letter] [--out FILE]
+  upstride lay LAY.json [--seconds N] [--format json|svg|pdf|dxf] [--out FILE]
   upstride methods [--format text|json]
   upstride styles [--format text|json] [--unit cm|in]`;
 
@@ -199,6 +201,42 @@ async function trueCommand(args: readonly string[]): Promise<string | Uint8Array
   return delivered(content, values.out);
 }
 
+const MOST_SECONDS = 3600;
+
+async function layCommand(args: readonly string[]): Promise<string | Uint8Array> {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: {
+      seconds: { type: 'string', default: '20' },
+      format: { type: 'string', default: 'json' },
+      out: { type: 'string' },
+    },
+  });
+  const [file] = positionals;
+  if (file === undefined) throw new Fault(`Name the file of a lay.\n${USAGE}`);
+  const format = oneOf('format', values.format, ['json', 'svg', 'pdf', 'dxf']);
+  const seconds = Number(values.seconds);
+  if (!(seconds >= 0 && seconds <= MOST_SECONDS))
+    throw new Fault(`“${values.seconds}” is no number of seconds. Give one from 0 to ${MOST_SECONDS}.`);
+  const read = readLay(await readJson(file));
+  if (!read.ok) throw new Fault(read.told);
+  const found = read.lays.map((asked) => ({ asked, lay: searched(asked, seconds / read.lays.length) }));
+  const [first] = found;
+  if (!first) throw new Fault('None of the parts is of a cloth that was named. Name one of “cloths”.');
+  if (format === 'json') {
+    const answers = found.map(({ asked, lay }) => layAnswer(asked, lay));
+    const answer = read.several ? { lays: answers, notLaid: read.notLaid } : { ...answers[0], notLaid: read.notLaid };
+    return delivered(`${JSON.stringify(answer, undefined, 2)}\n`, values.out);
+  }
+  if (found.length > 1) throw new Fault('A picture shows one cloth. Name one alone, or ask for JSON.');
+  const drawing = layPicture(first.asked, first.lay);
+  if (format === 'svg') return delivered(toSvg(drawing, 'Lay'), values.out);
+  if (format === 'dxf') return delivered(toDxf(drawing), values.out);
+  const date = new Date();
+  return delivered(await rollPdf(drawing, { title: 'Lay', lines: [], date }, letterFiles), values.out);
+}
+
 /** A method as the command line lists it: its sheet, with every setting and choice that an order may name. */
 function methodAnswer(sheet: Sheet): object {
   const settings = settingsOf(sheet).map(({ least, most, kind, ...setting }) => ({
@@ -234,6 +272,7 @@ function answered([command, ...rest]: readonly string[]): Promise<string | Uint8
   if (command === 'draft') return draftCommand(rest);
   if (command === 'true') return trueCommand(rest);
   if (command === 'chalk') return chalkCommand(rest);
+  if (command === 'lay') return layCommand(rest);
   if (command === 'methods') return methodsCommand(rest);
   if (command === 'styles') return stylesCommand(rest);
   throw new Fault(USAGE);

@@ -152,6 +152,40 @@ describe('before the shears, and after', () => {
   });
 });
 
+describe('the lay', () => {
+  const bought = async (): Promise<number> => Number(/^([\d.]+) m/.exec(await room.text('[data-to-buy]'))?.[1]);
+
+  it('says at once how much cloth to buy, follows the cloth, and stops at a press with what it has', async () => {
+    await room.visit('/demo/draft/cook-kitchen/cut/lay');
+    await room.until('no lay', async () => (await bought()) > 0);
+    const wide = await bought();
+    expect(wide).toBeGreaterThan(0.9);
+    expect(wide).toBeLessThan(3);
+    expect((await room.driver.findElements({ css: '.lay-part' })).length).toBe(4);
+    await room.until('the first look does not end', () => room.has('[data-searching="false"]'));
+    await room.enter('Usable width', '90');
+    await room.until('narrow cloth takes more', async () => (await bought()) > wide);
+    await room.enter('Usable width', '20');
+    expect(await room.text('.bench')).toMatch(/is \d+\.\d cm across, the cloth 20\.0 cm\. Take wider cloth/);
+    await room.enter('Usable width', '150');
+    await room.choose('Nap', 'two-way');
+    await room.until('no lay', async () => (await bought()) > 0);
+    await room.until('the first look does not end', () => room.has('[data-searching="false"]'));
+    await room.press('Look on for 30 s');
+    await room.press('Stop');
+    expect(await bought()).toBeLessThanOrEqual(wide);
+    await room.choose('Lies', 'folded');
+    await room.until(
+      'a pair is cut at once',
+      async () => (await room.driver.findElements({ css: '.lay-part' })).length === 2,
+    );
+    await room.choose('Lies', 'open');
+    await room.until('no lay', async () => (await bought()) > 0);
+    await room.press('Save SVG');
+    expect(await readFile(await room.download('.svg'), 'utf8')).toContain('front.0');
+  });
+});
+
 describe('printing again', () => {
   it('takes single pages, says which there are not, and prints one part alone', async () => {
     await room.visit('/demo/draft/cellist-dress/cut');

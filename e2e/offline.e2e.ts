@@ -34,7 +34,7 @@ const VIEWS = [
     'choose/sheet',
   ].map((at) => `/demo/draft/lamp-plain/${at}`),
   ...['it', 'walk', 'curve', 'outline', 'report'].map((at) => `/demo/draft/lamp-plain/true/${at}`),
-  ...['chalk', 'ready', 'make', 'spec'].map((at) => `/demo/draft/lamp-plain/cut/${at}`),
+  ...['chalk', 'lay', 'ready', 'make', 'spec'].map((at) => `/demo/draft/lamp-plain/cut/${at}`),
 ];
 
 beforeAll(async () => {

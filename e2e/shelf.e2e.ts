@@ -171,6 +171,7 @@ const VIEWS = [
   '/demo/draft/lamp-leggings/finish',
   '/demo/draft/cook-kitchen/cut',
   '/demo/draft/cellist-dress/cut/chalk',
+  '/demo/draft/cellist-dress/cut/lay',
   '/demo/draft/cellist-dress/cut/ready',
   '/demo/draft/cellist-dress/cut/make',
   '/demo/draft/cellist-dress/cut/spec',

@@ -7,6 +7,7 @@ const SHEETS = [
     'Chalk sheet',
     'The draft as numbered moves with the sums done, to be chalked straight on cloth or drawn on paper.',
   ],
+  ['lay', 'Lay on cloth', 'How much cloth to buy, and how the pieces lie on it.'],
   ['ready', 'Ready to cut', 'What to measure once more before the shears.'],
   ['make', 'Make sheet', 'The order of sewing, to be ticked.'],
   ['spec', 'Spec sheet', 'Points of measure of the finished garment.'],

@@ -182,6 +182,13 @@ export const STATIONS = [
         tape: false,
       },
       {
+        id: 'lay',
+        label: 'Lay on cloth',
+        also: 'how much cloth, yardage, fabric, marker, nesting, buy, metres, yards',
+        View: lazy(() => import('../cut/LayView.js').then((m) => ({ default: m.LayView }))),
+        tape: false,
+      },
+      {
         id: 'make',
         label: 'Make sheet',
         also: 'order of sewing, sew, construction, instructions',

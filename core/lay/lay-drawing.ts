@@ -1,0 +1,56 @@
+import { line, point, type Path } from '../geometry/index.js';
+import type { Drawing, Mark } from '../drawing/index.js';
+import { oriented, type LayShape, type Placed } from './job.js';
+import { boundsOf, type Corner } from './polygon.js';
+
+/** Words on a part are so high, in mm, and at most so much of its height. */
+const WORDS = 16;
+const WORDS_SHARE = 0.25;
+
+/** The outline of a copy where it lies on the cloth. */
+export const placedOutline = (shape: LayShape, { x, y, turn, flipped }: Placed): Corner[] =>
+  oriented(shape.outline, turn, flipped).map(([px, py]): Corner => [px + x, py + y]);
+
+const closed = (corners: readonly Corner[]): Path =>
+  corners.map(([x, y], i) => {
+    const [x2, y2] = corners[(i + 1) % corners.length] as Corner;
+    return line(point(x, y), point(x2, y2));
+  });
+
+/** A lay as a drawing at full size: the cloth with every copy on it, its length to the right. */
+export function layDrawing(
+  shapes: readonly LayShape[],
+  placed: readonly Placed[],
+  { length, width }: { readonly length: number; readonly width: number },
+  nameOf: (id: string) => string,
+): Drawing {
+  const marks = placed.flatMap((p): Mark[] => {
+    const shape = shapes.find((s) => s.id === p.id);
+    if (!shape) return [];
+    const outline = placedOutline(shape, p);
+    const { left, right, low, high } = boundsOf(outline);
+    const text = nameOf(p.id);
+    const size = Math.min(WORDS, WORDS_SHARE * (high - low), (1.6 * (right - left)) / Math.max(1, text.length));
+    return [
+      { kind: 'line', role: 'cut', name: `${p.id}.${p.copy}`, part: p.id, path: closed(outline) },
+      {
+        kind: 'text',
+        at: point((left + right) / 2 - text.length * size * 0.25, (low + high) / 2 + size * 0.35),
+        text,
+        size,
+        turn: 0,
+      },
+    ];
+  });
+  const cloth: Corner[] = [
+    [0, 0],
+    [length, 0],
+    [length, width],
+    [0, width],
+  ];
+  return {
+    width: length,
+    height: width,
+    marks: [{ kind: 'line', role: 'construction', name: 'cloth', path: closed(cloth) }, ...marks],
+  };
+}

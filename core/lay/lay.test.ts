@@ -1,0 +1,291 @@
+import polygonClipping from 'polygon-clipping';
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { jigsaw } from '../../bench/jigsaw.js';
+import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
+import { enclosedArea } from '../geometry/index.js';
+import { HOUSE_ALLOWANCES, piecesOf } from '../piece/index.js';
+import { draftGarment } from '../style/index.js';
+import { convexParts } from './convex-parts.js';
+import { outward } from './outward.js';
+import { Overlap } from './overlap.js';
+import { areaOf, boundsOf, tidied, turnOf, type Corner, type Polygon } from './polygon.js';
+import { randomOf } from './search.js';
+import {
+  clothsOf,
+  clothWords,
+  garmentShapes,
+  layDrawing,
+  layFault,
+  LayJob,
+  layOf,
+  placedOutline,
+  toBuy,
+  type FoundLay,
+  type LayCloth,
+  type LayShape,
+} from './index.js';
+
+type Ring = [number, number][];
+
+const ring = (p: readonly Corner[]): Ring => p.map(([x, y]): [number, number] => [x, y]);
+
+/** How deep two outlines lie in one another at most, by a package that took no part in laying them, in mm. */
+function overlapOf(a: readonly Corner[], b: readonly Corner[]): number {
+  const [p, q] = [boundsOf(a), boundsOf(b)];
+  if (p.right <= q.left || q.right <= p.left || p.high <= q.low || q.high <= p.low) return 0;
+  return polygonClipping.intersection([ring(a)], [ring(b)]).reduce((worst, polygon) => {
+    const outer = polygon[0] ?? [];
+    const round = outer.reduce((sum, [x, y], i) => {
+      const [x2, y2] = outer[(i + 1) % outer.length] ?? [x, y];
+      return sum + Math.hypot(x2 - x, y2 - y);
+    }, 0);
+    // A thin sliver is as deep as its area over half its girth.
+    return Math.max(worst, round > 0 ? (2 * Math.abs(areaOf(outer))) / round : 0);
+  }, 0);
+}
+
+/** What is wrong with a lay. */
+function faultsOf(shapes: readonly LayShape[], { width }: LayCloth, { placed, length, use }: FoundLay): string[] {
+  const out: string[] = [];
+  const lying = placed.map((p) => {
+    const shape = shapes.find((s) => s.id === p.id) as LayShape;
+    if (!shape.turns.includes(p.turn)) out.push(`${p.id} turned ${p.turn}`);
+    const outline = placedOutline(shape, p);
+    const { left, right, low, high } = boundsOf(outline);
+    if (left < -0.01 || low < -0.01 || high > width + 0.01 || right > length + 0.01) out.push(`${p.id} off the cloth`);
+    return outline;
+  });
+  lying.forEach((a, i) => {
+    lying.slice(i + 1).forEach((b, k) => {
+      const deep = overlapOf(a, b);
+      if (deep > 0.01) out.push(`${placed[i]?.id} in ${placed[i + 1 + k]?.id} by ${deep.toFixed(3)}`);
+    });
+  });
+  for (const shape of shapes) {
+    const own = placed.filter((p) => p.id === shape.id);
+    if (own.length !== shape.count) out.push(`${shape.id} ${own.length} of ${shape.count}`);
+    const flipped = own.filter((p) => p.flipped).length;
+    if (flipped !== (shape.mirrored ? Math.floor(shape.count / 2) : 0)) out.push(`${shape.id} flipped ${flipped}`);
+  }
+  const net = shapes.reduce((sum, s) => sum + s.count * Math.abs(areaOf(s.outline)), 0);
+  if (Math.abs(use - net / (length * width)) > 1e-9) out.push('use');
+  return out;
+}
+
+/** Every lay that a search gives in so many steps. */
+function laysOf(shapes: readonly LayShape[], cloth: LayCloth, seed: number, steps: number): FoundLay[] {
+  let left = steps;
+  return [...layOf(new LayJob(shapes, cloth), seed, () => left-- <= 0)];
+}
+
+const SETS = ['one-pair-two-way', 'one-pair-one-way', 'two-pairs-two-way'].map((name) => {
+  const file = new URL(`../../bench/lay-sets/${name}.json`, import.meta.url);
+  return { name, ...(JSON.parse(readFileSync(file, 'utf8')) as { cloth: LayCloth; shapes: LayShape[] }) };
+});
+
+/** A star-shaped polygon with hollows, of so many corners. */
+function blob(random: () => number, corners: number): Polygon {
+  return tidied(
+    Array.from({ length: corners }, (_, i): Corner => {
+      const angle = (2 * Math.PI * i) / corners;
+      const far = 40 + 100 * random();
+      return [far * Math.cos(angle), far * Math.sin(angle)];
+    }),
+  );
+}
+
+describe('an outline made ready for laying', () => {
+  it('has fewer corners, and lies nowhere inside the one it stands for', () => {
+    for (const { shapes } of SETS.slice(0, 1)) {
+      for (const { outline } of shapes) {
+        const net = tidied(outline);
+        const simple = outward(net);
+        expect(simple.length).toBeLessThanOrEqual(net.length);
+        const cut = polygonClipping.difference([ring(net)], [ring(simple)]);
+        const lost = cut.reduce((sum, p) => sum + Math.abs(areaOf(p[0] ?? [])), 0);
+        expect(lost).toBeLessThan(0.01);
+        expect(areaOf(simple)).toBeLessThan(areaOf(net) * 1.005);
+      }
+    }
+  });
+
+  it('is cut into convex parts that are it, no more and no less', () => {
+    const random = randomOf(7);
+    for (let i = 0; i < 200; i++) {
+      const polygon = blob(random, 3 + Math.floor(random() * 22));
+      const parts = convexParts(polygon);
+      expect(parts.reduce((sum, p) => sum + areaOf(p), 0)).toBeCloseTo(areaOf(polygon), 6);
+      for (const part of parts) {
+        part.forEach((c, k) => {
+          const [b, d] = [part[(k + 1) % part.length] as Corner, part[(k + 2) % part.length] as Corner];
+          expect(turnOf(c, b, d)).toBeGreaterThan(-1e-5);
+        });
+      }
+    }
+  });
+
+  it('lies in another as deep as it has to be moved at least: none where they are apart, none missed', () => {
+    const random = randomOf(11);
+    for (let i = 0; i < 300; i++) {
+      const [a, b] = [blob(random, 9), blob(random, 7)];
+      const lying = (p: Polygon): { parts: readonly Polygon[]; bounds: ReturnType<typeof boundsOf> } => ({
+        parts: convexParts(p),
+        bounds: boundsOf(p),
+      });
+      const table = new Overlap(lying(a), lying(b), 0);
+      const [x, y] = [(random() * 2 - 1) * 300, (random() * 2 - 1) * 300];
+      const moved = b.map(([px, py]): Corner => [px + x, py + y]);
+      const deep = overlapOf(a, moved);
+      const depth = table.depth(x, y);
+      if (deep > 0.01) expect(depth).toBeGreaterThan(0);
+      if (depth > 0.01) expect(deep).toBeGreaterThan(0);
+    }
+  });
+});
+
+describe('a lay', () => {
+  it('has no part in another, none off the cloth, none turned against the nap, at every step of the search', () => {
+    for (const { name, shapes, cloth } of SETS) {
+      const lays = laysOf(shapes, cloth, 1, 400);
+      for (const lay of [lays[0], lays[Math.floor(lays.length / 2)], lays.at(-1)]) {
+        expect([name, lay && faultsOf(shapes, cloth, lay)]).toEqual([name, []]);
+      }
+    }
+  }, 120_000);
+
+  it('gets shorter and shorter, and never longer than the first that is there at once', () => {
+    const [set] = SETS;
+    if (!set) throw new Error('no set');
+    const lays = laysOf(set.shapes, set.cloth, 3, 900);
+    const lengths = lays.map((l) => l.length);
+    for (const [i, length] of lengths.entries()) if (i > 0) expect(length).toBeLessThan(lengths[i - 1] as number);
+    expect(lays.at(-1)?.use).toBeGreaterThan(0.7);
+  }, 120_000);
+
+  it('is the same for the same seed', () => {
+    const [set] = SETS;
+    if (!set) throw new Error('no set');
+    const once = laysOf(set.shapes, set.cloth, 5, 300).at(-1);
+    expect(laysOf(set.shapes, set.cloth, 5, 300).at(-1)).toEqual(once);
+  }, 60_000);
+
+  it('keeps the gap that is asked for', () => {
+    const square = (id: string): LayShape => ({
+      id,
+      outline: [
+        [0, 0],
+        [100, 0],
+        [100, 100],
+        [0, 100],
+      ],
+      count: 3,
+      turns: [0],
+      mirrored: false,
+    });
+    const shapes = [square('a'), square('b')];
+    const lay = laysOf(shapes, { width: 320, gap: 5 }, 1, 200).at(-1);
+    if (!lay) throw new Error('no lay');
+    const boxes = lay.placed.map((p) => boundsOf(placedOutline(shapes[p.id === 'a' ? 0 : 1] as LayShape, p)));
+    boxes.forEach((a, i) => {
+      boxes.slice(i + 1).forEach((b) => {
+        const apart = Math.max(b.left - a.right, a.left - b.right, b.low - a.high, a.low - b.high);
+        expect(apart).toBeGreaterThan(4.99);
+      });
+    });
+  });
+
+  it('finds jigsaws of a few pieces nearly whole again', () => {
+    const { shapes, width } = jigsaw(6, 1);
+    const lay = laysOf(shapes, { width, gap: 0 }, 1, 2500).at(-1);
+    expect(lay && faultsOf(shapes, { width, gap: 0 }, lay)).toEqual([]);
+    expect(lay?.use).toBeGreaterThan(0.8);
+  }, 120_000);
+
+  it('takes the pieces of a garment cloth by cloth, pairs mirrored; folded cloth gives a pair at a cut', () => {
+    const outcome = computeDraft({
+      ...EMPTY_INPUT,
+      measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 },
+    });
+    if (!outcome.ok) throw new Error('must draft');
+    const style = ['fly', 'slantPocket', 'band'].map((id) => ({ id, values: {} }));
+    const pieces = piecesOf(draftGarment(outcome.value, style, 'cm').garment, HOUSE_ALLOWANCES);
+    expect(clothsOf(pieces)).toEqual(['shell', 'pocketing', 'interfacing']);
+    const open = garmentShapes(pieces, 'shell', 'one-way', 'open');
+    expect(open.find((s) => s.id === 'front')).toMatchObject({ count: 2, mirrored: true, turns: [0] });
+    const folded = garmentShapes(pieces, 'shell', 'two-way', 'folded');
+    expect(folded.find((s) => s.id === 'front')).toMatchObject({ count: 1, mirrored: false, turns: [0, 180] });
+    expect(folded.find((s) => s.id === 'flyFacing')?.count).toBe(1);
+    const front = pieces.find((p) => p.part.id === 'front');
+    const box = boundsOf(open.find((s) => s.id === 'front')?.outline ?? []);
+    const ys = front?.cut.flatMap(({ p0 }) => [p0.y]) ?? [];
+    // The grain lies along the cloth: what is long on the piece is long on the cloth.
+    expect(box.right - box.left).toBeCloseTo(Math.max(...ys) - Math.min(...ys), 0);
+    const cloth = { width: 1500, gap: 0 };
+    const lay = laysOf(open, cloth, 1, 500).at(-1);
+    expect(lay && faultsOf(open, cloth, lay)).toEqual([]);
+    expect(lay?.length).toBeGreaterThan(900);
+    expect(lay?.length).toBeLessThan(2000);
+    if (!lay) return;
+    const drawing = layDrawing(open, lay.placed, { length: lay.length, width: 1500 }, (id) => id);
+    expect(drawing.marks.filter((m) => m.kind === 'line' && m.role === 'cut')).toHaveLength(lay.placed.length);
+  }, 60_000);
+
+  it('opens out what is cut on the fold: twice the area of the half, and no more', () => {
+    const outcome = computeDraft({
+      ...EMPTY_INPUT,
+      figure: 'child',
+      measured: { waist: 560, hip: 680, crotchDepth: 210, inseam: 560 },
+    });
+    if (!outcome.ok) throw new Error('must draft');
+    const pieces = piecesOf(
+      draftGarment(outcome.value, [{ id: 'zip', values: { at: 'side' } }], 'cm').garment,
+      HOUSE_ALLOWANCES,
+    );
+    const folded = pieces.filter((p) => p.part.cut.how === 'on the fold');
+    expect(folded.length).toBeGreaterThan(0);
+    for (const { part, cut } of folded) {
+      const shape = garmentShapes(pieces, part.cloth, 'none', 'open').find((s) => s.id === part.id);
+      expect(Math.abs(areaOf(shape?.outline ?? []))).toBeCloseTo(2 * Math.abs(enclosedArea(cut)), 0);
+    }
+  });
+
+  it.each([
+    [{ width: 300, gap: 0 }, 'The part “wide” is 400 across, the cloth 300. Take wider cloth'],
+    [{ width: 0, gap: 0 }, 'The cloth is 0 wide. Give a usable width'],
+    [{ width: NaN, gap: 0 }, 'Give a usable width'],
+    [{ width: 1500, gap: -1 }, 'The gap between parts is -1'],
+  ])('refuses cloth that cannot be: %o', (cloth, told) => {
+    const wide: LayShape = {
+      id: 'wide',
+      outline: [
+        [0, 0],
+        [100, 0],
+        [100, 400],
+        [0, 400],
+      ],
+      count: 1,
+      turns: [0],
+      mirrored: false,
+    };
+    expect(layFault([wide], cloth, String)).toContain(told);
+    expect(layFault([wide], { width: 1500, gap: 2 }, String)).toBeUndefined();
+    expect(layFault([], { width: 1500, gap: 2 }, String)).toContain('nothing to lay');
+    expect(layFault([{ ...wide, outline: [[0, 0]] }], { width: 1500, gap: 2 }, String)).toContain('no area');
+    expect(layFault([{ ...wide, count: 900 }], { width: 1500, gap: 2 }, String)).toContain('500 at most');
+  });
+});
+
+describe('how much to buy', () => {
+  it('is rounded up to what shops cut, and said as one asks for it', () => {
+    expect(clothWords(toBuy(1411, 'cm'), 'cm')).toBe('1.45 m');
+    expect(clothWords(toBuy(1450, 'cm'), 'cm')).toBe('1.45 m');
+    expect(clothWords(toBuy(1411, 'in'), 'in')).toBe('1 5/8 yd');
+    expect(clothWords(toBuy(900, 'in'), 'in')).toBe('1 yd');
+    expect(clothWords(toBuy(400, 'in'), 'in')).toBe('1/2 yd');
+    for (let mm = 100; mm < 4000; mm += 37) {
+      expect(toBuy(mm, 'in')).toBeGreaterThanOrEqual(mm);
+      expect(toBuy(mm, 'cm') - mm).toBeLessThan(50);
+    }
+  });
+});
