@@ -35,7 +35,6 @@ await picture('welcome', '/', '.welcome svg');
 await picture('keep', '/demo', '.shelf .picture');
 await picture('measure', '/demo/draft/ticket-plain/measure', '.doubt');
 await picture('crew', '/demo/crew', '.MuiDataGrid-row');
-await picture('sizes', '/demo/sizes', '.MuiDataGrid-row');
 await theme('light');
 // Before anything is changed for another picture.
 await picture('finish', '/demo/draft/cellist-dress/finish', '[data-handle]', async () => {
@@ -53,9 +52,6 @@ await picture('compare', '/demo/draft/cellist-dress/choose/compare', '.compare-d
   for (const id of ['close', 'front-first']) {
     await (await room.at(`//label[span[.="Lay over"]]//option[@value="method:${id}"]`)).click();
   }
-});
-await picture('steps', '/demo/draft/cellist-dress/choose/steps', '.step-list', async () => {
-  await (await room.at('//button[contains(., "Back: Draw the crotch curve")]')).click();
 });
 await picture('sheet', '/demo/draft/lamp-plain/choose/sheet', '.sheet-table', async () => {
   await room.press('Make it my own');
