@@ -43,6 +43,7 @@ await picture('finish', '/demo/draft/cellist-dress/finish', '[data-handle]', asy
 await picture('chalk', '/demo/draft/rigger-work/cut/chalk', '[data-move]', async () => {
   for (let i = 0; i < 10; i++) await room.press('Next move');
 });
+await picture('cut', '/demo/draft/cellist-dress/cut', '.tile-preview svg');
 await picture('lay', '/demo/draft/cellist-dress/cut/lay', '[data-searching="false"]');
 await picture('choose', '/demo/draft/rigger-work/choose', '.choice');
 await picture('advise', '/demo/draft/puppeteer-black/choose/advise', '[data-advice]', async () => {
@@ -88,7 +89,6 @@ await picture('curve', '/demo/draft/puppeteer-black/true/curve', '.curve-drawing
 await picture('outline', '/demo/draft/cook-copy/true/outline', '[data-reference-outline]', async () => {
   await room.press('Figures');
 });
-await picture('cut', '/demo/draft/cellist-dress/cut', '.tile-preview svg');
 await resize(driver, 390, 844, true);
 await picture('measure-telephone', '/demo/draft/lamp-plain/measure', '#measure-waist');
 await browser.quit();
