@@ -16,7 +16,7 @@ async function file(json: unknown): Promise<string> {
 const INCHES = {
   measurements: { unit: 'in', waist: 31, hip: '40 1/2', crotchDepth: '10 3/4', inseam: 30 },
   method: 'sixteenths',
-  style: [{ id: 'fly' }, { id: 'band' }],
+  style: { fly: true, band: true },
 };
 const METRIC = { measurements: { unit: 'cm', waist: 78, hip: 100, crotchDepth: 27.2, inseam: 78 } };
 
@@ -147,7 +147,7 @@ describe('upstride chalk', () => {
   it('refuses what a draft is refused for, and a style that cannot be', async () => {
     const bad = await command(['chalk', await file({ measurements: { waist: 78 } })]);
     expect(bad.status).toBe(1);
-    const style = await command(['chalk', await file({ ...METRIC, style: [{ id: 'band', length: 40 }] })]);
+    const style = await command(['chalk', await file({ ...METRIC, style: { band: { length: 40 } } })]);
     expect(style.status).toBe(1);
     expect(style.error.length).toBeGreaterThan(20);
   });

@@ -24,7 +24,7 @@ interface Answer {
 
 const ORDER = {
   measurements: { unit: 'cm', waist: 78, hip: 100, crotchDepth: 27.2, inseam: 78 },
-  style: [{ id: 'fly' }, { id: 'slantPocket' }, { id: 'band' }],
+  style: { fly: true, slantPocket: true, band: true },
 };
 const CLOTH = { width: 1500, fold: 'open', nap: 'one-way', gap: 2 };
 

@@ -1,28 +1,17 @@
 import Button from '@mui/material/Button';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Cloth } from '../../core/garment/index.js';
-import {
-  clothsOf,
-  clothWords,
-  garmentShapes,
-  layDrawing,
-  layFault,
-  toBuy,
-  type FoundLay,
-  type LayCloth,
-  type LayShape,
-} from '../../core/lay/index.js';
+import { clothsOf, clothWords, garmentShapes, layDrawing, layFault, toBuy } from '../../core/lay/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { pathData, toDxf, toSvg } from '../../formats/index.js';
 import { withFractions } from '../shared/fractions.js';
-import type { Job } from '../shared/job.js';
 import { LengthField } from '../shared/LengthField.js';
 import { PickLine } from '../shared/PickLine.js';
 import { fileName, saveFile } from '../shared/save-file.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { usePreferences, type Preferences } from '../store/preferences.js';
 import { useTape, useUnit, useWork } from '../store/work-context.js';
-import { startLay } from './lay-search.js';
+import { useLay } from './use-lay.js';
 import { useSheetSource } from './use-sheets.js';
 import './cut.css';
 
@@ -41,78 +30,8 @@ const CLOTHS: Readonly<Record<Cloth, string>> = {
   interfacing: 'Interfacing',
 };
 
-/** A first look is so long, in ms; gone on for at a press. */
-const FIRST_MS = 3000;
+/** A search is gone on with for so long at a press, in ms. */
 const ON_MS = 30_000;
-/** What was changed stands so long before it is laid, in ms. */
-const SETTLED_MS = 150;
-
-/** What is laid on what: a lay of other shapes, or on other cloth, is not shown. */
-interface Asked {
-  readonly shapes: readonly LayShape[];
-  readonly cloth: LayCloth;
-}
-
-interface Searching {
-  readonly asked: Asked;
-  readonly found: FoundLay | undefined;
-  readonly busy: boolean;
-  readonly failed: boolean;
-}
-
-/** The search for the shapes at hand: begun at once, gone on at a press, stopped at a press; the shortest is kept. */
-function useLay(shapes: readonly LayShape[], cloth: LayCloth, fault: string | undefined) {
-  const [state, setState] = useState<Searching>();
-  const job = useRef<Job<FoundLay>>(undefined);
-  const seed = useRef(0);
-  const { width, gap } = cloth;
-  const asked = useMemo((): Asked => ({ shapes, cloth: { width, gap } }), [shapes, width, gap]);
-  const search = useMemo(
-    () =>
-      (ms: number): void => {
-        job.current?.stop();
-        seed.current++;
-        const better = (was: Searching | undefined, found: FoundLay): FoundLay =>
-          was?.asked === asked && was.found && was.found.length <= found.length ? was.found : found;
-        setState((was) => ({ asked, found: was?.asked === asked ? was.found : undefined, busy: true, failed: false }));
-        const hear = (found: FoundLay, busy: boolean): void => {
-          setState((was) =>
-            job.current === started ? { asked, found: better(was, found), busy, failed: false } : was,
-          );
-        };
-        const started = startLay(asked.shapes, asked.cloth, seed.current, ms, (found) => {
-          hear(found, true);
-        });
-        job.current = started;
-        started.answer
-          .then((found) => {
-            hear(found, false);
-          })
-          .catch(() => {
-            setState((was) => (job.current === started && was ? { ...was, busy: false, failed: true } : was));
-          });
-      },
-    [asked],
-  );
-  useEffect(() => {
-    // A figure that is still being typed begins no search for each of its digits.
-    const timer = window.setTimeout(() => {
-      if (fault === undefined && shapes.length > 0) search(FIRST_MS);
-    }, SETTLED_MS);
-    return () => {
-      window.clearTimeout(timer);
-      job.current?.stop();
-      job.current = undefined;
-    };
-  }, [search, fault, shapes.length]);
-  const stop = (): void => {
-    job.current?.stop();
-    job.current = undefined;
-    setState((was) => (was ? { ...was, busy: false } : was));
-  };
-  const shown = state?.asked === asked ? state : undefined;
-  return { found: shown?.found, busy: shown?.busy ?? false, failed: shown?.failed ?? false, search, stop };
-}
 
 /** The lay: the pieces of one cloth on it, as short as it is found, and how much to buy. */
 export function LayView() {
