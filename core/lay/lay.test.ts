@@ -110,6 +110,27 @@ describe('an outline made ready for laying', () => {
     }
   });
 
+  it('lies nowhere inside it, on round and hollow outlines of many corners', () => {
+    const random = randomOf(31);
+    for (let i = 0; i < 60; i++) {
+      const [waves, deep] = [2 + Math.floor(random() * 4), 0.05 + 0.25 * random()];
+      const net = tidied(
+        Array.from({ length: 80 }, (_, k): Corner => {
+          const angle = (2 * Math.PI * k) / 80;
+          const far = 200 * (1 + deep * Math.sin(waves * angle));
+          return [far * Math.cos(angle), far * Math.sin(angle)];
+        }),
+      );
+      const simple = outward(net);
+      expect(simple.length).toBeLessThan(net.length);
+      const lost = polygonClipping
+        .difference([ring(net)], [ring(simple)])
+        .reduce((sum, p) => sum + Math.abs(areaOf(p[0] ?? [])), 0);
+      expect(lost).toBeLessThan(0.01);
+      expect(areaOf(simple)).toBeLessThan(areaOf(net) * 1.0045);
+    }
+  });
+
   it('is cut into convex parts that are it, no more and no less', () => {
     const random = randomOf(7);
     for (let i = 0; i < 200; i++) {
@@ -169,6 +190,22 @@ describe('a lay', () => {
     const once = laysOf(set.shapes, set.cloth, 5, 300).at(-1);
     expect(laysOf(set.shapes, set.cloth, 5, 300).at(-1)).toEqual(once);
   }, 60_000);
+
+  it('is free of overlap on sets of all kinds: hollow shapes, mirrored and turned, many and few', () => {
+    const random = randomOf(23);
+    for (let i = 0; i < 60; i++) {
+      const shapes = Array.from({ length: 2 + Math.floor(random() * 3) }, (_, k): LayShape => ({
+        id: `s${k}`,
+        outline: blob(random, 4 + Math.floor(random() * 30)),
+        count: 1 + Math.floor(random() * 3),
+        turns: random() < 0.5 ? [0] : [0, 180],
+        mirrored: random() < 0.5,
+      }));
+      const cloth = { width: 300 + 500 * random(), gap: random() < 0.5 ? 0 : 2 };
+      const lay = laysOf(shapes, cloth, i, 25).at(-1);
+      expect([i, lay && faultsOf(shapes, cloth, lay)]).toEqual([i, []]);
+    }
+  }, 120_000);
 
   it('keeps the gap that is asked for', () => {
     const square = (id: string): LayShape => ({
