@@ -136,7 +136,7 @@ function RoundingTable({ sheet }: { sheet: ChalkSheet }) {
       </caption>
       <thead>
         <tr>
-          <th scope="col" />
+          <th scope="col">Figure</th>
           <th scope="col">Drawn</th>
           <th scope="col">Chalked</th>
           <th scope="col">More</th>

@@ -42,6 +42,7 @@ export function MakeView() {
   return (
     <>
       <main id="board" className="board sheet-page" aria-label="Make sheet" tabIndex={0}>
+        <h2 className="visually-hidden">The work, step by step</h2>
         {page && source ? (
           <WrittenSheet page={page} sheet="make" />
         ) : (

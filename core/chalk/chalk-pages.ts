@@ -170,7 +170,7 @@ export function chalkPages(sheet: ChalkSheet, title = 'Chalk sheet'): WrittenPag
           as: 'heading',
           words: `What rounding to ${tape.label} does${one.leg === 'both' ? '' : `, ${one.leg} leg`}`,
         },
-        { as: 'table', head: ['', 'Drawn', 'Chalked', 'More'], rows: roundingRows(one, sheet) },
+        { as: 'table', head: ['Figure', 'Drawn', 'Chalked', 'More'], rows: roundingRows(one, sheet) },
       ]),
       {
         as: 'paragraph',
