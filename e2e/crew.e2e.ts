@@ -204,7 +204,9 @@ describe('merging a workbook', () => {
     const theirs = book.replace('"waist": 1120', '"waist": 1130');
     expect(theirs).not.toBe(book);
     await (await room.find('[aria-label="Workbook file"]')).sendKeys(await file('theirs.json', theirs));
-    expect(await room.text('.conflicts')).toMatch(/Cook, measured 2026-05-07\s+Differs in waist/);
+    await room.until('what differs is not told', async () =>
+      /Cook, measured 2026-05-07\s+Differs in waist/.test(await room.text('.conflicts')),
+    );
     await room.press('Merge');
     await room.until('not told', async () => (await room.text('.MuiSnackbar-root')).includes('1 decided'));
     await room.visit('/demo/person/cook/history');

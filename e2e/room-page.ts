@@ -57,7 +57,7 @@ export class RoomPage {
   async press(label: string): Promise<void> {
     const xpath = `//*[self::button or self::a][normalize-space()="${label}" or @aria-label="${label}"]`;
     const button = await this.driver.wait(until.elementLocated(By.xpath(xpath)), SOON).catch(async () => {
-      if (await this.has('.bench-index')) await this.reveal(xpath);
+      await this.reveal(xpath);
       return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT, `no button “${label}”`);
     });
     await this.driver.wait(until.elementIsEnabled(button), WAIT);

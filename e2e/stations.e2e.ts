@@ -137,14 +137,22 @@ describe('cutting', () => {
     expect((width / 72) * 2.54).toBeCloseTo(Number(/One sheet, ([\d.]+)/.exec(await pages())?.[1]), 0);
   });
 
-  it('takes allowances that the cut line follows, and refuses one that is too wide', async () => {
-    const outline = async (): Promise<string> =>
-      (await (await room.find('.tile-preview path[stroke-dasharray="6 3"]')).getAttribute('d')) ?? '';
+  it('follows the allowances that are set at Finish, where one that is too wide is refused', async () => {
+    const outline = async (): Promise<string> => {
+      await room.goTo('cut');
+      return (await (await room.find('.tile-preview path[stroke-dasharray="6 3"]')).getAttribute('d')) ?? '';
+    };
+    await room.section('Print');
     const before = await outline();
+    await room.goTo('finish');
+    await room.find('[data-piece-button]');
+    await room.section('Edges');
     await room.enter('Side', '2.5');
     expect(await outline()).not.toBe(before);
+    await room.goTo('finish');
+    await room.find('[data-piece-button]');
     await room.enter('Hem', '30');
-    expect(await room.text('aside [role=status]')).toContain('Hem allowance must be between 0 and 12.0 cm');
+    await room.until('not refused', async () => (await room.text('.bench')).includes('lies between 0 and 12.0 cm'));
     await room.press('Undo');
     expect(await outline()).toBe(before);
   });
