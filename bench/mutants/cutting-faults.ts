@@ -66,7 +66,6 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     'return Math.floor(mm / whole) * whole;',
     CHALK,
   ),
-  fault('an offcut given twice', 'core/chalk/cloth.ts', 'given.add(piece.part);', '', CHALK),
   // The order of sewing.
   fault(
     'no seam needs another',

@@ -176,6 +176,34 @@ describe('a chalk sheet', () => {
     }
   });
 
+  it('counts the darts out of the waist: what is chalked, less its darts, is what the rounding says', () => {
+    const { sheet } = sheetOf(draftBy('quarter-and-half'), { line: 'net', tape: '0.5' });
+    let more = 0;
+    for (const { laid, at } of sheet.parts) {
+      const stations = laid.stretches.map((s) => s.from);
+      const between = (a: Pair, b: Pair): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
+      const pairOf = ({ x, y }: { x: number; y: number }): Pair => [x, y];
+      const ends = ['centre waist', 'side waist'].map((is) => stations.find((s) => s.is === is));
+      const [centre, side] = ends;
+      if (!centre || !side) throw new Error('no waist');
+      const chalkedAt = (id: string, drawn: { x: number; y: number }): Pair => pairOf(at.get(id) ?? drawn);
+      more +=
+        between(chalkedAt(centre.id, centre.at), chalkedAt(side.id, side.at)) -
+        between(pairOf(centre.at), pairOf(side.at));
+      for (const d of laid.darts) {
+        const chalkedWide = between(
+          chalkedAt(`${d.id}.centreLeg`, d.centreLeg),
+          chalkedAt(`${d.id}.sideLeg`, d.sideLeg),
+        );
+        more -= chalkedWide - between(pairOf(d.centreLeg), pairOf(d.sideLeg));
+      }
+    }
+    expect(sheet.parts.some((p) => p.laid.darts.length > 0)).toBe(true);
+    const waist = sheet.rounding[0]?.figures.waist;
+    expect(Math.abs(2 * more)).toBeLessThan(5.5);
+    expect(Math.abs(2 * more - (waist?.chalked ?? 0) + (waist?.drawn ?? 0))).toBeLessThan(1.2);
+  });
+
   it('puts every point on a mark of the tape, or half a step over where it says so', () => {
     const { sheet } = sheetOf(draftBy('sixteenths'), { line: 'cut' }, NO_STYLE, 'in');
     const step = toMm(1 / 8, 'in');
@@ -210,6 +238,8 @@ describe('a chalk sheet', () => {
     expect(waist?.say).toMatch(/^Centre waist\. From the front’s centre waist in [\d.]+, [\d.]+ up\.$/);
     const front = sheet.moves.find((m) => m.part === 'front' && m.say.startsWith('Crotch point'));
     expect(crotch?.from).toEqual(front?.to);
+    const [ahead, behind] = ['front', 'back'].map((id) => sheet.parts.find((p) => p.laid.part.id === id)?.laid.crease);
+    expect(behind).toBeCloseTo(ahead ?? NaN, 6);
     const own = sheetOf(draftBy('quarter-and-half'), { line: 'net' }).sheet;
     expect(own.moves.filter((m) => m.part === 'back' && m.kind === 'square').length).toBeGreaterThan(4);
   });
