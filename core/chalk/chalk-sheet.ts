@@ -2,7 +2,7 @@ import type { Draft } from '../chain/index.js';
 import { LEGS, type Leg } from '../draft/index.js';
 import { point } from '../geometry/index.js';
 import { EDGE_WORDS } from '../garment/index.js';
-import { PROFILE_ROLES, type Allowances, type Piece } from '../piece/index.js';
+import { PROFILE_ROLES, widthsAlong, type Allowances, type Piece } from '../piece/index.js';
 import type { Styled } from '../style/index.js';
 import { formatFigure, formatLength, tapeFor, type Unit } from '../units/index.js';
 import { chalked, type ChalkedPart } from './chalked.js';
@@ -64,20 +64,41 @@ function legPieces({ draft, pieces }: ChalkSource): readonly { leg: Leg | 'both'
   });
 }
 
+/** What is allowed for at the edges of each leg piece, as it is: one list where all have what the profile has. */
+function seamWords({ styled, pieces, allowances, unit }: ChalkSource): string {
+  const exact = tapeFor(unit);
+  if (allowances.given.length === 0)
+    return PROFILE_ROLES.map((role) => `${EDGE_WORDS[role]} ${formatLength(allowances.profile[role], exact)}`).join(
+      ', ',
+    );
+  return pieces
+    .filter(({ part }) => part.onFrame)
+    .map(({ part }) => {
+      const edges = part.edges.map(({ id, role }) => {
+        const widths = widthsAlong(styled.garment, part, id, allowances).flatMap(({ mm, end }) => [mm, end ?? mm]);
+        const [least, most] = [Math.min(...widths), Math.max(...widths)];
+        const width = most - least < 0.05 ? '' : `${formatFigure(least, exact)} to `;
+        return `${EDGE_WORDS[role]} ${width}${formatLength(most, exact)}`;
+      });
+      return `${part.name}: ${[...new Set(edges)].join(', ')}`;
+    })
+    .join('; ');
+}
+
 function beforeWords(
-  { allowances, unit }: ChalkSource,
+  source: ChalkSource,
   choice: ChalkChoice,
   cloth: ClothPlan,
   tape: ChalkTape['tape'],
   heldAt: number,
 ): string[] {
-  const exact = tapeFor(unit);
+  const exact = tapeFor(source.unit);
   const figure = (mm: number): string => formatFigure(mm, { ...tape, step: tape.unit === 'in' ? 1 / 8 : 0.5 });
   const widths = cloth.parts.map(
     ({ name, folded, width, length }) =>
       `${name}: ${folded ? 'fold' : 'lay single'} ${figure(width)} ${tape.unit} wide, ${figure(length)} ${tape.unit} long`,
   );
-  const seams = PROFILE_ROLES.map((role) => `${EDGE_WORDS[role]} ${formatLength(allowances.profile[role], exact)}`);
+  const seams = seamWords(source);
   return [
     `Fold the cloth along the grain, right sides in. ${widths.join('. ')}.`,
     'The straight edge is the fold or the selvedges, whichever lies at the side: every figure across is read from it, and every figure down from the start line.',
@@ -85,8 +106,8 @@ function beforeWords(
       ? `Hold the tape with its ${chalkFigure(heldAt, tape)} on the start line: the band of ${formatLength(heldAt, exact)} is in the figures, and every level is read from there.`
       : 'Hold the end of the tape on the start line: every level is read from there, in one pull.',
     choice.line === 'cut'
-      ? `The lines are cut lines. In them are: ${seams.join(', ')}, and what the garment’s own parts and folds add.`
-      : `The lines are stitching lines. Outside them are cut: ${seams.join(', ')}.`,
+      ? `The lines are cut lines. In them are: ${seams}, and what the garment’s own parts and folds add.`
+      : `The lines are stitching lines. Outside them are cut: ${seams}.`,
   ];
 }
 

@@ -255,6 +255,21 @@ describe('a chalk sheet', () => {
     expect(sum(cut, 'front', 'inseam.rise')).toContain('extension');
   });
 
+  it('states the seams as they are on each piece, where not all have what the profile has', () => {
+    const given = [{ on: 'edge', part: 'front', edge: 'side', mm: 0 }] as const;
+    const { sheet } = sheetOf(draftBy('quarter-and-half'), {}, NO_STYLE, 'cm', { ...HOUSE_ALLOWANCES, given });
+    const told = sheet.before.join(' ');
+    expect(told).toMatch(/Front: waist 1\.0 cm, side seam 0\.0 cm/);
+    expect(told).toMatch(/Back: waist 1\.0 cm, side seam 1\.5 cm/);
+  });
+
+  it('reads no figure backward: what lies beyond the straight edge is said so', () => {
+    for (const { id } of SHEETS) {
+      const { sheet } = sheetOf(draftBy(id), { back: 'front', line: 'cut' });
+      for (const m of sheet.moves) expect([id, m.say]).toEqual([id, expect.not.stringMatching(/(^|\s)-\d/)]);
+    }
+  });
+
   it('folds the cloth for each leg part, and names what falls off', () => {
     const style: Style = [
       { id: 'fly', values: {} },

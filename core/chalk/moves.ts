@@ -243,7 +243,9 @@ function throughWords(part: ChalkedPart, through: readonly Point[], { tape, held
   const across = ({ x, y }: Point): string =>
     fromCrease(part, y) && part.crease !== undefined
       ? `${figure(Math.abs(x - part.crease))} from the crease`
-      : `${figure(x - grid.x0)} across`;
+      : x - grid.x0 < -NOTHING
+        ? `${figure(grid.x0 - x)} beyond the straight edge`
+        : `${figure(x - grid.x0)} across`;
   const down = ({ y }: Point): string =>
     Math.abs(y - grid.y0) < NOTHING
       ? 'on the start line'

@@ -1,6 +1,7 @@
 import type { Draft } from '../chain/index.js';
 import { ROUNDED_LABELS, type ChalkSheet } from '../chalk/index.js';
 import type { WrittenPage, WrittenRow } from '../drawing/index.js';
+import { pathLength } from '../geometry/index.js';
 import { figuresOf } from '../measured/index.js';
 import { measurementLabel } from '../measure/index.js';
 import type { Styled } from '../style/index.js';
@@ -18,7 +19,7 @@ function estimated({ worked }: Pick<Draft, 'worked'>, unit: Unit): WrittenRow[] 
 
 /**
  * One page before the shears: what to measure on the chalked cloth once more, each with its figure and a box to tick,
- * and what was estimated (docs/trade/chalk.md). Figures as the sheet has them, on the line that it chalks.
+ * and what was estimated (docs/trade/chalk.md). Figures of the stitching line.
  */
 export function readyPage(
   draft: Pick<Draft, 'worked'>,
@@ -32,7 +33,7 @@ export function readyPage(
   const { front, back } = legs.left;
   const width = (panel: typeof front): number =>
     Math.hypot(panel.points.sideHip.x - panel.points.centreHip.x, panel.points.sideHip.y - panel.points.centreHip.y);
-  const side = front.edges.side.reduce((sum, c) => sum + Math.hypot(c.p3.x - c.p0.x, c.p3.y - c.p0.y), 0);
+  const side = pathLength(front.edges.side);
   const row = (words: string, mm: number): WrittenRow => ({ words: `${words}: ${length(mm)}`, box: true });
   const rounded = sheet.rounding[0]?.figures;
   const more = (name: 'hip' | 'waist' | 'thigh'): string => {
