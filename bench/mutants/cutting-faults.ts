@@ -66,6 +66,20 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     'return Math.floor(mm / whole) * whole;',
     CHALK,
   ),
+  fault(
+    'beyond the edge unsaid',
+    'core/chalk/moves.ts',
+    ': x - grid.x0 < -NOTHING',
+    ': x - grid.x0 < -Infinity',
+    CHALK,
+  ),
+  fault(
+    'seams as the profile has them',
+    'core/chalk/chalk-sheet.ts',
+    'if (allowances.given.length === 0)',
+    'if (allowances.given.length >= 0)',
+    CHALK,
+  ),
   // The order of sewing.
   fault(
     'no seam needs another',

@@ -3,6 +3,7 @@ import { computeDraft, EMPTY_INPUT, type Draft } from '../chain/index.js';
 import { CHALK_HOUSE, chalkSheet } from '../chalk/index.js';
 import { DEMO_WORKBOOK } from '../demo/index.js';
 import type { Garment, Seam } from '../garment/index.js';
+import { flatten } from '../geometry/index.js';
 import { inputOf } from '../kept/index.js';
 import { cutListOf, HOUSE_ALLOWANCES, piecesOf } from '../piece/index.js';
 import { sheetById } from '../shipped/index.js';
@@ -216,6 +217,13 @@ describe('the written pages', () => {
     const hip = draft.checks.find((c) => c.id === 'hip');
     expect(hip).toBeDefined();
     expect(words.find((w) => w.startsWith('Whole hip'))).toMatch(/Whole hip, all pieces: 10[0-9]\.\d cm/);
+    // The side as a tape lies along it: short straights, added up.
+    const run = flatten(styled.legs.left.front.edges.side, 0.01);
+    const long = run.reduce(
+      (sum, p, i) => sum + (i > 0 ? Math.hypot(p.x - (run[i - 1]?.x ?? 0), p.y - (run[i - 1]?.y ?? 0)) : 0),
+      0,
+    );
+    expect(words.find((w) => w.startsWith('Side,'))).toContain(`${(long / 10).toFixed(1)} cm`);
     expect(words.some((w) => w.includes('was estimated'))).toBe(true);
     expect(words.some((w) => w.startsWith('The front was the ground'))).toBe(true);
   });
