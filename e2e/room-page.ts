@@ -155,8 +155,11 @@ export class RoomPage {
   }
 
   /** The text of everything that stands under a selector. */
+  /** What one reads there; what is still fading in is waited for. */
   async text(css: string): Promise<string> {
-    return plain(await (await this.find(css)).getText());
+    const there = await this.find(css);
+    const words = await this.driver.wait(async () => (await there.getText()) || false, SOON * 2).catch(() => '');
+    return plain(words === false ? '' : words);
   }
 
   async keys(...keys: string[]): Promise<void> {
