@@ -22,6 +22,7 @@ const stages = [
   'advise',
   'compare',
   'style',
+  'cloth',
   'piece',
   'drawing',
   'chalk',

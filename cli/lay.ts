@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { computeDraft } from '../core/chain/index.js';
+import type { Shrinkage } from '../core/cloth/index.js';
 import type { Drawing } from '../core/drawing/index.js';
 import type { Cloth } from '../core/garment/index.js';
 import {
@@ -10,9 +11,10 @@ import {
   LayJob,
   layOf,
   type FoundLay,
+  type LayCloth,
   type LayShape,
 } from '../core/lay/index.js';
-import { piecesOf, type Piece } from '../core/piece/index.js';
+import { grownGarment, piecesOf, type Piece } from '../core/piece/index.js';
 import { orderRefusalsSentence } from '../core/refusal/index.js';
 import { draftGarment } from '../core/style/index.js';
 import { readerIn, toMm } from '../core/units/index.js';
@@ -23,6 +25,13 @@ const clothSchema = z.strictObject({
   fold: z.enum(['open', 'folded']).default('open'),
   nap: z.enum(['one-way', 'two-way', 'none']).default('one-way'),
   gap: z.number().default(2),
+  barRepeat: z.number().default(0),
+  stripeRepeat: z.number().default(0),
+  flaws: z
+    .array(z.strictObject({ along: z.number(), across: z.number(), length: z.number(), width: z.number() }))
+    .default([]),
+  shrinkLength: z.number().min(0).max(0.3).default(0),
+  shrinkWidth: z.number().min(0).max(0.3).default(0),
 });
 
 const CLOTHS = ['shell', 'lining', 'pocketing', 'interfacing'] as const;
@@ -54,8 +63,7 @@ type ClothAsked = z.infer<typeof clothSchema>;
 /** One cloth with what is laid on it, in mm. */
 export interface LayAsked {
   readonly cloth: Cloth;
-  readonly width: number;
-  readonly gap: number;
+  readonly on: LayCloth;
   readonly shapes: readonly LayShape[];
   /** What a shape is called, and where it comes from. */
   readonly names: ReadonlyMap<string, { readonly name: string; readonly order?: number; readonly part?: string }>;
@@ -74,7 +82,10 @@ export type ReadLay =
 const told = (sentence: string): ReadLay => ({ ok: false, told: sentence });
 
 /** The pieces of every order, or the first sentence that one gives. */
-function piecesOfOrders(orders: readonly unknown[]): readonly (readonly Piece[])[] | string {
+function piecesOfOrders(
+  orders: readonly unknown[],
+  shrinkage: (cloth: Cloth) => Shrinkage,
+): readonly (readonly Piece[])[] | string {
   const all: (readonly Piece[])[] = [];
   for (const [i, json] of orders.entries()) {
     const order = readOrder(json);
@@ -85,7 +96,7 @@ function piecesOfOrders(orders: readonly unknown[]): readonly (readonly Piece[])
     const made = draftGarment(draft.value, style, unit);
     const left = made.told.flatMap(({ refusal }) => (refusal ? [refusal] : []));
     if (left.length > 0) return `Order ${i + 1}: ${orderRefusalsSentence(left, readerIn(unit))}`;
-    all.push(piecesOf(made.garment, allowances));
+    all.push(piecesOf(grownGarment(made.garment, shrinkage), allowances));
   }
   return all;
 }
@@ -102,7 +113,19 @@ export function readLay(json: unknown): ReadLay {
   const mm = (value: number): number => toMm(value, unit);
   if (!orders === !shapes) return told('Name either “orders” or “shapes” to be laid.');
   if (!cloth && !cloths) return told('Name the “cloth”: its width, fold, nap and gap.');
-  const asked = (of: ClothAsked): { width: number; gap: number } => ({ width: mm(of.width), gap: mm(of.gap) });
+  const asked = ({ width, fold, gap, barRepeat, stripeRepeat, flaws }: ClothAsked): LayCloth => ({
+    width: fold === 'folded' ? mm(width) / 2 : mm(width),
+    gap: mm(gap),
+    barRepeat: mm(barRepeat),
+    stripeRepeat: mm(stripeRepeat),
+    flaws: flaws.map((f) => ({
+      along: mm(f.along),
+      across: mm(f.across),
+      length: mm(f.length),
+      width: mm(f.width),
+    })),
+  });
+  const clothOf = (kind: Cloth): ClothAsked | undefined => cloths?.[kind] ?? (kind === 'shell' ? cloth : undefined);
   const lays: LayAsked[] = [];
   const notLaid: string[] = [];
   if (shapes) {
@@ -112,7 +135,7 @@ export function readLay(json: unknown): ReadLay {
     const turned = cloth.nap === 'one-way' ? ([0] as const) : ([0, 180] as const);
     lays.push({
       cloth: 'shell',
-      ...asked(cloth),
+      on: asked(cloth),
       shapes: shapes.map((s) => ({
         ...s,
         outline: s.outline.map(([x, y]) => [mm(x), mm(y)] as const),
@@ -125,10 +148,13 @@ export function readLay(json: unknown): ReadLay {
     if (stuck)
       return told(`The part “${stuck.id}” may only lie turned, and the nap forbids that. Allow it the turn 0.`);
   } else {
-    const pieces = piecesOfOrders(orders ?? []);
+    const pieces = piecesOfOrders(orders ?? [], (kind) => {
+      const { shrinkLength = 0, shrinkWidth = 0 } = clothOf(kind) ?? clothOf('shell') ?? {};
+      return { length: shrinkLength, width: shrinkWidth };
+    });
     if (typeof pieces === 'string') return told(pieces);
     for (const kind of [...new Set(pieces.flatMap(clothsOf))]) {
-      const of = cloths?.[kind] ?? (kind === 'shell' ? cloth : undefined);
+      const of = clothOf(kind);
       if (!of) {
         notLaid.push(kind);
         continue;
@@ -145,27 +171,22 @@ export function readLay(json: unknown): ReadLay {
           return { ...shape, id };
         }),
       );
-      const { width, gap } = asked(of);
-      lays.push({ cloth: kind, width: of.fold === 'folded' ? width / 2 : width, gap, shapes: all, names });
+      lays.push({ cloth: kind, on: asked(of), shapes: all, names });
     }
   }
   for (const lay of lays) {
-    const fault = layFault(lay.shapes, lay, (value) => `${Number(value.toFixed(1))} mm`);
+    const fault = layFault(lay.shapes, lay.on, (value) => `${Number(value.toFixed(1))} mm`);
     if (fault) return told(fault);
   }
   return { ok: true, lays, several: cloths !== undefined, notLaid };
 }
 
 /** The best lay that is found in so many seconds. */
-export function searched(
-  { shapes, width, gap }: LayAsked,
-  seconds: number,
-  seed = 1,
-): FoundLay & { readonly seconds: number } {
+export function searched({ shapes, on }: LayAsked, seconds: number, seed = 1): FoundLay & { readonly seconds: number } {
   const begun = performance.now();
   const over = (): boolean => performance.now() - begun > seconds * 1000;
   let best: FoundLay | undefined;
-  for (const found of layOf(new LayJob(shapes, { width, gap }), seed, over)) best = found;
+  for (const found of layOf(new LayJob(shapes, on), seed, over)) best = found;
   if (!best) throw new Error('A search gives a first lay at once');
   return { ...best, seconds: (performance.now() - begun) / 1000 };
 }
@@ -188,4 +209,4 @@ export function layAnswer(asked: LayAsked, found: FoundLay & { readonly seconds:
 
 /** A lay as a drawing at full size. */
 export const layPicture = (asked: LayAsked, { placed, length }: FoundLay): Drawing =>
-  layDrawing(asked.shapes, placed, { length, width: asked.width }, (id) => asked.names.get(id)?.name ?? id);
+  layDrawing(asked.shapes, placed, { length, width: asked.on.width }, (id) => asked.names.get(id)?.name ?? id);

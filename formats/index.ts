@@ -5,6 +5,7 @@ export { cutListCsv } from './cut-list-csv.js';
 export { readPages, type PageRange } from './page-range.js';
 export { SMALL_PRINTS, smallDrawing } from './small.js';
 export { toSvg } from './svg.js';
+export { drawingToScale } from './to-scale.js';
 export {
   fewestPages,
   pageStep,

@@ -1,5 +1,6 @@
 import NativeSelect from '@mui/material/NativeSelect';
 import { useId } from 'react';
+import { Link, useParams } from 'react-router';
 import { easeTable, extensionsFor, type EaseRow } from '../../core/chain/index.js';
 import { FIT_CLASSES, fitClassOf, showSum, warningSentence, type FitClassId } from '../../core/method/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
@@ -138,35 +139,21 @@ function EaseLine({ row }: { row: EaseRow }) {
 
 const percent = (share: number): number => Math.round(share * 1000) / 10;
 
+/** Cloth stretches by no more than this share. */
+const MOST_STRETCH = 3;
+
 /**
  * How close it fits and of what cloth: the class, and every finished girth as body + ease, which both pieces follow.
  */
 export function EaseTable() {
   const unit = useUnit();
+  const { room = '', draftId = '' } = useParams();
   const classId = useId();
   const work = useWork((s) => s.work);
   const draft = useComputed((c) => c.draft);
   const change = useChange();
   const sheet = sheetOf(work.draft);
   const { fit } = work.draft;
-  const clothField = (name: 'stretch' | 'shrinkLength' | 'shrinkWidth', label: string, most: number) => (
-    <div className="line" data-line={name}>
-      <label htmlFor={`cloth-${name}`}>{label}</label>
-      <PlainField
-        id={`cloth-${name}`}
-        label={label}
-        value={percent(fit[name])}
-        places={1}
-        suffix="%"
-        source={fit[name] === 0 ? 'sheet' : 'hand'}
-        step={1}
-        onCommit={(value) => {
-          change(changeFit({ [name]: Math.min(most, Math.max(0, value / 100)) }));
-        }}
-      />
-      <span />
-    </div>
-  );
   return (
     <>
       <div className="line">
@@ -211,12 +198,25 @@ export function EaseTable() {
         <p className="quiet">The finished girths appear once the four measurements are in.</p>
       )}
       <h3>Cloth</h3>
-      {clothField('stretch', 'Stretch', 3)}
-      {clothField('shrinkLength', 'Shrinks in length', 0.3)}
-      {clothField('shrinkWidth', 'Shrinks in width', 0.3)}
-      {(fit.shrinkLength > 0 || fit.shrinkWidth > 0) && (
-        <p className="quiet">The pieces are printed larger by what the cloth will shrink.</p>
-      )}
+      <div className="line" data-line="stretch">
+        <label htmlFor="cloth-stretch">Stretch</label>
+        <PlainField
+          id="cloth-stretch"
+          label="Stretch"
+          value={percent(fit.stretch)}
+          places={1}
+          suffix="%"
+          source={fit.stretch === 0 ? 'sheet' : 'hand'}
+          step={1}
+          onCommit={(value) => {
+            change(changeFit({ stretch: Math.min(MOST_STRETCH, Math.max(0, value / 100)) }));
+          }}
+        />
+        <span />
+      </div>
+      <p className="quiet">
+        Width, nap and what it shrinks by are set <Link to={`/${room}/draft/${draftId}/cut/lay`}>with the cloth</Link>.
+      </p>
     </>
   );
 }

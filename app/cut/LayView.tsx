@@ -1,185 +1,153 @@
-import Button from '@mui/material/Button';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import { CLOTH_LABELS, clothFault, clothOf } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
-import { clothsOf, clothWords, garmentShapes, layDrawing, layFault, toBuy } from '../../core/lay/index.js';
+import { inputOf } from '../../core/kept/index.js';
+import { clothsOf, garmentShapes, layCloth, layFault, type LayOrder } from '../../core/lay/index.js';
 import { formatLength } from '../../core/units/index.js';
-import { pathData, toDxf, toSvg } from '../../formats/index.js';
-import { withFractions } from '../shared/fractions.js';
-import { LengthField } from '../shared/LengthField.js';
+import { NO_STYLE } from '../../core/style/index.js';
+import { BenchSections } from '../shared/BenchSections.js';
 import { PickLine } from '../shared/PickLine.js';
-import { fileName, saveFile } from '../shared/save-file.js';
+import { useStable } from '../shared/use-stable.js';
 import { ViewHead } from '../shared/ViewHead.js';
-import { usePreferences, type Preferences } from '../store/preferences.js';
-import { useTape, useUnit, useWork } from '../store/work-context.js';
+import { keepLay } from '../store/cloth-work.js';
+import { noteLay } from '../store/last-lays.js';
+import { sheetOf } from '../store/sheets.js';
+import { useChange, useTape, useUnit, useWork } from '../store/work-context.js';
+import { ClothLines } from './ClothLines.js';
+import { HandLines } from './HandLines.js';
+import { LayBoard } from './LayBoard.js';
+import { LayFiles } from './LayFiles.js';
+import { LayLines } from './LayLines.js';
+import { SavingLines } from './SavingLines.js';
 import { useLay } from './use-lay.js';
+import { useLayHand } from './use-lay-hand.js';
 import { useSheetSource } from './use-sheets.js';
 import './cut.css';
 
-const NAPS: readonly (readonly [Preferences['cloth']['nap'], string])[] = [
-  ['one-way', 'All one way'],
-  ['two-way', 'Either way'],
-];
-const FOLDS: readonly (readonly [Preferences['cloth']['fold'], string])[] = [
-  ['open', 'Open'],
-  ['folded', 'Folded, right sides in'],
-];
-const CLOTHS: Readonly<Record<Cloth, string>> = {
-  shell: 'Shell',
-  lining: 'Lining',
-  pocketing: 'Pocketing',
-  interfacing: 'Interfacing',
-};
-
-/** A search is gone on with for so long at a press, in ms. */
-const ON_MS = 30_000;
-
-/** The lay: the pieces of one cloth on it, as short as it is found, and how much to buy. */
+/** The lay: the pieces of one cloth on it, as short as it is found or as a hand lays them, and how much to buy. */
 export function LayView() {
   const source = useSheetSource();
   const work = useWork((s) => s.work);
   const unit = useUnit();
   const tape = useTape();
-  const cloth = usePreferences((p) => p.cloth);
-  const set = usePreferences((p) => p.set);
+  const change = useChange();
   const kinds = useMemo(() => (source ? clothsOf(source.pieces) : []), [source]);
   const [wanted, setKind] = useState<Cloth>('shell');
   const kind = kinds.includes(wanted) ? wanted : (kinds[0] ?? 'shell');
-  const { nap, fold } = cloth;
+  const { cloths, lays } = work.draft;
+  const cloth = clothOf(cloths, kind, unit);
+  // Of a cloth only what the lay follows from: its name or price begins no search.
+  const lies = useStable({ nap: cloth.nap, fold: cloth.fold });
+  const laidOn = useStable(layCloth(cloths, kind, unit));
   const shapes = useMemo(
-    () => (source ? garmentShapes(source.pieces, kind, nap, fold) : []),
-    [source, kind, nap, fold],
+    () => (source ? garmentShapes(source.pieces, kind, lies.nap, lies.fold) : []),
+    [source, kind, lies],
   );
-  const layers = { width: fold === 'folded' ? cloth.width / 2 : cloth.width, gap: cloth.gap };
-  const fault = source ? layFault(shapes, layers, (mm) => formatLength(mm, tape)) : undefined;
-  const { found, busy, failed, search, stop } = useLay(shapes, layers, fault);
+  const length = (mm: number): string => formatLength(mm, tape);
+  const ofCloth = clothFault(cloth, length);
+  const fault = source ? (ofCloth?.told ?? layFault(shapes, laidOn, length)) : undefined;
+  const lay = useLay(shapes, laidOn, fault, lays?.[kind], (kept) => {
+    change(keepLay(kind, kept));
+  });
+  const hand = useLayHand(shapes, laidOn, lay);
   const names = useMemo(() => new Map(source?.pieces.map((p) => [p.part.id, p.part.name])), [source]);
-  const drawing = useMemo(
-    () =>
-      found &&
-      layDrawing(shapes, found.placed, { length: found.length, width: layers.width }, (id) => names.get(id) ?? id),
-    [found, shapes, layers.width, names],
+  const inks = useMemo(
+    () => new Map(source?.pieces.map(({ part }) => [part.id, part.onFrame ? (part.like ?? part.id) : ''])),
+    [source],
   );
-  const name = fileName(`${work.person.name} ${work.draft.name} lay ${kind}`);
+  const inkOf = (id: string): string => inks.get(id) ?? '';
+  const nameOf = (id: string): string => names.get(id) ?? id;
+  const order = useMemo(
+    (): LayOrder => ({
+      input: inputOf(work, sheetOf(work.draft)),
+      style: work.draft.style ?? NO_STYLE,
+      allowances: work.draft.allowances,
+      cloths: work.draft.cloths,
+      unit,
+    }),
+    [work, unit],
+  );
+  const { found } = lay;
+  useEffect(() => {
+    if (!found) return;
+    const { length: long, use, placed } = found;
+    const { width } = laidOn;
+    noteLay(work.draft.id, kind, { length: long, area: use * long * width, copies: placed.length, width });
+  }, [found, laidOn, kind, work.draft.id]);
   return (
     <>
       <main id="board" className="board lay-board" aria-label="The lay on the cloth">
-        {drawing ? (
-          <svg
-            className="lay"
-            viewBox={`-10 -10 ${drawing.width + 20} ${drawing.height + 20}`}
-            role="img"
-            aria-label={`${found?.placed.length ?? 0} parts on ${clothWords(drawing.width, unit)} of cloth`}
-          >
-            {drawing.marks.map((mark, i) =>
-              mark.kind === 'line' ? (
-                <path
-                  key={i}
-                  className={mark.part ? 'lay-part' : 'lay-cloth'}
-                  data-placed={mark.name}
-                  d={pathData(mark.path)}
-                  vectorEffect="non-scaling-stroke"
-                />
-              ) : (
-                <text key={i} x={mark.at.x} y={mark.at.y} fontSize={mark.size}>
-                  {mark.text}
-                </text>
-              ),
-            )}
-          </svg>
+        {found && fault === undefined ? (
+          <LayBoard
+            shapes={shapes}
+            lay={found}
+            cloth={cloth}
+            unit={unit}
+            nameOf={nameOf}
+            inkOf={inkOf}
+            hand={hand}
+            locked={lay.locked}
+          />
         ) : (
-          <div className="board-empty">{fault ?? 'There are no pieces to lay yet.'}</div>
+          <div className="board-empty">
+            {fault ?? (source ? 'The pieces are being laid …' : 'There are no pieces to lay yet.')}
+          </div>
         )}
       </main>
       <aside className="bench" aria-label="Lay on cloth">
-        <ViewHead title="Lay on cloth" station="Cut" />
-        {kinds.length > 1 && (
-          <PickLine label="Cloth" value={kind} choices={kinds.map((k) => [k, CLOTHS[k]] as const)} onChoose={setKind} />
-        )}
-        <div className="line">
-          <label htmlFor="cloth-width">Usable width</label>
-          <LengthField
-            id="cloth-width"
-            label="Usable width"
-            mm={cloth.width}
-            unit={unit}
-            problem={fault}
-            onCommit={(mm) => {
-              if (mm !== undefined && mm > 0) set({ cloth: { ...cloth, width: mm } });
-            }}
-          />
-        </div>
-        <PickLine
-          label="Nap"
-          value={nap}
-          choices={NAPS}
-          onChoose={(next) => {
-            set({ cloth: { ...cloth, nap: next } });
-          }}
-        />
-        <PickLine
-          label="Lies"
-          value={fold}
-          choices={FOLDS}
-          onChoose={(next) => {
-            set({ cloth: { ...cloth, fold: next } });
-          }}
-        />
-        <div aria-live="polite">
-          {found && (
-            <p data-to-buy>
-              <strong className="to-buy">{withFractions(clothWords(toBuy(found.length, unit), unit))}</strong>{' '}
-              {withFractions(
-                `of cloth ${formatLength(cloth.width, tape)} wide: the lay is ${formatLength(found.length, tape)} long, ${(100 * found.use).toFixed(1)} % of it used.`,
+        <BenchSections
+          bench="lay"
+          told={false}
+          above={
+            <>
+              <ViewHead title="Lay on cloth" station="Cut" />
+              {kinds.length > 1 && (
+                <PickLine
+                  label="Cloth"
+                  value={kind}
+                  choices={kinds.map((k) => [k, CLOTH_LABELS[k]] as const)}
+                  onChoose={setKind}
+                />
               )}
-            </p>
-          )}
-          <p className="quiet" data-searching={busy}>
-            {busy
-              ? 'Looking for a shorter one …'
-              : failed
-                ? 'The search broke off. Look on, or go on with this lay.'
-                : ''}
-          </p>
-        </div>
-        <div className="acts">
-          {busy ? (
-            <Button variant="contained" onClick={stop}>
-              Stop
-            </Button>
-          ) : (
-            <Button
-              variant="contained"
-              disabled={fault !== undefined || !source}
-              onClick={() => {
-                search(ON_MS);
-              }}
-            >
-              Look on for 30 s
-            </Button>
-          )}
-          <Button
-            variant="outlined"
-            disabled={!drawing}
-            onClick={() => {
-              if (drawing) saveFile(`${name}.svg`, toSvg(drawing, work.draft.name), 'image/svg+xml');
-            }}
-          >
-            Save SVG
-          </Button>
-          <Button
-            variant="outlined"
-            disabled={!drawing}
-            onClick={() => {
-              if (drawing) saveFile(`${name}.dxf`, toDxf(drawing), 'application/dxf');
-            }}
-          >
-            Save DXF
-          </Button>
-        </div>
-        <p className="quiet">
-          Parts keep their grain; no two lie in one another. On folded cloth a pair is cut at once, and of a single part
-          one is left over.
-        </p>
+            </>
+          }
+          sections={[
+            {
+              id: 'lay',
+              label: 'Lay',
+              content: () => (
+                <>
+                  <LayLines lay={lay} cloth={cloth} fault={fault} />
+                  <HandLines lay={lay} hand={hand} shapes={shapes} nameOf={nameOf} />
+                </>
+              ),
+            },
+            {
+              id: 'cloth',
+              label: 'Cloth',
+              marked: cloths?.[kind] !== undefined,
+              content: () => <ClothLines kind={kind} cloth={cloth} fault={ofCloth} />,
+            },
+            {
+              id: 'less',
+              label: 'Less',
+              marked: found !== undefined && cloth.inHand !== undefined && found.length > cloth.inHand,
+              content: () =>
+                found ? (
+                  <SavingLines order={order} kind={kind} lay={found} inHand={cloth.inHand} unit={unit} tape={tape} />
+                ) : (
+                  <p className="quiet">The pieces are laid first.</p>
+                ),
+            },
+            {
+              id: 'files',
+              label: 'Files',
+              content: () => (
+                <LayFiles kind={kind} lay={found} shapes={shapes} width={laidOn.width} cloth={cloth} nameOf={nameOf} />
+              ),
+            },
+          ]}
+        />
       </aside>
     </>
   );

@@ -1,5 +1,7 @@
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import { ClothNeeded } from '../shared/ClothNeeded.js';
+import { useSheetSource } from './use-sheets.js';
 
 const SHEETS = [
   [
@@ -15,16 +17,20 @@ const SHEETS = [
 
 /** The written sheets of the garment. */
 export function SheetLinks() {
+  const source = useSheetSource();
   return (
-    <ul className="file-list">
-      {SHEETS.map(([to, label, about]) => (
-        <li key={to}>
-          <Button component={Link} to={to} variant="outlined">
-            {label}
-          </Button>
-          <span>{about}</span>
-        </li>
-      ))}
-    </ul>
+    <>
+      {source && <ClothNeeded pieces={source.pieces} />}
+      <ul className="file-list">
+        {SHEETS.map(([to, label, about]) => (
+          <li key={to}>
+            <Button component={Link} to={to} variant="outlined">
+              {label}
+            </Button>
+            <span>{about}</span>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

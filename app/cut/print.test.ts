@@ -1,3 +1,4 @@
+import { houseCloth } from '../../core/cloth/index.js';
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
 import { computeDraft } from '../../core/chain/index.js';
@@ -60,7 +61,13 @@ describe('what is printed', () => {
 });
 
 describe('pieces for a cloth that shrinks', () => {
-  const shrinking: Work = { person, draft: { ...draft, fit: { ...draft.fit, shrinkLength: 0.04, shrinkWidth: 0.02 } } };
+  const shrinking: Work = {
+    person,
+    draft: {
+      ...draft,
+      cloths: { shell: { ...houseCloth('shell', 'cm'), flaws: [], shrinkLength: 0.04, shrinkWidth: 0.02 } },
+    },
+  };
 
   it('are printed larger, and say so on the piece and on the overview', () => {
     const plain = printDrawing(outcome.value, work, draft.allowances, DRAW_ALL, undefined);

@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
 import type { Draft } from '../../core/chain/index.js';
+import { shrinkageOf } from '../../core/cloth/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
 import {
   pieceSheet,
@@ -21,10 +22,10 @@ import type { Printer } from '../workers/print.worker.js';
 const percent = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
 
 /** What the label says where the pieces were grown for a cloth that shrinks. */
-const grownWords = ({ shrinkLength, shrinkWidth }: Work['draft']['fit']): string =>
-  shrinkLength === 0 && shrinkWidth === 0
-    ? ''
-    : `; grown for shrinkage of ${percent(shrinkLength)} × ${percent(shrinkWidth)}`;
+function grownWords({ cloths }: Work['draft']): string {
+  const { length, width } = shrinkageOf(cloths, 'shell');
+  return length === 0 && width === 0 ? '' : `; grown for shrinkage of ${percent(length)} × ${percent(width)}`;
+}
 
 /** The pieces of a draft as they are printed, all or one part of them, with what their labels say. */
 function printed(
@@ -36,13 +37,15 @@ function printed(
   const labels = {
     title: work.draft.name,
     person: `${work.person.name}, measured ${setOf(work).date}`,
-    method: draft.worked.sheet.name + grownWords(work.draft.fit),
+    method: draft.worked.sheet.name + grownWords(work.draft),
     date: dayOf(work.draft.changed),
     allowance: (mm: number) => formatFigure(mm, tapeFor(work.person.unit)),
   };
-  const { shrinkLength: length, shrinkWidth: width } = work.draft.fit;
   const { garment: net } = draftGarment(draft, work.draft.style ?? NO_STYLE, work.person.unit);
-  const all = piecesOf(grownGarment(net, { length, width }), allowances);
+  const all = piecesOf(
+    grownGarment(net, (cloth) => shrinkageOf(work.draft.cloths, cloth)),
+    allowances,
+  );
   const wanted = all.filter((piece) => piece.part.id === part);
   return { pieces: wanted.length > 0 ? wanted : all, labels };
 }
@@ -87,7 +90,7 @@ export function printHead(draft: Draft, work: Work, tape: Tape): PdfHead {
     title: work.draft.name,
     lines: [
       `${work.person.name}, measured ${setOf(work).date}`,
-      `${sheet.name}${grownWords(work.draft.fit)}: ${four.join(', ')}`,
+      `${sheet.name}${grownWords(work.draft)}: ${four.join(', ')}`,
       `Allowances: ${widths.join(', ')}`,
     ],
     date: new Date(work.draft.changed),

@@ -6,6 +6,7 @@ import { grownGarment, piecesOf } from '../../core/piece/index.js';
 import { draftGarment, NO_STYLE } from '../../core/style/index.js';
 import type { PdfHead } from '../../formats/pdf.js';
 import { usePreferences } from '../store/preferences.js';
+import { useShrinkage } from '../shared/use-shrinkage.js';
 import { useComputed, useUnit, useWork } from '../store/work-context.js';
 
 /** The open draft with its garment and pieces, as the sheets are made from it. */
@@ -18,14 +19,14 @@ export function useSheetSource(): SheetSource | undefined {
   const draft = useComputed((c) => c.draft);
   const style = useWork(({ work }) => work.draft.style) ?? NO_STYLE;
   const allowances = useWork(({ work }) => work.draft.allowances);
-  const fit = useWork(({ work }) => work.draft.fit);
+  const shrinkage = useShrinkage();
   const unit = useUnit();
   return useMemo(() => {
     if (!draft) return undefined;
     const made = draftGarment(draft, style, unit);
-    const garment = grownGarment(made.garment, { length: fit.shrinkLength, width: fit.shrinkWidth });
+    const garment = grownGarment(made.garment, shrinkage);
     return { draft, styled: { ...made, garment }, pieces: piecesOf(garment, allowances), allowances, unit };
-  }, [draft, style, allowances, fit, unit]);
+  }, [draft, style, allowances, shrinkage, unit]);
 }
 
 /** The chalk sheet of the open draft, as its maker chalks. */

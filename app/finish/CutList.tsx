@@ -1,8 +1,9 @@
 import Checkbox from '@mui/material/Checkbox';
 import { useState } from 'react';
+import { CLOTH_LABELS } from '../../core/cloth/index.js';
+import { ClothNeeded } from '../shared/ClothNeeded.js';
 import { useCutList, type Finished } from './use-garment.js';
 
-const CLOTHS = { shell: 'Shell', lining: 'Lining', pocketing: 'Pocketing', interfacing: 'Interfacing' } as const;
 const HOW = { mirrored: 'mirrored', alike: '', 'on the fold': 'on the fold' } as const;
 
 /** Square metres of square millimetres, to the hundredth. */
@@ -12,10 +13,10 @@ const squareMetres = (mm2: number): string => `${(mm2 / 1e6).toFixed(2)} m²`;
 export function CutList({ finished }: { finished: Finished }) {
   const list = useCutList(finished);
   const [done, setDone] = useState<ReadonlySet<string>>(new Set());
-  return list.map(({ cloth, lines, pieces, area }) => (
+  const tables = list.map(({ cloth, lines, pieces, area }) => (
     <table className="figures cut-list" key={cloth} data-cloth={cloth}>
       <caption>
-        {CLOTHS[cloth]}: {pieces} {pieces === 1 ? 'piece' : 'pieces'}, {squareMetres(area)}
+        {CLOTH_LABELS[cloth]}: {pieces} {pieces === 1 ? 'piece' : 'pieces'}, {squareMetres(area)}
       </caption>
       <tbody>
         {lines.map((line) => (
@@ -39,4 +40,10 @@ export function CutList({ finished }: { finished: Finished }) {
       </tbody>
     </table>
   ));
+  return (
+    <>
+      <ClothNeeded pieces={finished.pieces} />
+      {tables}
+    </>
+  );
 }

@@ -11,6 +11,7 @@ import {
 import { refusalSentence } from '../../core/refusal/index.js';
 import { draftGarment, NO_STYLE, type Style, type Styled } from '../../core/style/index.js';
 import { readerIn } from '../../core/units/index.js';
+import { useShrinkage } from '../shared/use-shrinkage.js';
 import { changeStyle } from '../store/work-changes.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { useFinish } from './finish-store.js';
@@ -27,15 +28,15 @@ export function useGarment(): Finished | undefined {
   const kept = useWork(({ work }) => work.draft.style) ?? NO_STYLE;
   const trial = useFinish((f) => f.trial);
   const allowances = useWork(({ work }) => work.draft.allowances);
-  const fit = useWork(({ work }) => work.draft.fit);
+  const shrinkage = useShrinkage();
   const unit = useUnit();
   const style = trial ?? kept;
   return useMemo(() => {
     if (!draft) return undefined;
     const styled = draftGarment(draft, style, unit);
-    const garment = grownGarment(styled.garment, { length: fit.shrinkLength, width: fit.shrinkWidth });
+    const garment = grownGarment(styled.garment, shrinkage);
     return { styled, pieces: piecesOf(garment, allowances) };
-  }, [draft, style, unit, allowances, fit]);
+  }, [draft, style, unit, allowances, shrinkage]);
 }
 
 /** What is to be cut. */

@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import { newId } from '../shared/new-id.js';
 import { useNavigate } from 'react-router';
 import { computeDraft, EMPTY_INPUT } from '../../core/chain/index.js';
 import { GARMENT_STARTS, startWork, type StartId } from '../../core/kept/index.js';
@@ -10,7 +11,6 @@ import { usePreferences } from '../store/preferences.js';
 import type { RoomId } from '../store/rooms.js';
 import './starts.css';
 
-const newId = (): string => crypto.randomUUID();
 /** Bodies from the middle of the range, for the pictures. */
 const ADULT = { waist: 760, hip: 1000, crotchDepth: 272, inseam: 780 };
 const CHILD = { waist: 580, hip: 680, crotchDepth: 200, inseam: 520 };

@@ -26,13 +26,13 @@ export const contentOf = (shelf: Shelf | undefined): WorkbookContent => ({
   charts: shelf?.charts.map((c) => c.value) ?? [],
 });
 
-const VERSION = 7;
+const VERSION = 8;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
 
 /** The last version whose records were of another shape. */
-const OTHER_SHAPE = 5;
+const OTHER_SHAPE = 7;
 
 /** What brings the records of a room along, where it was kept by a version whose records were of another shape. */
 async function renewing(name: string): Promise<{ readonly renew: typeof renew } | undefined> {

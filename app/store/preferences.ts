@@ -37,13 +37,6 @@ export interface Preferences {
     readonly hem: 'after' | 'before';
     readonly band: 'whole' | 'sideLast';
   };
-  /** The cloth that lays are tried on, in mm. */
-  readonly cloth: {
-    readonly width: number;
-    readonly gap: number;
-    readonly nap: 'one-way' | 'two-way';
-    readonly fold: 'open' | 'folded';
-  };
   /** What was ticked off on the sheets, by draft and sheet. */
   readonly ticked: Readonly<Record<string, readonly string[]>>;
   /** Measuring: all figures at once, or one large figure at a time. */
@@ -76,7 +69,6 @@ const DEFAULTS: Preferences = {
   squareMeasured: 100,
   chalk: { line: 'cut', back: 'own', in: '1/8', cm: '0.25' },
   make: { inseams: 'last', hem: 'after', band: 'whole' },
-  cloth: { width: 1500, gap: 2, nap: 'one-way', fold: 'open' },
   ticked: {},
   measuringWay: 'list',
   measuringShows: 'body',

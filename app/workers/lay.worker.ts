@@ -1,17 +1,41 @@
 import { expose } from 'comlink';
-import { LayJob, layOf, type FoundLay, type LayCloth, type LayShape } from '../../core/lay/index.js';
+import {
+  LayJob,
+  layAt,
+  layOf,
+  putByHand,
+  type FoundLay,
+  type HandPlace,
+  type LayCloth,
+  type LayShape,
+  type Placed,
+} from '../../core/lay/index.js';
 
 /** No more lays are told in a second than this: each is drawn. */
 const TOLD_EVERY_MS = 120;
 
+/** What is laid: shapes on a cloth, begun from a lay, some copies locked. */
+export interface LayTask {
+  readonly shapes: readonly LayShape[];
+  readonly cloth: LayCloth;
+  readonly from: readonly Placed[];
+  readonly locked: readonly Placed[];
+}
+
+let inHand: LayJob | undefined;
+
 const layer = {
+  /** The lay that a task is begun from, where it can still lie so; else nothing. */
+  holds({ shapes, cloth, from }: LayTask): FoundLay | undefined {
+    return layAt(new LayJob(shapes, cloth), from);
+  },
+
   /**
    * Searches for a short lay for so many milliseconds, or until the worker is ended; each that is told is shorter than the
    * one before, and the last is the best that was found.
    */
   lay(
-    shapes: readonly LayShape[],
-    cloth: LayCloth,
+    { shapes, cloth, from, locked }: LayTask,
     seed: number,
     forMs: number,
     onFound: (lay: FoundLay) => void,
@@ -19,7 +43,8 @@ const layer = {
     const begun = performance.now();
     let told = -Infinity;
     let best: FoundLay | undefined;
-    for (const found of layOf(new LayJob(shapes, cloth), seed, () => performance.now() - begun > forMs)) {
+    const over = (): boolean => performance.now() - begun > forMs;
+    for (const found of layOf(new LayJob(shapes, cloth, locked), seed, over, from)) {
       best = found;
       if (performance.now() - told < TOLD_EVERY_MS) continue;
       told = performance.now();
@@ -27,6 +52,16 @@ const layer = {
     }
     if (!best) throw new Error('A search gives a first lay at once');
     return best;
+  },
+
+  /** Makes shapes on a cloth ready to be moved by hand. */
+  ready(shapes: readonly LayShape[], cloth: LayCloth): void {
+    inHand = new LayJob(shapes, cloth);
+  },
+
+  /** Where a copy comes to lie among the others that is put somewhere by hand. */
+  put(lay: readonly Placed[], moved: Placed, how: 'let go' | 'exactly'): HandPlace | undefined {
+    return inHand && putByHand(inHand, lay, moved, how);
   },
 };
 

@@ -28,7 +28,7 @@ const kept = (d: DemoDraft): KeptDraft => ({
   personId: d.personId,
   setId: d.setId,
   method: d.method ?? 'quarter-and-half',
-  fit: { stretch: 0, shrinkLength: 0, shrinkWidth: 0, ...d.fit },
+  fit: { stretch: 0, ...d.fit },
   settings: d.settings ?? {},
   choices: d.choices ?? {},
   rules: { ...HOUSE_RULES },

@@ -1,4 +1,5 @@
 import { sayAlteration, type Alteration } from '../alter/index.js';
+import { CLOTH_LABELS, CLOTHS } from '../cloth/index.js';
 import { componentLabel, EDGE_WORDS, type EdgeRole } from '../garment/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import { COMMON, lineLabel, settingsOf, type Sheet } from '../method/index.js';
@@ -68,6 +69,45 @@ const RULES: Readonly<Record<string, string>> = {
   waistPlan: 'Plan of the waist',
 };
 
+/** What the fields of a cloth that are lengths are called. */
+const CLOTH_LENGTHS: Readonly<Record<string, string>> = {
+  width: 'width',
+  inHand: 'length in hand',
+  gap: 'gap between parts',
+  barRepeat: 'repeat along',
+  stripeRepeat: 'repeat across',
+};
+
+/** What the other fields of a cloth are called. */
+const CLOTH_FACTS: Readonly<Record<string, string>> = {
+  name: 'name',
+  fold: 'how it lies',
+  nap: 'nap',
+  flaws: 'flaws',
+  price: 'price',
+  shrinkLength: 'shrinkage in length',
+  shrinkWidth: 'shrinkage in width',
+};
+
+/** “Shell: width 150 cm”, “Lining: flaws”. */
+function clothSaid({ at, was, is }: ValuePatch, unit: Unit): string {
+  const kind = CLOTHS.find((cloth) => cloth === at[1]);
+  if (!kind) return 'The cloth';
+  const label = CLOTH_LABELS[kind];
+  if (at.length === 2) return was === undefined ? `${label} cloth told` : `${label} cloth changed`;
+  const of = CLOTH_LENGTHS[text(at[2])];
+  if (of === undefined) return `${label}: ${CLOTH_FACTS[text(at[2])] ?? 'changed'}`;
+  return typeof is === 'number' ? `${label}: ${of} ${length(is, unit)}` : `${label}: ${of} left open`;
+}
+
+/** “Lay of the shell kept”. */
+function laySaid({ at, was, is }: ValuePatch): string {
+  const kind = CLOTHS.find((cloth) => cloth === at[1]);
+  const of = `Lay of the ${kind ? CLOTH_LABELS[kind].toLowerCase() : 'cloth'}`;
+  if (at.length > 2) return `${of} changed by hand`;
+  return was === undefined ? `${of} kept` : is === undefined ? `${of} given up` : `${of} changed`;
+}
+
 /** What each other field of a draft is called. */
 const DRAFT_FIELDS: Readonly<Record<string, string>> = {
   name: 'Name',
@@ -75,7 +115,7 @@ const DRAFT_FIELDS: Readonly<Record<string, string>> = {
   method: 'Method',
   sheet: 'Own sheet',
   setId: 'Drafted from another set',
-  fit: 'Fit and cloth',
+  fit: 'Fit and stretch',
   reference: 'Outline laid under',
   redrawn: 'Told how it is drawn now',
 };
@@ -105,6 +145,10 @@ function draftSaid(patch: ValuePatch, { unit, sheet }: ActReader): string {
       return `${RULES[text(name)] ?? 'Rule'}: ${typeof patch.is === 'boolean' ? (patch.is ? 'on' : 'off') : text(patch.is)}`;
     case 'style':
       return styleSaid(patch, unit);
+    case 'cloths':
+      return clothSaid(patch, unit);
+    case 'lays':
+      return laySaid(patch);
     case 'allowances':
       return name === 'profile'
         ? `Allowance at the ${EDGE_WORDS[patch.at[2] as EdgeRole]} ${length(patch.is, unit)}`

@@ -74,7 +74,7 @@ export function newDraft(newId: () => string, person: Person, name: string, now:
     personId: person.id,
     setId: newest?.id ?? '',
     method: DEFAULT_SHEET.id,
-    fit: { stretch: 0, shrinkLength: 0, shrinkWidth: 0 },
+    fit: { stretch: 0 },
     settings: {},
     choices: {},
     rules: { ...HOUSE_RULES },

@@ -1,14 +1,9 @@
 import { cross, endOf, flatten, mirror, startOf, subtract, unit, type Point } from '../geometry/index.js';
+import type { Fold, Nap } from '../cloth/index.js';
 import type { Cloth } from '../garment/index.js';
 import type { Piece } from '../piece/index.js';
 import type { LayShape } from './job.js';
 import { tidied, type Corner, type Polygon } from './polygon.js';
-
-/** Which way parts may lie: all one way, either way, or any. */
-export type Nap = 'one-way' | 'two-way' | 'none';
-
-/** Cloth lies open, or folded along its length with the right sides in. */
-export type Fold = 'open' | 'folded';
 
 /** Curves of pieces are laid by straights within this, in mm. */
 const FLATNESS = 0.1;
@@ -39,21 +34,29 @@ function unfolded({ part }: Piece, points: readonly Point[]): readonly Point[] {
 }
 
 /** The cut outline of a piece as it lies on the cloth: its grain along x, right side up, opened out. */
-function onCloth(piece: Piece): Polygon {
-  const { part, cut } = piece;
-  const points = unfolded(piece, flatten(cut, FLATNESS));
-  const lying = ({ x, y }: Point): Corner => (part.up === 'wrong' ? [y, x] : [y, -x]);
-  return tidied(points.map(lying));
-}
+const onCloth = (piece: Piece): Polygon =>
+  tidied(unfolded(piece, flatten(piece.cut, FLATNESS)).map((p) => lying(piece, p)));
+
+/** A point of a piece as it lies on the cloth. */
+const lying = ({ part }: Piece, { x, y }: Point): Corner => (part.up === 'wrong' ? [y, x] : [y, -x]);
+
+/** Where a leg's crease meets a level that all legs share: stripes and bars are matched there. */
+const matchOf = (piece: Piece): Corner | undefined =>
+  piece.part.onFrame ? lying(piece, { x: piece.part.grain[0].x, y: 0 }) : undefined;
 
 /** The turns that a nap allows, in degrees: half a turn is against a nap that runs one way. */
-export const turnsOf = (nap: Nap): readonly (0 | 180)[] => (nap === 'one-way' ? [0] : [0, 180]);
+export const turnsOf = (nap: Nap | 'none'): readonly (0 | 180)[] => (nap === 'one-way' ? [0] : [0, 180]);
 
 /**
  * The pieces of one cloth as shapes to be laid. On folded cloth every cut gives two, one the other's mirror image: pairs
  * are cut at once, of an odd single part one is left over.
  */
-export function garmentShapes(pieces: readonly Piece[], cloth: Cloth, nap: Nap, fold: Fold): readonly LayShape[] {
+export function garmentShapes(
+  pieces: readonly Piece[],
+  cloth: Cloth,
+  nap: Nap | 'none',
+  fold: Fold,
+): readonly LayShape[] {
   return pieces
     .filter(({ part }) => part.cloth === cloth)
     .map((piece): LayShape => {
@@ -65,6 +68,7 @@ export function garmentShapes(pieces: readonly Piece[], cloth: Cloth, nap: Nap, 
         count: folded ? Math.ceil(count / 2) : count,
         turns: turnsOf(nap),
         mirrored: !folded && how === 'mirrored',
+        match: matchOf(piece),
       };
     });
 }

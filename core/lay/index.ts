@@ -1,7 +1,22 @@
-export { clothsOf, garmentShapes, turnsOf, type Fold, type Nap } from './garment-shapes.js';
+export { putByHand, SNAP, type HandPlace } from './by-hand.js';
+export { clothsOf, garmentShapes, turnsOf } from './garment-shapes.js';
+export { estimatedLength, layAreaOf, quickLength, type LengthFrom } from './estimate.js';
 export { LayJob, oriented, type LayCloth, type LayShape, type Placed } from './job.js';
+export { copyName, keptLay, lockedIn, placesIn, type KeptLay, type KeptPlace } from './kept-lay.js';
 export { layDrawing, placedOutline } from './lay-drawing.js';
+export { inPlaceOf, lengthOfPlaced, turnedInPlace } from './moved.js';
 export { layFault } from './lay-refusal.js';
 export type { Corner } from './polygon.js';
-export { layOf, type FoundLay } from './search.js';
+export { layAt, layOf, type FoundLay } from './search.js';
+export {
+  layCloth,
+  orderLaid,
+  savingsFor,
+  withSaving,
+  type LayOrder,
+  type OrderLaid,
+  type Saving,
+  type SavingChange,
+  type SavingFigures,
+} from './saving.js';
 export { clothWords, toBuy } from './to-buy.js';

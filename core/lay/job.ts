@@ -1,3 +1,4 @@
+import type { Flaw } from '../cloth/index.js';
 import { convexParts } from './convex-parts.js';
 import { outward } from './outward.js';
 import { Overlap, type Lying } from './overlap.js';
@@ -11,12 +12,20 @@ export interface LayShape {
   readonly turns: readonly (0 | 180)[];
   /** Half of the copies lie flipped across the cloth. */
   readonly mirrored: boolean;
+  /** The place of it that lies on a bar and on a stripe, where the cloth has such. */
+  readonly match?: Corner | undefined;
 }
 
-/** The cloth that shapes are laid on: its usable width, and what is kept free between two of them; mm. */
+/**
+ * The cloth that shapes are laid on: its usable width, what is kept free between two of them, flaws that nothing lies on,
+ * and how far apart bars lie along it and stripes across it (0 or nothing where there are none), the first at 0; mm.
+ */
 export interface LayCloth {
   readonly width: number;
   readonly gap: number;
+  readonly flaws?: readonly Pick<Flaw, 'along' | 'across' | 'length' | 'width'>[] | undefined;
+  readonly barRepeat?: number | undefined;
+  readonly stripeRepeat?: number | undefined;
 }
 
 /** A copy of a shape where it lies: flipped across the cloth, turned about its origin, then moved. */
@@ -41,6 +50,7 @@ export interface Way extends Lying {
   readonly shape: number;
   readonly turn: 0 | 180;
   readonly flipped: boolean;
+  readonly match: Corner | undefined;
 }
 
 /** A copy with the ways in which it may lie. */
@@ -48,6 +58,27 @@ export interface Copy {
   readonly shape: number;
   readonly copy: number;
   readonly ways: readonly number[];
+  /** Where it is locked, and not moved. */
+  readonly held?: { readonly x: number; readonly y: number };
+}
+
+/** Two copies that lie in one another by no more than this, in mm, are free. */
+export const FREE = 0.001;
+
+/** A flaw is no copy of any shape. */
+const FLAW = -1;
+
+/** A place brought between two limits and on to a grid of so much, counted from `from`; nothing where none lies there. */
+function onGrid(at: number, low: number, high: number, repeat: number, from: number): number | undefined {
+  if (high < low - 1e-9) return undefined;
+  const within = Math.min(high, Math.max(low, at));
+  if (repeat <= 0) return within;
+  const nth = (n: number): number => n * repeat + from;
+  const near = Math.round((within - from) / repeat);
+  for (const n of [near, near - 1, near + 1]) {
+    if (nth(n) >= low - 1e-9 && nth(n) <= high + 1e-9) return nth(n);
+  }
+  return undefined;
 }
 
 /** Shapes on a cloth, prepared for laying: every way to lie, every copy, and how deep any two lie in one another. */
@@ -61,11 +92,22 @@ export class LayJob {
   constructor(
     readonly shapes: readonly LayShape[],
     readonly cloth: LayCloth,
+    locked: readonly Placed[] = [],
   ) {
     const ways: Way[] = [];
     const copies: Copy[] = [];
     let area = 0;
-    for (const [shape, { outline, count, turns, mirrored }] of shapes.entries()) {
+    for (const { along, across, length, width } of cloth.flaws ?? []) {
+      const box: Polygon = [
+        [0, 0],
+        [length, 0],
+        [length, width],
+        [0, width],
+      ];
+      ways.push({ shape: FLAW, turn: 0, flipped: false, parts: [box], bounds: boundsOf(box), match: undefined });
+      copies.push({ shape: FLAW, copy: 0, ways: [ways.length - 1], held: { x: along, y: across } });
+    }
+    for (const [shape, { outline, count, turns, mirrored, match }] of shapes.entries()) {
       const net = tidied(outline);
       const simple = outward(net);
       const parts = convexParts(simple);
@@ -82,6 +124,7 @@ export class LayJob {
           flipped,
           parts: parts.map(lies),
           bounds: boundsOf(oriented(net, turn, flipped)),
+          match: match && oriented([match], turn, flipped)[0],
         });
         wayOf.set(key, ways.length - 1);
         return ways.length - 1;
@@ -92,8 +135,53 @@ export class LayJob {
       }
     }
     this.ways = ways;
-    this.copies = copies;
     this.area = area;
+    this.copies = copies;
+    for (const place of locked) this.hold(place);
+  }
+
+  /** Whether a copy is one of what is laid, and no flaw. */
+  isLaid(copy: number): boolean {
+    return this.copies[copy]?.shape !== FLAW;
+  }
+
+  /** The id of the shape that a copy is one of. */
+  idOf({ shape }: Copy): string {
+    return this.shapes[shape]?.id ?? '';
+  }
+
+  /**
+   * Locks a copy where it lies, unless it may not lie so or lies in what is held already: then it is laid as any other.
+   */
+  private hold({ id, copy, x, y, turn, flipped }: Placed): void {
+    const at = this.copies.findIndex((c) => this.idOf(c) === id && c.copy === copy);
+    const found = this.copies[at];
+    const way = found?.ways.find((w) => this.ways[w]?.turn === turn && this.ways[w].flipped === flipped);
+    if (!found || way === undefined || found.shape === FLAW) return;
+    const { bounds } = this.ways[way] as Way;
+    const off = x + bounds.left < -1e-6 || y + bounds.low < -1e-6 || y + bounds.high > this.cloth.width + 1e-6;
+    const hits = this.copies.some(
+      ({ ways, held }) => held && this.overlap(way, ways[0] as number).depth(held.x - x, held.y - y) > FREE,
+    );
+    if (!off && !hits) (this.copies as Copy[])[at] = { ...found, ways: [way], held: { x, y } };
+  }
+
+  /**
+   * The place next to one at which a copy may lie in a strip of a length: on the cloth, on its bar and stripe. Nothing where
+   * there is none.
+   */
+  settled(way: number, x: number, y: number, length: number): Corner | undefined {
+    const { bounds, match } = this.ways[way] as Way;
+    const { width, barRepeat = 0, stripeRepeat = 0 } = this.cloth;
+    const at = onGrid(x, -bounds.left, length - bounds.right, match ? barRepeat : 0, -(match?.[0] ?? 0));
+    const across = onGrid(y, -bounds.low, width - bounds.high, match ? stripeRepeat : 0, -(match?.[1] ?? 0));
+    return at === undefined || across === undefined ? undefined : [at, across];
+  }
+
+  /** How far apart the places of a way lie along and across, in mm; 0 where it may lie anywhere. */
+  stepsOf(way: number): Corner {
+    const { barRepeat = 0, stripeRepeat = 0 } = this.cloth;
+    return this.ways[way]?.match ? [barRepeat, stripeRepeat] : [0, 0];
   }
 
   /** How deep a shape lying one way lies in another lying its way. */
@@ -101,7 +189,9 @@ export class LayJob {
     const key = first * this.ways.length + second;
     let table = this.tables.get(key);
     if (!table) {
-      table = new Overlap(this.ways[first] as Way, this.ways[second] as Way, this.cloth.gap);
+      const [a, b] = [this.ways[first] as Way, this.ways[second] as Way];
+      // The gap lies between two parts; a flaw is told as large as it is to be kept clear of.
+      table = new Overlap(a, b, a.shape === FLAW || b.shape === FLAW ? 0 : this.cloth.gap);
       this.tables.set(key, table);
     }
     return table;

@@ -2,6 +2,7 @@ import polygonClipping from 'polygon-clipping';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { jigsaw } from '../../bench/jigsaw.js';
+import { blob, layFaults, overlapOf, ring } from '../../bench/lay-faults.js';
 import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
 import { enclosedArea } from '../geometry/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../piece/index.js';
@@ -26,53 +27,6 @@ import {
   type LayShape,
 } from './index.js';
 
-type Ring = [number, number][];
-
-const ring = (p: readonly Corner[]): Ring => p.map(([x, y]): [number, number] => [x, y]);
-
-/** How deep two outlines lie in one another at most, by a package that took no part in laying them, in mm. */
-function overlapOf(a: readonly Corner[], b: readonly Corner[]): number {
-  const [p, q] = [boundsOf(a), boundsOf(b)];
-  if (p.right <= q.left || q.right <= p.left || p.high <= q.low || q.high <= p.low) return 0;
-  return polygonClipping.intersection([ring(a)], [ring(b)]).reduce((worst, polygon) => {
-    const outer = polygon[0] ?? [];
-    const round = outer.reduce((sum, [x, y], i) => {
-      const [x2, y2] = outer[(i + 1) % outer.length] ?? [x, y];
-      return sum + Math.hypot(x2 - x, y2 - y);
-    }, 0);
-    // A thin sliver is as deep as its area over half its girth.
-    return Math.max(worst, round > 0 ? (2 * Math.abs(areaOf(outer))) / round : 0);
-  }, 0);
-}
-
-/** What is wrong with a lay. */
-function faultsOf(shapes: readonly LayShape[], { width }: LayCloth, { placed, length, use }: FoundLay): string[] {
-  const out: string[] = [];
-  const lying = placed.map((p) => {
-    const shape = shapes.find((s) => s.id === p.id) as LayShape;
-    if (!shape.turns.includes(p.turn)) out.push(`${p.id} turned ${p.turn}`);
-    const outline = placedOutline(shape, p);
-    const { left, right, low, high } = boundsOf(outline);
-    if (left < -0.01 || low < -0.01 || high > width + 0.01 || right > length + 0.01) out.push(`${p.id} off the cloth`);
-    return outline;
-  });
-  lying.forEach((a, i) => {
-    lying.slice(i + 1).forEach((b, k) => {
-      const deep = overlapOf(a, b);
-      if (deep > 0.01) out.push(`${placed[i]?.id} in ${placed[i + 1 + k]?.id} by ${deep.toFixed(3)}`);
-    });
-  });
-  for (const shape of shapes) {
-    const own = placed.filter((p) => p.id === shape.id);
-    if (own.length !== shape.count) out.push(`${shape.id} ${own.length} of ${shape.count}`);
-    const flipped = own.filter((p) => p.flipped).length;
-    if (flipped !== (shape.mirrored ? Math.floor(shape.count / 2) : 0)) out.push(`${shape.id} flipped ${flipped}`);
-  }
-  const net = shapes.reduce((sum, s) => sum + s.count * Math.abs(areaOf(s.outline)), 0);
-  if (Math.abs(use - net / (length * width)) > 1e-9) out.push('use');
-  return out;
-}
-
 /** Every lay that a search gives in so many steps. */
 function laysOf(shapes: readonly LayShape[], cloth: LayCloth, seed: number, steps: number): FoundLay[] {
   let left = steps;
@@ -83,17 +37,6 @@ const SETS = ['one-pair-two-way', 'one-pair-one-way', 'two-pairs-two-way'].map((
   const file = new URL(`../../bench/lay-sets/${name}.json`, import.meta.url);
   return { name, ...(JSON.parse(readFileSync(file, 'utf8')) as { cloth: LayCloth; shapes: LayShape[] }) };
 });
-
-/** A star-shaped polygon with hollows, of so many corners. */
-function blob(random: () => number, corners: number): Polygon {
-  return tidied(
-    Array.from({ length: corners }, (_, i): Corner => {
-      const angle = (2 * Math.PI * i) / corners;
-      const far = 40 + 100 * random();
-      return [far * Math.cos(angle), far * Math.sin(angle)];
-    }),
-  );
-}
 
 describe('an outline made ready for laying', () => {
   it('has fewer corners, and lies nowhere inside the one it stands for', () => {
@@ -170,7 +113,7 @@ describe('a lay', () => {
     for (const { name, shapes, cloth } of SETS) {
       const lays = laysOf(shapes, cloth, 1, 400);
       for (const lay of [lays[0], lays[Math.floor(lays.length / 2)], lays.at(-1)]) {
-        expect([name, lay && faultsOf(shapes, cloth, lay)]).toEqual([name, []]);
+        expect([name, lay && layFaults(shapes, cloth, lay)]).toEqual([name, []]);
       }
     }
   }, 120_000);
@@ -203,7 +146,7 @@ describe('a lay', () => {
       }));
       const cloth = { width: 300 + 500 * random(), gap: random() < 0.5 ? 0 : 2 };
       const lay = laysOf(shapes, cloth, i, 25).at(-1);
-      expect([i, lay && faultsOf(shapes, cloth, lay)]).toEqual([i, []]);
+      expect([i, lay && layFaults(shapes, cloth, lay)]).toEqual([i, []]);
     }
   }, 120_000);
 
@@ -235,7 +178,7 @@ describe('a lay', () => {
   it('finds jigsaws of a few pieces nearly whole again', () => {
     const { shapes, width } = jigsaw(6, 1);
     const lay = laysOf(shapes, { width, gap: 0 }, 1, 2500).at(-1);
-    expect(lay && faultsOf(shapes, { width, gap: 0 }, lay)).toEqual([]);
+    expect(lay && layFaults(shapes, { width, gap: 0 }, lay)).toEqual([]);
     expect(lay?.use).toBeGreaterThan(0.8);
   }, 120_000);
 
@@ -260,7 +203,7 @@ describe('a lay', () => {
     expect(box.right - box.left).toBeCloseTo(Math.max(...ys) - Math.min(...ys), 0);
     const cloth = { width: 1500, gap: 0 };
     const lay = laysOf(open, cloth, 1, 500).at(-1);
-    expect(lay && faultsOf(open, cloth, lay)).toEqual([]);
+    expect(lay && layFaults(open, cloth, lay)).toEqual([]);
     expect(lay?.length).toBeGreaterThan(900);
     expect(lay?.length).toBeLessThan(2000);
     if (!lay) return;

@@ -1,4 +1,4 @@
-import type { LayJob, Placed, Way } from './job.js';
+import { FREE, type LayJob, type Placed, type Way } from './job.js';
 import { copyOf, Separator, type Lay, type Random } from './separate.js';
 
 /** A lay that was found: how long its cloth is, in mm, what of the cloth is used, and where everything lies. */
@@ -23,9 +23,25 @@ export function randomOf(seed: number): Random {
 
 const wayOf = (job: LayJob, lay: Lay, copy: number): Way => job.ways[lay.way[copy] as number] as Way;
 
-/** How far a lay reaches along the cloth, in mm. */
+/** How far a copy reaches along the cloth, in mm. */
+const reachOf = (job: LayJob, lay: Lay, copy: number): number =>
+  (lay.x[copy] as number) + wayOf(job, lay, copy).bounds.right;
+
+/** How far a lay reaches along the cloth, in mm: flaws that lie beyond it do not count. */
 const lengthOf = (job: LayJob, lay: Lay): number =>
-  job.copies.reduce((most, _, i) => Math.max(most, (lay.x[i] as number) + wayOf(job, lay, i).bounds.right), 0);
+  job.copies.reduce((most, _, i) => (job.isLaid(i) ? Math.max(most, reachOf(job, lay, i)) : most), 0);
+
+/** A lay of which only what is held lies where it belongs. */
+function heldLay(job: LayJob): Lay {
+  const count = job.copies.length;
+  const lay: Lay = { way: new Int32Array(count), x: new Float64Array(count), y: new Float64Array(count) };
+  for (const [i, { ways, held }] of job.copies.entries()) {
+    lay.way[i] = ways[0] as number;
+    lay.x[i] = held?.x ?? 0;
+    lay.y[i] = held?.y ?? 0;
+  }
+  return lay;
+}
 
 /** Places tried across the cloth for each copy of a first lay. */
 const ACROSS = 24;
@@ -34,14 +50,14 @@ const ALONG = 40;
 
 /** A first lay without overlap: the largest first, each as far to the left as it goes among what lies there. */
 export function firstLay(job: LayJob): Lay {
-  const count = job.copies.length;
-  const lay: Lay = { way: new Int32Array(count), x: new Float64Array(count), y: new Float64Array(count) };
+  const lay = heldLay(job);
   const size = (i: number): number => {
     const { left, right, low, high } = (job.ways[job.copies[i]?.ways[0] as number] as Way).bounds;
     return (right - left) * (high - low);
   };
-  const order = job.copies.map((_, i) => i).sort((a, b) => size(b) - size(a) || a - b);
-  const laid: number[] = [];
+  const all = job.copies.map((_, i) => i);
+  const order = all.filter((i) => !job.copies[i]?.held).sort((a, b) => size(b) - size(a) || a - b);
+  const laid = all.filter((i) => job.copies[i]?.held);
   const free = (way: number, x: number, y: number): boolean =>
     laid.every(
       (j) => job.overlap(way, lay.way[j] as number).depth((lay.x[j] as number) - x, (lay.y[j] as number) - y) <= 0,
@@ -52,12 +68,19 @@ export function firstLay(job: LayJob): Lay {
       const { bounds } = job.ways[way] as Way;
       const [minX, minY] = [-bounds.left, -bounds.low];
       const maxY = job.cloth.width - bounds.high;
-      const end = laid.reduce((most, j) => Math.max(most, (lay.x[j] as number) + wayOf(job, lay, j).bounds.right), 0);
-      const last = minX + end + job.cloth.gap;
+      const end = laid.reduce((most, j) => Math.max(most, reachOf(job, lay, j)), 0);
+      // One bar further than behind all others: there a copy finds a place on its bar.
+      const last = minX + end + job.cloth.gap + job.stepsOf(way)[0];
       for (let a = 0; a <= ACROSS; a++) {
-        const y = minY + ((maxY - minY) * a) / ACROSS;
         for (let s = 0; s <= ALONG; s++) {
-          const x = minX + ((last - minX) * s) / ALONG;
+          const place = job.settled(
+            way,
+            minX + ((last - minX) * s) / ALONG,
+            minY + ((maxY - minY) * a) / ACROSS,
+            Infinity,
+          );
+          if (!place) continue;
+          const [x, y] = place;
           const reach = x + bounds.right;
           if (best && reach >= best.reach - 1e-6) break;
           if (!free(way, x, y)) continue;
@@ -87,22 +110,32 @@ function found(job: LayJob, lay: Lay): FoundLay {
   return {
     length,
     use: job.area / (length * job.cloth.width),
-    placed: job.copies.map(({ shape, copy }, i): Placed => {
+    placed: job.copies.flatMap((one, i): Placed[] => {
+      if (!job.isLaid(i)) return [];
       const { turn, flipped } = wayOf(job, lay, i);
-      return { id: job.shapes[shape]?.id ?? '', copy, x: lay.x[i] as number, y: lay.y[i] as number, turn, flipped };
+      return [{ id: job.idOf(one), copy: one.copy, x: lay.x[i] as number, y: lay.y[i] as number, turn, flipped }];
     }),
   };
 }
 
-/** Copies that stick out of a shorter strip are put somewhere in it. */
-function pushedIn(job: LayJob, lay: Lay, length: number, random: Random): void {
-  for (let i = 0; i < job.copies.length; i++) {
+/** Puts a copy next to a place, where it may lie there. */
+function put(job: LayJob, lay: Lay, copy: number, x: number, y: number, length: number): void {
+  const place = job.settled(lay.way[copy] as number, x, y, length);
+  if (place) [lay.x[copy], lay.y[copy]] = place as [number, number];
+}
+
+/** Copies that stick out of a shorter strip are put somewhere in it; false where one has no place there. */
+function pushedIn(job: LayJob, lay: Lay, length: number, random: Random): boolean {
+  for (const [i, { held }] of job.copies.entries()) {
     const { bounds } = wayOf(job, lay, i);
     const most = length - bounds.right;
-    if ((lay.x[i] as number) <= most) continue;
-    lay.x[i] = random() < 0.5 ? most : -bounds.left + random() * (most + bounds.left);
-    if (random() < 0.3) lay.y[i] = -bounds.low + random() * (job.cloth.width - bounds.high + bounds.low);
+    if (held || (lay.x[i] as number) <= most) continue;
+    const x = random() < 0.5 ? most : -bounds.left + random() * (most + bounds.left);
+    const y = random() < 0.3 ? -bounds.low + random() * (job.cloth.width - bounds.high + bounds.low) : lay.y[i];
+    put(job, lay, i, x, y as number, length);
+    if ((lay.x[i] as number) > most + 1e-6) return false;
   }
+  return true;
 }
 
 /** Two large copies change places: what a lay that is stuck begins again from. */
@@ -113,8 +146,10 @@ function swapped(job: LayJob, lay: Lay, length: number, random: Random): void {
   };
   const large = job.copies
     .map((_, i) => i)
+    .filter((i) => !job.copies[i]?.held)
     .sort((a, b) => size(b) - size(a))
     .slice(0, Math.max(2, Math.ceil(job.copies.length / 2)));
+  if (large.length < 2) return;
   const pick = (): number => large[Math.floor(random() * large.length)] as number;
   const [a, b] = [pick(), pick()];
   if (a === b) return;
@@ -123,15 +158,14 @@ function swapped(job: LayJob, lay: Lay, length: number, random: Random): void {
     return [(lay.x[i] as number) + (left + right) / 2, (lay.y[i] as number) + (low + high) / 2];
   };
   const [[ax, ay], [bx, by]] = [middle(a), middle(b)];
-  const put = (i: number, x: number, y: number): void => {
+  const moved = (i: number, x: number, y: number): void => {
     const { ways } = job.copies[i] as { ways: readonly number[] };
     lay.way[i] = ways[Math.floor(random() * ways.length)] as number;
     const { left, right, low, high } = wayOf(job, lay, i).bounds;
-    lay.x[i] = Math.min(length - right, Math.max(-left, x - (left + right) / 2));
-    lay.y[i] = Math.min(job.cloth.width - high, Math.max(-low, y - (low + high) / 2));
+    put(job, lay, i, x - (left + right) / 2, y - (low + high) / 2, length);
   };
-  put(a, bx, by);
-  put(b, ax, ay);
+  moved(a, bx, by);
+  moved(b, ax, ay);
 }
 
 /** So many of the least bad lays of a strip are kept to begin again from; now and then one is begun anew at random. */
@@ -144,12 +178,12 @@ const PRESSED_FROM = 0.01;
 
 /** Every copy somewhere in the strip. */
 function scattered(job: LayJob, lay: Lay, length: number, random: Random): void {
-  for (let i = 0; i < job.copies.length; i++) {
-    const { ways } = job.copies[i] as { ways: readonly number[] };
+  for (const [i, { ways, held }] of job.copies.entries()) {
+    if (held) continue;
     lay.way[i] = ways[Math.floor(random() * ways.length)] as number;
     const { left, right, low, high } = wayOf(job, lay, i).bounds;
-    lay.x[i] = -left + random() * Math.max(0, length - right + left);
-    lay.y[i] = -low + random() * Math.max(0, job.cloth.width - high + low);
+    const x = -left + random() * Math.max(0, length - right + left);
+    put(job, lay, i, x, -low + random() * Math.max(0, job.cloth.width - high + low), length);
   }
 }
 
@@ -163,7 +197,7 @@ function shortened(
   over: () => boolean,
 ): Lay | undefined {
   let lay = copyOf(from);
-  pushedIn(job, lay, length, random);
+  if (!pushedIn(job, lay, length, random)) return undefined;
   const pool: { lay: Lay; loss: number }[] = [];
   for (let k = 1; !over(); k++) {
     const separator = new Separator(job, lay, length, random, over);
@@ -181,17 +215,68 @@ function shortened(
   return undefined;
 }
 
+/** The lay that places tell, where they tell of every copy and none lies in another or off the cloth; else nothing. */
+export function layAt(job: LayJob, placed: readonly Placed[]): FoundLay | undefined {
+  const lay = toldLay(job, placed);
+  return lay && found(job, lay);
+}
+
+/** The same, as the search moves it. */
+function toldLay(job: LayJob, placed: readonly Placed[]): Lay | undefined {
+  const lay = heldLay(job);
+  for (const [i, one] of job.copies.entries()) {
+    if (one.held) continue;
+    const told = placed.find((p) => p.id === job.idOf(one) && p.copy === one.copy);
+    const way = one.ways.find((w) => job.ways[w]?.turn === told?.turn && job.ways[w]?.flipped === told?.flipped);
+    if (!told || way === undefined) return undefined;
+    const place = job.settled(way, told.x, told.y, Infinity);
+    if (!place || Math.hypot(place[0] - told.x, place[1] - told.y) > FREE) return undefined;
+    lay.way[i] = way;
+    [lay.x[i], lay.y[i]] = place as [number, number];
+  }
+  return new Separator(
+    job,
+    lay,
+    Infinity,
+    () => 0,
+    () => true,
+  ).loss() === 0
+    ? lay
+    : undefined;
+}
+
+/** A lay whose pieces have changed since, put right within the length that it had; nothing where it is not had so. */
+function mendedLay(job: LayJob, placed: readonly Placed[], random: Random, over: () => boolean): Lay | undefined {
+  const lay = heldLay(job);
+  for (const [i, one] of job.copies.entries()) {
+    if (one.held) continue;
+    const told = placed.find((p) => p.id === job.idOf(one) && p.copy === one.copy);
+    const way = one.ways.find((w) => job.ways[w]?.turn === told?.turn && job.ways[w]?.flipped === told?.flipped);
+    const place = told && way !== undefined ? job.settled(way, told.x, told.y, Infinity) : undefined;
+    if (!place || way === undefined) return undefined;
+    lay.way[i] = way;
+    [lay.x[i], lay.y[i]] = place as [number, number];
+  }
+  return new Separator(job, lay, lengthOf(job, lay), random, over, 1).separate() ? lay : undefined;
+}
+
 /**
- * The search for a short lay: a first one at once, then ever shorter ones as they are found, until `over` says that it is
- * time. Each is free of overlap. Deterministic by its seed as far as the time allows.
+ * The search for a short lay: a first one at once, or the one it goes on from, then ever shorter ones as they are found,
+ * until `over` says that it is time. Each is free of overlap. Deterministic by its seed as far as the time allows.
  */
-export function* layOf(job: LayJob, seed: number, over: () => boolean): Generator<FoundLay> {
+export function* layOf(
+  job: LayJob,
+  seed: number,
+  over: () => boolean,
+  from: readonly Placed[] = [],
+): Generator<FoundLay> {
   const random = randomOf(seed);
-  let best = firstLay(job);
+  let best = toldLay(job, from) ?? mendedLay(job, from, random, over) ?? firstLay(job);
   yield found(job, best);
   const along = (w: number): number => (job.ways[w] as Way).bounds.right - (job.ways[w] as Way).bounds.left;
   const longest = Math.max(...job.copies.map(({ ways }) => Math.min(...ways.map(along))));
-  const shortest = Math.max(longest, job.area / job.cloth.width);
+  const held = job.copies.flatMap((c, i) => (c.held && job.isLaid(i) ? [reachOf(job, best, i)] : []));
+  const shortest = Math.max(longest, job.area / job.cloth.width, ...held);
   let share = FIRST_SHORTER;
   while (!over()) {
     const now = lengthOf(job, best);
@@ -211,6 +296,14 @@ export function* layOf(job: LayJob, seed: number, over: () => boolean): Generato
   }
 }
 
+/** Brings every copy to where it ends within a length; false where one has no place there. */
+const pressedIn = (job: LayJob, lay: Lay, length: number): boolean =>
+  job.copies.every(({ held }, i) => {
+    if (held || reachOf(job, lay, i) <= length) return true;
+    put(job, lay, i, lay.x[i] as number, lay.y[i] as number, length);
+    return reachOf(job, lay, i) <= length + 1e-6;
+  });
+
 /** A lay made shorter by the smallest steps for as long as its copies give way. */
 function* pressedFrom(job: LayJob, from: Lay, shortest: number, random: Random, over: () => boolean): Generator<Lay> {
   let best = from;
@@ -219,9 +312,7 @@ function* pressedFrom(job: LayJob, from: Lay, shortest: number, random: Random, 
     const length = Math.max(now * (1 - PRESSED), shortest);
     if (length >= now - 1e-6) return;
     const lay = copyOf(best);
-    for (let i = 0; i < job.copies.length; i++) {
-      lay.x[i] = Math.min(lay.x[i] as number, length - wayOf(job, lay, i).bounds.right);
-    }
+    if (!pressedIn(job, lay, length)) return;
     if (!new Separator(job, lay, length, random, over, 1).separate()) return;
     best = lay;
     yield best;

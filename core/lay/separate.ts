@@ -1,7 +1,5 @@
-import type { LayJob, Way } from './job.js';
+import { FREE, type LayJob, type Way } from './job.js';
 
-/** Two copies that lie in one another by no more than this, in mm, are free. */
-const FREE = 0.001;
 /** Where a copy is tried besides where it lies: near it, and anywhere; for each way that it may lie. */
 const NEAR = 8;
 const ANYWHERE = 16;
@@ -64,7 +62,8 @@ export class Separator {
     let sum = 0;
     for (let i = 0; i < this.count; i++) {
       for (let j = i + 1; j < this.count; j++) {
-        const depth = this.depthOf(i, j);
+        // Two that are held lie as they were put: nothing can be done about them.
+        const depth = this.job.copies[i]?.held && this.job.copies[j]?.held ? 0 : this.depthOf(i, j);
         this.depths[i * this.count + j] = depth;
         this.depths[j * this.count + i] = depth;
         if (depth > FREE) sum += depth;
@@ -96,7 +95,10 @@ export class Separator {
       { cost: this.cost(copy, way0, x0, y0, Infinity), way: way0, x: x0, y: y0 },
     ];
     const start = best[0]?.cost ?? 0;
-    const keep = (way: number, x: number, y: number): void => {
+    const keep = (way: number, toX: number, toY: number): void => {
+      const place = job.settled(way, toX, toY, this.length);
+      if (!place) return;
+      const [x, y] = place;
       const worst = best.length < BROUGHT_DOWN ? Infinity : (best[best.length - 1]?.cost ?? Infinity);
       const cost = this.cost(copy, way, x, y, worst);
       if (cost >= worst) return;
@@ -109,15 +111,10 @@ export class Separator {
       const [minX, maxX] = [-bounds.left, this.length - bounds.right];
       const [minY, maxY] = [-bounds.low, job.cloth.width - bounds.high];
       if (maxX < minX - 1e-9 || maxY < minY - 1e-9) continue;
-      const held = (at: number, low: number, high: number): number => Math.min(high, Math.max(low, at));
       const [reachX, reachY] = [(bounds.right - bounds.left) * 0.15, (bounds.high - bounds.low) * 0.15];
-      if (way !== way0) keep(way, held(x0, minX, maxX), held(y0, minY, maxY));
+      if (way !== way0) keep(way, x0, y0);
       for (let k = 0; k < NEAR; k++) {
-        keep(
-          way,
-          held(x0 + (random() * 2 - 1) * reachX, minX, maxX),
-          held(y0 + (random() * 2 - 1) * reachY, minY, maxY),
-        );
+        keep(way, x0 + (random() * 2 - 1) * reachX, y0 + (random() * 2 - 1) * reachY);
       }
       for (let k = 0; k < ANYWHERE; k++) {
         keep(way, minX + random() * (maxX - minX), minY + random() * (maxY - minY));
@@ -142,13 +139,12 @@ export class Separator {
     from: { cost: number; way: number; x: number; y: number },
   ): { cost: number; way: number; x: number; y: number } {
     const { bounds } = this.job.ways[from.way] as Way;
-    const [minX, maxX] = [-bounds.left, this.length - bounds.right];
-    const [minY, maxY] = [-bounds.low, this.job.cloth.width - bounds.high];
     const { random } = this;
+    const [barRepeat, stripeRepeat] = this.job.stepsOf(from.way);
     let { cost, x, y } = from;
     let [stepX, stepY] = [
-      Math.max(1, (bounds.right - bounds.left) * 0.02),
-      Math.max(1, (bounds.high - bounds.low) * 0.02),
+      Math.max(1, (bounds.right - bounds.left) * 0.02, 2 * barRepeat),
+      Math.max(1, (bounds.high - bounds.low) * 0.02, 2 * stripeRepeat),
     ];
     while (cost > 0 && (stepX > SMALLEST_STEP || stepY > SMALLEST_STEP)) {
       const axis = random();
@@ -156,7 +152,9 @@ export class Separator {
         axis < 0.35 ? [stepX, 0] : axis < 0.7 ? [0, stepY] : axis < 0.85 ? [stepX, stepY] : [stepX, -stepY];
       let found = false;
       for (const sign of random() < 0.5 ? [1, -1] : [-1, 1]) {
-        const [nx, ny] = [Math.min(maxX, Math.max(minX, x + sign * dx)), Math.min(maxY, Math.max(minY, y + sign * dy))];
+        const place = this.job.settled(from.way, x + sign * dx, y + sign * dy, this.length);
+        if (!place) continue;
+        const [nx, ny] = place;
         const there = this.cost(copy, from.way, nx, ny, cost);
         if (there < cost) {
           [x, y, cost, found] = [nx, ny, there, true];
@@ -197,6 +195,7 @@ export class Separator {
       let idle = 0;
       while (idle < PASSES && !this.over()) {
         const order = Array.from({ length: count }, (_, i) => i).filter((i) => {
+          if (this.job.copies[i]?.held) return false;
           for (let j = 0; j < count; j++) if ((this.depths[i * count + j] as number) > FREE) return true;
           return false;
         });

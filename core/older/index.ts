@@ -1,3 +1,5 @@
+import { houseCloth } from '../cloth/index.js';
+
 type Json = Readonly<Record<string, unknown>>;
 
 const isObject = (value: unknown): value is Json =>
@@ -88,8 +90,19 @@ export function draftFrom5(draft: Json): Json {
 export const draftFrom6 = (draft: Json): Json =>
   draft['allowances'] === undefined ? draft : { ...draft, allowances: { profile: draft['allowances'], given: [] } };
 
+/** A draft as the twelfth version kept it, as the thirteenth does: what a cloth shrinks by is kept with the cloth. */
+export function draftFrom12(draft: Json): Json {
+  if (!isObject(draft['fit'])) return draft;
+  const { shrinkLength = 0, shrinkWidth = 0, ...fit } = draft['fit'];
+  if (shrinkLength === 0 && shrinkWidth === 0) return { ...draft, fit };
+  const shell = { ...houseCloth('shell', 'cm'), shrinkLength, shrinkWidth };
+  return { ...draft, fit, cloths: { shell } };
+}
+
+const from12 = (book: Json): Json => ({ ...book, version: 13, drafts: each(book['drafts'], draftFrom12) });
+
 /** The twelfth version only adds that a draft may have a style, and what allowances may have. */
-const from11 = (book: Json): Json => ({ ...book, version: 12 });
+const from11 = (book: Json): Json => from12({ ...book, version: 12 });
 
 /** The eleventh version only adds that a draft may have a note. */
 const from10 = (book: Json): Json => from11({ ...book, version: 11 });
@@ -151,5 +164,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 8) return from8(book);
   if (book['version'] === 9) return from9(book);
   if (book['version'] === 10) return from10(book);
-  return book['version'] === 11 ? from11(book) : book;
+  if (book['version'] === 11) return from11(book);
+  return book['version'] === 12 ? from12(book) : book;
 }

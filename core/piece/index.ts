@@ -14,4 +14,4 @@ export { notchesOf, type Notch } from './notch.js';
 export { piecesOf, type Piece } from './piece.js';
 export { PROFILES, profileNamed, type ProfileEntry } from './profiles.js';
 export { proofOf, type Proof, type ProofLine } from './proof.js';
-export { grownGarment, NO_SHRINKAGE, type Shrinkage } from './shrinkage.js';
+export { grownGarment } from './shrinkage.js';

@@ -22,7 +22,6 @@ import {
   grownGarment,
   HOUSE_ALLOWANCES,
   houseAllowances,
-  NO_SHRINKAGE,
   piecesOf,
   widthsAlong,
   type Allowances,
@@ -260,7 +259,7 @@ describe('pieces for a cloth that shrinks', () => {
     ]);
 
   it('grow whole: every line, dart, level and mark comes back with the washing', () => {
-    const grown = grownGarment(garment, shrinkage);
+    const grown = grownGarment(garment, () => shrinkage);
     const controls = (of: Garment): Point[] =>
       of.parts.flatMap(({ edges, marks, grain, words }) => [
         ...[
@@ -278,7 +277,10 @@ describe('pieces for a cloth that shrinks', () => {
   });
 
   it('keep their notches on the same places of the cloth, and carry the same allowance', () => {
-    const grown = piecesOf(grownGarment(garment, shrinkage), HOUSE_ALLOWANCES);
+    const grown = piecesOf(
+      grownGarment(garment, () => shrinkage),
+      HOUSE_ALLOWANCES,
+    );
     for (const piece of grown) {
       const net = pieceOf(piece.part.id as 'front');
       expect(piece.notches).toHaveLength(net.notches.length);
@@ -290,6 +292,6 @@ describe('pieces for a cloth that shrinks', () => {
   });
 
   it('are the very garment where it does not', () => {
-    expect(grownGarment(garment, NO_SHRINKAGE)).toBe(garment);
+    expect(grownGarment(garment, () => ({ length: 0, width: 0 }))).toBe(garment);
   });
 });

@@ -1,14 +1,6 @@
-import type { Edge, Garment, Part, PartMark } from '../garment/index.js';
+import type { Shrinkage } from '../cloth/index.js';
+import type { Cloth, Edge, Garment, Part, PartMark } from '../garment/index.js';
 import { mapPath, type Path, type Point } from '../geometry/index.js';
-
-/** How much a cloth shrinks, as shares of its length (along the grain line) and its width. */
-export interface Shrinkage {
-  readonly length: number;
-  readonly width: number;
-}
-
-/** A cloth that does not shrink. */
-export const NO_SHRINKAGE: Shrinkage = { length: 0, width: 0 };
 
 function grownPart(part: Part, move: (p: Point) => Point): Part {
   const path = (p: Path): Path => mapPath(p, move);
@@ -26,12 +18,16 @@ function grownPart(part: Part, move: (p: Point) => Point): Part {
 }
 
 /**
- * A garment whose parts are grown by what the cloth will shrink, so that the washed pieces come back to their net size
+ * A garment whose parts are grown by what their cloth will shrink, so that the washed pieces come back to their net size
  * (docs/trade/pieces.md). Parts lie with their grain line upright. Notches stay on their places of the cloth;
  * allowances are laid on afterwards and do not grow.
  */
-export function grownGarment(garment: Garment, { length, width }: Shrinkage): Garment {
-  if (length === 0 && width === 0) return garment;
-  const move = (p: Point): Point => ({ x: p.x / (1 - width), y: p.y / (1 - length) });
-  return { ...garment, parts: garment.parts.map((part) => grownPart(part, move)) };
+export function grownGarment(garment: Garment, shrinkageOf: (cloth: Cloth) => Shrinkage): Garment {
+  const grown = (part: Part): Part => {
+    const { length, width } = shrinkageOf(part.cloth);
+    if (length === 0 && width === 0) return part;
+    return grownPart(part, (p) => ({ x: p.x / (1 - width), y: p.y / (1 - length) }));
+  };
+  const parts = garment.parts.map(grown);
+  return parts.every((part, i) => part === garment.parts[i]) ? garment : { ...garment, parts };
 }

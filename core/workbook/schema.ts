@@ -6,7 +6,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 12;
+export const WORKBOOK_VERSION = 13;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -136,6 +136,50 @@ const styleSchema = z
   .max(60)
   .meta({ description: 'The components chosen on top of the block, each once.' });
 
+const clothKind = z.enum(['shell', 'lining', 'pocketing', 'interfacing']);
+
+/** A cloth of a garment: what is known of it, lengths in mm. */
+const clothSchema = z
+  .strictObject({
+    name: z.string().max(200),
+    width: mm,
+    inHand: z.number().min(0).max(1_000_000).optional(),
+    fold: z.enum(['open', 'folded']),
+    nap: z.enum(['one-way', 'two-way']),
+    gap: mm,
+    barRepeat: mm.meta({ description: 'How far apart bars lie along the cloth; 0 where there are none.' }),
+    stripeRepeat: mm.meta({ description: 'How far apart stripes lie across the cloth; 0 where there are none.' }),
+    flaws: z
+      .array(z.strictObject({ id, along: z.number().max(1_000_000), across: mm, length: mm, width: mm }))
+      .max(50)
+      .meta({ description: 'Places that nothing is cut from, from the cut end and the edge.' }),
+    price: z.number().min(0).optional().meta({ description: 'Of a metre, in any money.' }),
+    shrinkLength: z.number().min(0).max(0.3),
+    shrinkWidth: z.number().min(0).max(0.3),
+  })
+  .meta({ description: 'A cloth of a garment; lengths in millimetres, shrinkage as shares.' });
+
+/** A lay that was kept: where every copy lies on the cloth, in mm, and which were locked. */
+const laySchema = z
+  .strictObject({
+    length: z.number().min(0).max(1_000_000),
+    area: z.number().min(0).meta({ description: 'Net area of all copies, in mm².' }),
+    width: mm.meta({ description: 'The width that it was laid on: half of the cloth where that was folded.' }),
+    placed: z
+      .record(
+        z.string().max(220),
+        z.strictObject({
+          x: z.number(),
+          y: z.number(),
+          turn: z.union([z.literal(0), z.literal(180)]),
+          flipped: z.boolean(),
+          locked: z.boolean().optional(),
+        }),
+      )
+      .meta({ description: 'By the part and the number of its copy, counted from 0: “front 1”.' }),
+  })
+  .meta({ description: 'A lay of one cloth; x along the cloth, y across it.' });
+
 /** A draft: inputs only. Pieces, figures and checks are computed from it. */
 export const draftSchema = z
   .strictObject({
@@ -149,8 +193,6 @@ export const draftSchema = z
     fit: z.strictObject({
       fitClass: z.enum(['knit', 'close-contoured', 'close-relaxed', 'regular', 'loose', 'skirt-like']).optional(),
       stretch: z.number().min(0).max(3),
-      shrinkLength: z.number().min(0).max(0.3),
-      shrinkWidth: z.number().min(0).max(0.3),
     }),
     settings: z.record(z.string(), mm),
     choices: z.record(z.string(), z.string()),
@@ -171,6 +213,8 @@ export const draftSchema = z
     reference: referenceSchema.optional(),
     style: styleSchema.optional(),
     allowances: allowancesSchema,
+    cloths: z.partialRecord(clothKind, clothSchema).optional(),
+    lays: z.partialRecord(clothKind, laySchema).optional(),
     created: stamp,
     changed: stamp,
   })

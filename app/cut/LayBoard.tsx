@@ -1,0 +1,240 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { laidWidth, type ClothData } from '../../core/cloth/index.js';
+import {
+  clothWords,
+  copyName,
+  placedOutline,
+  type FoundLay,
+  type LayShape,
+  type Placed,
+} from '../../core/lay/index.js';
+import { formatLength, handStep, tapeFor, type Unit } from '../../core/units/index.js';
+import { LayMark } from './LayMark.js';
+import type { LayHand } from './use-lay-hand.js';
+
+/** Cloth is shown this far beyond its lay and about it, in mm. */
+const AROUND = 40;
+
+/** An outline as path data, in the cloth's own coordinates. */
+export const outlineData = (outline: readonly (readonly [number, number])[]): string =>
+  `M${outline.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z`;
+
+/** What a part is called on the cloth, and where it lies. */
+const saidOf = (name: string, { copy, turn, flipped }: Placed, count: number, locked: boolean): string =>
+  [
+    count > 1 ? `${name}, ${copy + 1} of ${count}` : name,
+    flipped ? 'mirrored' : '',
+    turn === 180 ? 'turned' : '',
+    locked ? 'locked' : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+/** The cloth with everything on it: parts are dragged, nudged by arrow keys, turned, changed with their pair and locked. */
+export function LayBoard({
+  shapes,
+  lay,
+  cloth,
+  unit,
+  nameOf,
+  inkOf,
+  hand,
+  locked,
+}: {
+  readonly shapes: readonly LayShape[];
+  readonly lay: FoundLay;
+  readonly cloth: ClothData;
+  readonly unit: Unit;
+  readonly nameOf: (id: string) => string;
+  /** Which panel of the legs a part is: they have their inks here too. */
+  readonly inkOf: (id: string) => string;
+  readonly hand: LayHand;
+  readonly locked: ReadonlySet<string>;
+}) {
+  const svg = useRef<SVGSVGElement>(null);
+  const [grip, setGrip] = useState<{ readonly placed: Placed; readonly dx: number; readonly dy: number }>();
+  const width = laidWidth(cloth);
+  const shown = Math.max(lay.length, cloth.inHand ?? 0) + AROUND;
+  const held = hand.chosen ?? (lay.placed[0] && copyName(lay.placed[0]));
+
+  const onCloth = (event: PointerEvent): readonly [number, number] => {
+    const matrix = svg.current?.getScreenCTM()?.inverse();
+    const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix ?? new DOMMatrix());
+    return [at.x, at.y];
+  };
+  const take = (event: PointerEvent<SVGGElement>, placed: Placed): void => {
+    hand.choose(copyName(placed));
+    event.currentTarget.focus({ preventScroll: true });
+    if (event.button !== 0 || locked.has(copyName(placed))) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const [x, y] = onCloth(event);
+    setGrip({ placed, dx: placed.x - x, dy: placed.y - y });
+  };
+  const move = (event: PointerEvent<SVGGElement>): void => {
+    if (!grip) return;
+    const [x, y] = onCloth(event);
+    hand.tryAt({ ...grip.placed, x: x + grip.dx, y: y + grip.dy });
+  };
+  const letGo = (): void => {
+    setGrip(undefined);
+    hand.letGo();
+  };
+  const keys = (event: KeyboardEvent, placed: Placed): void => {
+    const step = handStep(unit, event.shiftKey);
+    const nudge: Readonly<Record<string, readonly [number, number]>> = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, -step],
+      ArrowDown: [0, step],
+    };
+    const by = nudge[event.key];
+    const at = lay.placed.findIndex((p) => copyName(p) === copyName(placed));
+    const next = { PageDown: at + 1, PageUp: at - 1, Home: 0, End: lay.placed.length - 1 }[event.key];
+    if (by) hand.nudge(placed, by[0], by[1]);
+    else if (next !== undefined) {
+      const to = lay.placed[(next + lay.placed.length) % lay.placed.length];
+      if (to) {
+        hand.choose(copyName(to));
+        svg.current?.querySelector<SVGGElement>(`[data-copy="${CSS.escape(copyName(to))}"]`)?.focus();
+      }
+    } else if (event.key === 't') hand.turn(placed);
+    else if (event.key === 'f') hand.change(placed);
+    else if (event.key === 'l') hand.lock(placed);
+    else if (event.key === 'Escape' && grip) {
+      setGrip(undefined);
+      hand.giveBack();
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+
+  return (
+    <svg
+      ref={svg}
+      className="lay"
+      viewBox={`${-AROUND} ${-AROUND} ${shown + AROUND} ${width + 2 * AROUND}`}
+      role="group"
+      aria-label={`${lay.placed.length} parts on ${clothWords(lay.length, unit)} of cloth`}
+    >
+      <LayMark cloth={cloth} length={lay.length} shown={shown - AROUND} unit={unit} />
+      {lay.placed.map((placed) => {
+        const shape = shapes.find((s) => s.id === placed.id);
+        if (!shape) return null;
+        const name = copyName(placed);
+        const trial = hand.trial?.moved && copyName(hand.trial.moved) === name ? hand.trial : undefined;
+        const outline = placedOutline(shape, placed);
+        return (
+          <g
+            key={name}
+            className="lay-copy"
+            data-copy={name}
+            data-ink={inkOf(placed.id)}
+            data-locked={locked.has(name)}
+            data-chosen={hand.chosen === name}
+            data-lifted={trial !== undefined}
+            tabIndex={name === held ? 0 : -1}
+            role="button"
+            aria-label={saidOf(nameOf(placed.id), placed, shape.count, locked.has(name))}
+            aria-pressed={hand.chosen === name}
+            onPointerDown={(event) => {
+              take(event, placed);
+            }}
+            onPointerMove={move}
+            onPointerUp={letGo}
+            onPointerCancel={letGo}
+            onFocus={() => {
+              hand.choose(name);
+            }}
+            onKeyDown={(event) => {
+              keys(event, placed);
+            }}
+          >
+            <path className="lay-part" data-placed={name} d={outlineData(outline)} vectorEffect="non-scaling-stroke" />
+            <PartWords outline={outline} words={nameOf(placed.id)} locked={locked.has(name)} />
+          </g>
+        );
+      })}
+      {hand.trial && (
+        <LayTrial shape={shapes.find((s) => s.id === hand.trial?.moved.id)} trial={hand.trial} unit={unit} />
+      )}
+    </svg>
+  );
+}
+
+/** A part where the hand has it, and where it would come to lie. */
+function LayTrial({
+  shape,
+  trial,
+  unit,
+}: {
+  readonly shape: LayShape | undefined;
+  readonly trial: NonNullable<LayHand['trial']>;
+  readonly unit: Unit;
+}) {
+  if (!shape) return null;
+  const { moved, place, length } = trial;
+  const wanted = placedOutline(shape, moved);
+  return (
+    <g className="lay-trial" data-free={place?.free ?? false} pointerEvents="none">
+      <path className="lay-wanted" d={outlineData(wanted)} vectorEffect="non-scaling-stroke" />
+      {place?.free && (
+        <path
+          className="lay-comes"
+          d={outlineData(placedOutline(shape, { ...moved, x: place.x, y: place.y }))}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+      {place && (
+        <text className="lay-told" x={moved.x + 20} y={Math.max(30, Math.min(...wanted.map(([, y]) => y)) + 50)}>
+          {place.free ? formatLength(length, tapeFor(unit)) : 'no room here'}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** Words on a part are so high, in mm, and at most so much of its height. */
+const WORDS = 26;
+const WORDS_SHARE = 0.3;
+/** How wide a letter is for its height. */
+const LETTER = 0.52;
+/** Lines of words are so far apart, for their height. */
+const LINE = 1.15;
+/** Smaller words are not written: the part says what it is when it is taken in hand. */
+const LEAST_WORDS = 9;
+
+/** The name of a part in the middle of it, as large as it has room for. */
+function PartWords({
+  outline,
+  words,
+  locked,
+}: {
+  readonly outline: readonly (readonly [number, number])[];
+  readonly words: string;
+  readonly locked: boolean;
+}) {
+  const xs = outline.map(([x]) => x);
+  const ys = outline.map(([, y]) => y);
+  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const whole = locked ? [words, 'locked'] : [words];
+  const sizeOf = (lines: readonly string[]): number =>
+    Math.min(
+      WORDS,
+      (WORDS_SHARE * 2 * (high - low)) / (lines.length * LINE),
+      (0.9 * (right - left)) / (LETTER * Math.max(1, ...lines.map((l) => l.length))),
+    );
+  // On several lines where the words are larger so.
+  const lines = [whole, whole.flatMap((l) => l.split(' '))].reduce((a, b) => (sizeOf(b) > sizeOf(a) + 1 ? b : a));
+  const size = sizeOf(lines);
+  if (size < LEAST_WORDS) return null;
+  const top = (low + high) / 2 - (lines.length * size * LINE) / 2;
+  return (
+    <text fontSize={size} textAnchor="middle">
+      {lines.map((line, i) => (
+        <tspan key={line} x={(left + right) / 2} y={top + (i + 0.8) * size * LINE}>
+          {line}
+        </tspan>
+      ))}
+    </text>
+  );
+}

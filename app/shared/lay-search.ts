@@ -1,0 +1,43 @@
+import { proxy } from 'comlink';
+import type { FoundLay } from '../../core/lay/index.js';
+import { runJob, takeHand, type Hand, type Job } from './job.js';
+import type { Layer, LayTask } from '../workers/lay.worker.js';
+
+const worker = (): Worker => new Worker(new URL('../workers/lay.worker.ts', import.meta.url), { type: 'module' });
+
+/** Two searches go on at once where the machine has room for two. */
+const SEARCHES = navigator.hardwareConcurrency >= 2 ? 2 : 1;
+
+const shorter = (a: FoundLay, b: FoundLay): FoundLay => (b.length < a.length ? b : a);
+
+/** Searches for a short lay in workers, each by a seed of its own; `onFound` hears of ever shorter ones. */
+export function startLay(task: LayTask, seed: number, forMs: number, onFound: (lay: FoundLay) => void): Job<FoundLay> {
+  let best: FoundLay | undefined;
+  const jobs = Array.from({ length: SEARCHES }, (_, i) =>
+    runJob<Layer, FoundLay>(worker, 'The lay could not be searched', (layer) =>
+      layer.lay(
+        task,
+        seed * SEARCHES + i,
+        forMs,
+        proxy((found) => {
+          if (best && found.length >= best.length) return;
+          best = found;
+          onFound(found);
+        }),
+      ),
+    ),
+  );
+  return {
+    answer: Promise.all(jobs.map((job) => job.answer)).then((all) => all.reduce(shorter)),
+    stop: () => {
+      for (const job of jobs) job.stop();
+    },
+  };
+}
+
+/** Looks whether a lay that was kept can still lie so. */
+export const layHolds = (task: LayTask): Job<FoundLay | undefined> =>
+  runJob<Layer, FoundLay | undefined>(worker, 'The lay could not be looked at', (layer) => layer.holds(task));
+
+/** A worker that lays by hand. */
+export const layHand = (): Hand<Layer> => takeHand<Layer>(worker, 'The lay could not be changed by hand');

@@ -1,0 +1,2 @@
+/** A new id for something that is kept. */
+export const newId = (): string => crypto.randomUUID();

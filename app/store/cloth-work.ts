@@ -1,0 +1,43 @@
+import { clothOf, CLOTHS, type ClothData, type Cloths } from '../../core/cloth/index.js';
+import type { Cloth } from '../../core/garment/index.js';
+import type { KeptLay, SavingChange } from '../../core/lay/index.js';
+import type { KeptDraft } from '../../core/kept/index.js';
+import { changeDraft, type Change } from './work-changes.js';
+import type { OpenWork } from './open-work.js';
+
+/** Changes what is known of a cloth of the garment. */
+export const changeCloth =
+  (kind: Cloth, facts: Partial<ClothData>): Change =>
+  (open: OpenWork) => {
+    const { unit } = open.state.getState().work.person;
+    changeDraft((draft) => ({
+      ...draft,
+      cloths: { ...draft.cloths, [kind]: { ...clothOf(draft.cloths, kind, unit), ...facts } },
+    }))(open);
+  };
+
+/** Keeps a lay of a cloth with the garment, or gives it up. */
+export const keepLay = (kind: Cloth, lay: KeptLay | undefined): Change =>
+  changeDraft((draft) => {
+    const others = Object.fromEntries(Object.entries(draft.lays ?? {}).filter(([of]) => of !== kind));
+    return { ...draft, lays: lay ? { ...others, [kind]: lay } : others };
+  });
+
+/** Cloths in the shape in which a draft keeps them. */
+const keptCloths = (cloths: Cloths): KeptDraft['cloths'] =>
+  Object.fromEntries(
+    CLOTHS.flatMap((kind) => {
+      const cloth = cloths[kind];
+      return cloth ? [[kind, { ...cloth, flaws: [...cloth.flaws] }]] : [];
+    }),
+  );
+
+/** Takes a change that saves cloth: one act. */
+export const takeSaving = ({ alterations, style, allowances, cloths }: SavingChange, newId: () => string): Change =>
+  changeDraft((draft) => ({
+    ...draft,
+    ...(style && { style: [...style] }),
+    ...(allowances && { allowances: { ...allowances, given: [...allowances.given] } }),
+    ...(cloths && { cloths: keptCloths(cloths) }),
+    alterations: [...draft.alterations, ...(alterations ?? []).map((a) => ({ ...a, id: newId() }))],
+  }));

@@ -1,0 +1,24 @@
+import { create } from 'zustand';
+import type { Cloth } from '../../core/garment/index.js';
+
+/** What is remembered of the last lay of a cloth of a garment, kept or not. */
+export interface LastLay {
+  readonly length: number;
+  readonly area: number;
+  readonly copies: number;
+  readonly width: number;
+}
+
+const keyOf = (draft: string, kind: Cloth): string => `${draft} ${kind}`;
+
+/** The lays that were found since the page was opened, by draft and cloth. */
+export const useLastLays = create<{ readonly lays: Readonly<Record<string, LastLay>> }>()(() => ({ lays: {} }));
+
+/** Takes note of a lay that was found. */
+export const noteLay = (draft: string, kind: Cloth, lay: LastLay): void => {
+  useLastLays.setState(({ lays }) => ({ lays: { ...lays, [keyOf(draft, kind)]: lay } }));
+};
+
+/** The last lay that was found of a cloth of a draft. */
+export const lastLayOf = (lays: Readonly<Record<string, LastLay>>, draft: string, kind: Cloth): LastLay | undefined =>
+  lays[keyOf(draft, kind)];

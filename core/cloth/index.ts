@@ -1,0 +1,16 @@
+export {
+  CLOTH_LABELS,
+  clothOf,
+  CLOTHS,
+  clothsAtHand,
+  houseCloth,
+  laidWidth,
+  shrinkageOf,
+  type ClothData,
+  type Cloths,
+  type Flaw,
+  type Fold,
+  type Nap,
+  type Shrinkage,
+} from './cloth.js';
+export { clothFault, type ClothFault, type ClothField } from './cloth-fault.js';
