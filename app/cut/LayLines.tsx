@@ -9,8 +9,8 @@ import type { LayAtHand } from './use-lay.js';
 /** A search is gone on with for so long at a press, in ms. */
 const ON_MS = 30_000;
 
-/** How long the lay is, how much to buy, what that costs; the search, gone on with and stopped. */
-export function LayLines({
+/** How long the lay is, how much to buy, what that costs, and what is wrong. */
+export function LaySaid({
   lay,
   cloth,
   fault,
@@ -25,50 +25,55 @@ export function LayLines({
   const buy = found && toBuy(found.length, unit);
   const short = found && cloth.inHand !== undefined && found.length > cloth.inHand ? found.length - cloth.inHand : 0;
   return (
-    <>
-      <div aria-live="polite">
-        {found && buy !== undefined && (
-          <p data-to-buy>
-            <strong className="to-buy">{withFractions(clothWords(buy, unit))}</strong>{' '}
-            {withFractions(
-              `of cloth ${formatLength(cloth.width, tape)} wide${cloth.name ? `, ${cloth.name}` : ''}: the lay is ${formatLength(found.length, tape)} long, ${(100 * found.use).toFixed(1)} % of it used.`,
-            )}
-            {cloth.price !== undefined && ` It costs ${((cloth.price * buy) / 1000).toFixed(2)}.`}
-          </p>
-        )}
-        {short > 0 && (
-          <p className="doubt">
-            {withFractions(`The cloth in hand is ${formatLength(short, tape)} too short.`)} Under Less stands what would
-            help.
-          </p>
-        )}
-        <p className="quiet" data-searching={busy}>
-          {busy
-            ? 'Looking for a shorter one …'
-            : failed
-              ? 'The search broke off. Look on, or go on with this lay.'
-              : anew
-                ? 'The pieces or the cloth have changed since a lay was kept: it was laid anew. Undo gives back what was.'
-                : ''}
+    <div aria-live="polite" className="lay-said">
+      {fault !== undefined && <p className="doubt">{withFractions(fault)}</p>}
+      {found && buy !== undefined && (
+        <p data-to-buy>
+          <strong className="to-buy">{withFractions(clothWords(buy, unit))}</strong>{' '}
+          {withFractions(
+            `of cloth ${formatLength(cloth.width, tape)} wide${cloth.name ? `, ${cloth.name}` : ''}: the lay is ${formatLength(found.length, tape)} long, ${(100 * found.use).toFixed(1)} % of it used.`,
+          )}
+          {cloth.price !== undefined && ` It costs ${((cloth.price * buy) / 1000).toFixed(2)}.`}
         </p>
-      </div>
-      <div className="acts">
-        {busy ? (
-          <Button variant="contained" onClick={lay.stop}>
-            Stop
-          </Button>
-        ) : (
-          <Button
-            variant="contained"
-            disabled={fault !== undefined || !found}
-            onClick={() => {
-              lay.search(ON_MS);
-            }}
-          >
-            Look on for 30 s
-          </Button>
-        )}
-      </div>
-    </>
+      )}
+      {short > 0 && (
+        <p className="doubt">
+          {withFractions(`The cloth in hand is ${formatLength(short, tape)} too short.`)} Under Less stands what would
+          help.
+        </p>
+      )}
+      <p className="quiet" data-searching={busy}>
+        {busy
+          ? 'Looking for a shorter one …'
+          : failed
+            ? 'The search broke off. Look on, or go on with this lay.'
+            : anew
+              ? 'The pieces or the cloth have changed since a lay was kept: it was laid anew. Undo gives back what was.'
+              : ''}
+      </p>
+    </div>
+  );
+}
+
+/** The search: gone on with, and stopped with what it has. */
+export function LaySearch({ lay, fault }: { readonly lay: LayAtHand; readonly fault: string | undefined }) {
+  return (
+    <div className="acts">
+      {lay.busy ? (
+        <Button variant="contained" onClick={lay.stop}>
+          Stop
+        </Button>
+      ) : (
+        <Button
+          variant="contained"
+          disabled={fault !== undefined || !lay.found}
+          onClick={() => {
+            lay.search(ON_MS);
+          }}
+        >
+          Look on for 30 s
+        </Button>
+      )}
+    </div>
   );
 }

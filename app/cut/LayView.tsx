@@ -17,7 +17,7 @@ import { ClothLines } from './ClothLines.js';
 import { HandLines } from './HandLines.js';
 import { LayBoard } from './LayBoard.js';
 import { LayFiles } from './LayFiles.js';
-import { LayLines } from './LayLines.js';
+import { LaySaid, LaySearch } from './LayLines.js';
 import { SavingLines } from './SavingLines.js';
 import { useLay } from './use-lay.js';
 import { useLayHand } from './use-lay-hand.js';
@@ -39,10 +39,12 @@ export function LayView() {
   // Of a cloth only what the lay follows from: its name or price begins no search.
   const lies = useStable({ nap: cloth.nap, fold: cloth.fold });
   const laidOn = useStable(layCloth(cloths, kind, unit));
-  const shapes = useMemo(
+  const made = useMemo(
     () => (source ? garmentShapes(source.pieces, kind, lies.nap, lies.fold) : []),
     [source, kind, lies],
   );
+  // Drafted anew the pieces are other objects, and mostly the same shapes.
+  const shapes = useStable(made);
   const length = (mm: number): string => formatLength(mm, tape);
   const ofCloth = clothFault(cloth, length);
   const fault = source ? (ofCloth?.told ?? layFault(shapes, laidOn, length)) : undefined;
@@ -109,6 +111,7 @@ export function LayView() {
                   onChoose={setKind}
                 />
               )}
+              <LaySaid lay={lay} cloth={cloth} fault={fault} />
             </>
           }
           sections={[
@@ -117,7 +120,7 @@ export function LayView() {
               label: 'Lay',
               content: () => (
                 <>
-                  <LayLines lay={lay} cloth={cloth} fault={fault} />
+                  <LaySearch lay={lay} fault={fault} />
                   <HandLines lay={lay} hand={hand} shapes={shapes} nameOf={nameOf} />
                 </>
               ),
