@@ -169,8 +169,8 @@ export const CUTTING_FAULTS: readonly Fault[] = [
   fault(
     'a changed lay taken as it was',
     'core/lay/search.ts',
-    'loss() === 0 ? lay : undefined;',
-    'loss() >= 0 ? lay : undefined;',
+    ').loss() === 0',
+    ').loss() >= 0',
     LAY,
   ),
   fault('put where it overlaps', 'core/lay/by-hand.ts', 'const clear = depth(at) <= FREE;', 'const clear = true;', LAY),
