@@ -65,7 +65,7 @@ export class RoomPage {
   }
 
   /** Steps to a station by the walk. */
-  async goTo(station: 'measure' | 'choose' | 'draft' | 'true' | 'finish' | 'cut'): Promise<void> {
+  async goTo(station: 'measure' | 'choose' | 'draft' | 'true' | 'finish' | 'cut' | 'toile'): Promise<void> {
     await (await this.find(`.walk a[href$="/${station}"], .walk a[href$="=${station}"]`)).click();
   }
 

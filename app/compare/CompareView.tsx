@@ -4,6 +4,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import Close from '@mui/icons-material/Close';
 import { useEffect, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import type { Alignment } from '../../core/compare/index.js';
 import { AskList } from '../shared/AskList.js';
 import { ViewHead } from '../shared/ViewHead.js';
@@ -32,6 +33,13 @@ export function CompareView() {
   const { beside, hidden, align, layout, focus, set } = useCompare();
   const tape = useTape();
   const [all, setAll] = useState(false);
+  const [query, setQuery] = useSearchParams();
+  const asked = query.get('beside');
+  useEffect(() => {
+    if (asked === null) return;
+    set({ beside: [asked], hidden: new Set() });
+    setQuery({}, { replace: true });
+  }, [asked, set, setQuery]);
   const open = candidates.filter((c) => !beside.includes(c.id));
 
   useEffect(() => {
@@ -59,7 +67,7 @@ export function CompareView() {
           {compared.length > 1 ? (
             <CompareTable compared={compared} tape={tape} all={all} />
           ) : (
-            <p className="quiet">Lay a method or another draft over this one to see where they differ.</p>
+            <p className="quiet">Lay a method, another draft or a version over this one to see where they differ.</p>
           )}
         </div>
       </main>
@@ -103,7 +111,7 @@ export function CompareView() {
           wide
           label="Lay over"
           value={undefined}
-          none="Add a method or a draft"
+          none="Add a method, a draft or a version"
           options={open.map((c) => [c.id, c.label] as const)}
           onPick={(id) => {
             if (id !== undefined) set({ beside: [...beside, id] });

@@ -3,7 +3,13 @@ import { readerIn } from '../../core/units/index.js';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { computeDraft, type Draft } from '../../core/chain/index.js';
-import { inputByMethod, type KeptDraft } from '../../core/kept/index.js';
+import {
+  inputByMethod,
+  versionLabel,
+  workOfVersion,
+  type DraftVersion,
+  type KeptDraft,
+} from '../../core/kept/index.js';
 import type { Sheet } from '../../core/method/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { useShelf } from '../store/queries.js';
@@ -24,10 +30,16 @@ export interface Compared {
   readonly why: string;
 }
 
-/** What may be laid beside the draft in hand: another method on the same figures, or another draft of the person. */
+/**
+ * What may be laid beside the draft in hand: another method on the same figures, another draft of the person, or a
+ * version of this draft. */
 export type Candidate = { readonly id: string; readonly label: string } & (
-  { readonly kind: 'method'; readonly sheet: Sheet } | { readonly kind: 'draft'; readonly draft: KeptDraft }
+  | { readonly kind: 'method'; readonly sheet: Sheet }
+  | { readonly kind: 'draft'; readonly draft: KeptDraft }
+  | { readonly kind: 'version'; readonly version: DraftVersion }
 );
+
+const NO_VERSIONS: readonly DraftVersion[] = [];
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 
@@ -46,12 +58,19 @@ export function useCompared(): { readonly compared: readonly Compared[]; readonl
         .filter((d) => d.personId === work.person.id && d.id !== work.draft.id),
     [shelf.data, work.person.id, work.draft.id],
   );
+  const versions = work.draft.versions ?? NO_VERSIONS;
   const candidates = useMemo(
     () => [
+      ...versions.map((version): Candidate => ({
+        id: `version:${version.id}`,
+        kind: 'version',
+        label: versionLabel(version),
+        version,
+      })),
       ...SHEETS.map((sheet): Candidate => ({ id: `method:${sheet.id}`, kind: 'method', label: sheet.name, sheet })),
       ...others.map((draft): Candidate => ({ id: `draft:${draft.id}`, kind: 'draft', label: draft.name, draft })),
     ],
-    [others],
+    [others, versions],
   );
   const compared = useMemo(() => {
     const made = beside.flatMap((id): Omit<Compared, 'letter'>[] => {
@@ -60,7 +79,11 @@ export function useCompared(): { readonly compared: readonly Compared[]; readonl
       const outcome = computeDraft(
         candidate.kind === 'method'
           ? inputByMethod(work, candidate.sheet)
-          : inputNow({ person: work.person, draft: candidate.draft }),
+          : inputNow(
+              candidate.kind === 'draft'
+                ? { person: work.person, draft: candidate.draft }
+                : workOfVersion(work, candidate.version),
+            ),
       );
       return [
         {

@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
-import { newerSet } from '../../core/kept/index.js';
+import { newerSet, versionInHand } from '../../core/kept/index.js';
 import { NameField } from '../shared/NameField.js';
 import type { Autosave } from '../store/autosave.js';
 import type { RoomId } from '../store/rooms.js';
@@ -31,6 +31,7 @@ export function RoomHead({ room, draftId, pathOf, station, autosave }: RoomHeadP
   const set = useCurrentSet();
   const change = useChange();
   const newer = newerSet(person, set);
+  const inHand = versionInHand({ person, draft });
   return (
     <header className="head">
       <title>{`${draftId === undefined ? person.name : draft.name}, ${station} – Upstride`}</title>
@@ -65,6 +66,11 @@ export function RoomHead({ room, draftId, pathOf, station, autosave }: RoomHeadP
       {draftId !== undefined && (
         <Link className="fact" to={pathOf('choose')} title="To the method">
           by the method {methodName(draft)}
+        </Link>
+      )}
+      {inHand && (
+        <Link className="fact" to={pathOf('toile')} title="To the versions of this draft">
+          {`version ${inHand.version.number}${inHand.changed ? ', changed' : ''}`}
         </Link>
       )}
       <span className="spring" />

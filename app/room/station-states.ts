@@ -49,6 +49,7 @@ function standing(id: StationId, work: Work, computed: Computed, doubtful: boole
     case 'finish':
       return { needsYou: false, byHand: (draft.style ?? []).length > 0 };
     case 'cut':
+    case 'toile':
       return { needsYou: false, byHand: false };
   }
 }

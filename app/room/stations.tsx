@@ -3,6 +3,7 @@ import Tune from '@mui/icons-material/TuneOutlined';
 import Architecture from '@mui/icons-material/ArchitectureOutlined';
 import Rule from '@mui/icons-material/RuleOutlined';
 import Checkroom from '@mui/icons-material/CheckroomOutlined';
+import PushPin from '@mui/icons-material/PushPinOutlined';
 import ContentCut from '@mui/icons-material/ContentCutOutlined';
 import { lazy, type ComponentType, type ReactNode } from 'react';
 import type { BoardLayer, Drawn } from '../board/drawn-board.js';
@@ -203,6 +204,15 @@ export const STATIONS = [
         tape: false,
       },
     ],
+  },
+  {
+    id: 'toile',
+    label: 'Toile',
+    also: 'versions, fitting, keep a version, history, basted, muslin',
+    key: '7',
+    Icon: PushPin,
+    Bench: lazy(() => import('../toile/ToileBench.js').then((m) => ({ default: m.ToileBench }))),
+    views: [],
   },
 ] as const satisfies readonly StationEntry[];
 

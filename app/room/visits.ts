@@ -32,6 +32,7 @@ export function beforeStation(station: StationId, work: Work): string {
     ['true', draft.set],
     ['finish', draft.alterations],
     ['cut', draft.style],
+    ['toile', [draft.allowances, draft.cloths]],
   ];
   const at = order.findIndex(([id]) => id === station);
   return mark(JSON.stringify(order.slice(0, at + 1).map(([, what]) => what)));

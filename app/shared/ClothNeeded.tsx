@@ -20,6 +20,7 @@ import { useTape, useUnit, useWork } from '../store/work-context.js';
 import { withFractions } from './fractions.js';
 import type { Job } from './job.js';
 import { startLay } from './lay-search.js';
+import './cloth-needed.css';
 
 const FROM: Readonly<Record<LengthFrom, string>> = {
   lay: 'as laid',

@@ -1,6 +1,6 @@
 import { houseAllowances } from '../piece/index.js';
 import { HOUSE_RULES } from '../draft/index.js';
-import type { KeptDraft } from '../workbook/index.js';
+import type { DraftVersion, KeptDraft } from '../workbook/index.js';
 import type { AlterationWork } from '../alter/index.js';
 import type { Reference } from '../reference/index.js';
 import { PAIR_TAKEN_APART } from './pair-taken-apart.js';
@@ -20,9 +20,45 @@ interface DemoDraft {
   readonly alterations?: readonly (readonly [string, AlterationWork])[];
   readonly reference?: Reference;
   readonly style?: KeptDraft['style'];
+  /** Versions that were kept of it, each with what it had otherwise. */
+  readonly versions?: readonly (Pick<DraftVersion, 'name' | 'note' | 'state'> & {
+    readonly day: string;
+    readonly otherwise: Partial<DraftVersion['inputs']>;
+  })[];
 }
 
-const kept = (d: DemoDraft): KeptDraft => ({
+/** A draft with the versions that were kept of it, the last of them in hand. */
+function withVersions(draft: KeptDraft, { versions = [] }: DemoDraft): KeptDraft {
+  const set = PEOPLE.find((p) => p.id === draft.personId)?.sets.find((s) => s.id === draft.setId);
+  if (versions.length === 0 || !set) return draft;
+  const { setId, method, fit, settings, choices, rules, set: lines, alterations, style, allowances } = draft;
+  const inputs = {
+    setId,
+    method,
+    fit,
+    settings,
+    choices,
+    rules,
+    set: lines,
+    alterations,
+    ...(style && { style }),
+    allowances,
+  };
+  const { values, adopted, heights } = set;
+  const all = versions.map(({ day, otherwise, ...facts }, i): DraftVersion => ({
+    id: `${draft.id}-version-${i + 1}`,
+    number: i + 1,
+    ...facts,
+    kept: `${day}T17:00:00.000Z`,
+    inputs: { ...inputs, ...otherwise },
+    measured: { values, adopted, heights },
+  }));
+  return { ...draft, versions: all, version: all[all.length - 1]?.id };
+}
+
+const kept = (d: DemoDraft): KeptDraft => withVersions(plain(d), d);
+
+const plain = (d: DemoDraft): KeptDraft => ({
   id: d.id,
   name: d.name,
   personId: d.personId,
@@ -74,6 +110,22 @@ export const DRAFTS: readonly KeptDraft[] = [
       { id: 'weltPocket', values: { on: 'right' } },
       { id: 'patchPocket', values: { below: 4 * 25.4 } },
       { id: 'loops', values: {} },
+    ],
+    versions: [
+      {
+        name: 'toile',
+        note: 'Calico, sides basted. The leg too wide to climb in.',
+        state: 'sewn',
+        day: '2026-10-05',
+        otherwise: { settings: { kneeGirth: 21 * 25.4, hemGirth: 20 * 25.4 }, style: [] },
+      },
+      {
+        name: 'basted cloth',
+        note: 'Leg taken in, fly and pockets on.',
+        state: 'uncut',
+        day: '2026-10-19',
+        otherwise: {},
+      },
     ],
   }),
   kept({

@@ -108,6 +108,14 @@ function laySaid({ at, was, is }: ValuePatch): string {
   return was === undefined ? `${of} kept` : is === undefined ? `${of} given up` : `${of} changed`;
 }
 
+/** “Version 2 kept”, “Version 2: its note”. */
+function versionSaid({ at, was, is }: ValuePatch): string {
+  if (at.length === 1) return is === undefined ? 'Versions forgotten' : 'Version 1 kept';
+  const number = (value: unknown): string => `Version ${text(valueAt(value, ['number']))}`;
+  if (at.length === 2) return was === undefined ? `${number(is)} kept` : `${number(was)} forgotten`;
+  return `A version: its ${text(at[2])} changed`;
+}
+
 /** What each other field of a draft is called. */
 const DRAFT_FIELDS: Readonly<Record<string, string>> = {
   name: 'Name',
@@ -145,6 +153,10 @@ function draftSaid(patch: ValuePatch, { unit, sheet }: ActReader): string {
       return `${RULES[text(name)] ?? 'Rule'}: ${typeof patch.is === 'boolean' ? (patch.is ? 'on' : 'off') : text(patch.is)}`;
     case 'style':
       return styleSaid(patch, unit);
+    case 'versions':
+      return versionSaid(patch);
+    case 'version':
+      return 'Another version made current';
     case 'cloths':
       return clothSaid(patch, unit);
     case 'lays':

@@ -30,10 +30,22 @@ export {
   type RecordRef,
 } from './act.js';
 export { sayAct, sayClash, type ActReader } from './act-words.js';
+export {
+  draftFromVersion,
+  isKept,
+  sameFigures,
+  versionInHand,
+  versionLabel,
+  withVersionCurrent,
+  withVersionKept,
+  workOfVersion,
+  type VersionFacts,
+} from './versions.js';
 export { same, type Patch } from './patch.js';
 export { mergeWorkbooks, planMerge, type Conflict, type Decisions, type Merge, type Side } from './merge.js';
 export { enlist, type Arrival, type Enlisted } from './enlist.js';
 export type {
+  DraftVersion,
   KeptChart,
   KeptDraft,
   MeasurementSet,

@@ -38,6 +38,17 @@ const SETS = ['one-pair-two-way', 'one-pair-one-way', 'two-pairs-two-way'].map((
   return { name, ...(JSON.parse(readFileSync(file, 'utf8')) as { cloth: LayCloth; shapes: LayShape[] }) };
 });
 
+/** How far a corner lies from the edges of an outline, in mm. */
+const awayFrom = (outline: Polygon, [x, y]: Corner): number =>
+  Math.min(
+    ...outline.map(([ax, ay], i) => {
+      const [bx, by] = outline[(i + 1) % outline.length] as Corner;
+      const [dx, dy] = [bx - ax, by - ay];
+      const t = Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)));
+      return Math.hypot(x - ax - t * dx, y - ay - t * dy);
+    }),
+  );
+
 describe('an outline made ready for laying', () => {
   it('has fewer corners, and lies nowhere inside the one it stands for', () => {
     for (const { shapes } of SETS.slice(0, 1)) {
@@ -71,6 +82,7 @@ describe('an outline made ready for laying', () => {
         .reduce((sum, p) => sum + Math.abs(areaOf(p[0] ?? [])), 0);
       expect(lost).toBeLessThan(0.01);
       expect(areaOf(simple)).toBeLessThan(areaOf(net) * 1.0045);
+      for (const corner of net) expect(awayFrom(simple, corner)).toBeLessThan(1.5);
     }
   });
 

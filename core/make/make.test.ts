@@ -168,6 +168,7 @@ describe('the order of sewing', () => {
     expect(at(before, 'hemFlat')).toBeLessThan(at(before, 'inseamsLast'));
     expect(before.find((s) => s.id === 'hemFlat')?.note).toContain('never let down');
     expect(at(plan(style), 'hem')).toBeGreaterThan(at(plan(style), 'tryOn'));
+    expect(at(plan(style), 'hemFlat')).toBe(-1);
   });
 
   it('closes a side last through the band where front and back of it are apart, and nowhere else', () => {

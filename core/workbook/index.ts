@@ -5,6 +5,7 @@ export {
   type Workbook,
   type Person,
   type MeasurementSet,
+  type DraftVersion,
   type KeptDraft,
   type KeptChart,
   type Trace,

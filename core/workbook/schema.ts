@@ -180,6 +180,47 @@ const laySchema = z
   })
   .meta({ description: 'A lay of one cloth; x along the cloth, y across it.' });
 
+/** What a draft is made from besides the person's figures: everything that its pieces and their cloth follow from. */
+const draftInputs = {
+  setId: id,
+  method: id,
+  sheet: sheetSchema.optional().meta({ description: "The maker's own sheet, in the place of a shipped one." }),
+  fit: z.strictObject({
+    fitClass: z.enum(['knit', 'close-contoured', 'close-relaxed', 'regular', 'loose', 'skirt-like']).optional(),
+    stretch: z.number().min(0).max(3),
+  }),
+  settings: z.record(z.string(), mm),
+  choices: z.record(z.string(), z.string()),
+  rules: z.strictObject({ hipKept: z.boolean(), trueSeams: z.boolean(), waistPlan: z.enum(WAIST_SCHOOLS) }),
+  set: z.record(z.string(), z.union([mm, z.enum(['crease', 'midway', 'apexSpan'])])),
+  alterations: z.array(alterationSchema).max(200),
+  style: styleSchema.optional(),
+  allowances: allowancesSchema,
+  cloths: z.partialRecord(clothKind, clothSchema).optional(),
+};
+
+/** A version of a draft that was kept: all that it was made from, the person's figures among them. */
+const versionSchema = z
+  .strictObject({
+    id,
+    number: z.number().int().min(1),
+    name: words,
+    note: words,
+    kept: stamp,
+    state: z
+      .enum(['uncut', 'cut', 'sewn'])
+      .meta({ description: 'What can still be done about it: all, what the cloth allows, what the seams allow.' }),
+    inputs: z.strictObject(draftInputs),
+    measured: z
+      .strictObject({
+        values,
+        adopted: z.partialRecord(measurement, id),
+        heights: z.array(z.strictObject({ height: mm, girth: mm })).max(50),
+      })
+      .meta({ description: 'The figures of the set as they were then.' }),
+  })
+  .meta({ description: 'A version of a draft: kept whole, never changed but for its name, note and state.' });
+
 /** A draft: inputs only. Pieces, figures and checks are computed from it. */
 export const draftSchema = z
   .strictObject({
@@ -187,18 +228,7 @@ export const draftSchema = z
     name: words,
     note: z.string().max(2000).optional(),
     personId: id,
-    setId: id,
-    method: id,
-    sheet: sheetSchema.optional().meta({ description: "The maker's own sheet, in the place of a shipped one." }),
-    fit: z.strictObject({
-      fitClass: z.enum(['knit', 'close-contoured', 'close-relaxed', 'regular', 'loose', 'skirt-like']).optional(),
-      stretch: z.number().min(0).max(3),
-    }),
-    settings: z.record(z.string(), mm),
-    choices: z.record(z.string(), z.string()),
-    rules: z.strictObject({ hipKept: z.boolean(), trueSeams: z.boolean(), waistPlan: z.enum(WAIST_SCHOOLS) }),
-    set: z.record(z.string(), z.union([mm, z.enum(['crease', 'midway', 'apexSpan'])])),
-    alterations: z.array(alterationSchema).max(200),
+    ...draftInputs,
     redrawn: z
       .boolean()
       .optional()
@@ -211,10 +241,9 @@ export const draftSchema = z
           'How its pieces lay when it was kept: the start, then three points a curve, as x and y in mm; and what of the person they were drawn from.',
       }),
     reference: referenceSchema.optional(),
-    style: styleSchema.optional(),
-    allowances: allowancesSchema,
-    cloths: z.partialRecord(clothKind, clothSchema).optional(),
     lays: z.partialRecord(clothKind, laySchema).optional(),
+    versions: z.array(versionSchema).max(500).optional(),
+    version: id.optional().meta({ description: 'The version that it was kept as or made current from last.' }),
     created: stamp,
     changed: stamp,
   })
@@ -241,6 +270,8 @@ export type MeasurementSet = z.infer<typeof measurementSetSchema>;
 export type Person = z.infer<typeof personSchema>;
 /** A crotch curve taken from the body. */
 export type Trace = z.infer<typeof traceSchema>;
+/** A version of a draft. */
+export type DraftVersion = z.infer<typeof versionSchema>;
 /** A kept draft. */
 export type KeptDraft = z.infer<typeof draftSchema>;
 /** A size chart as kept. */
