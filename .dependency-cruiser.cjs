@@ -28,6 +28,7 @@ const stages = [
   'chalk',
   'make',
   'lay',
+  'toile',
   'older',
   'workbook',
   'kept',

@@ -1,12 +1,32 @@
+import { useWork } from '../store/work-context.js';
+import { BenchSections } from '../shared/BenchSections.js';
+import { CauseLines } from './CauseLines.js';
+import { FittingLines } from './FittingLines.js';
 import { VersionLines } from './VersionLines.js';
 import './toile.css';
 
-/** Toile: the versions of a draft, from the first toile to what was sewn. */
+/** Toile: what was seen and pinned, what may be behind it, and the versions from the first toile to what was sewn. */
 export function ToileBench() {
+  const draft = useWork(({ work }) => work.draft);
   return (
-    <div className="bench-part">
-      <h2>Versions</h2>
-      <VersionLines />
-    </div>
+    <BenchSections
+      bench="toile"
+      told={false}
+      sections={[
+        {
+          id: 'fitting',
+          label: 'Fitting',
+          marked: (draft.fittings ?? []).some((f) => f.verdict === undefined),
+          content: () => <FittingLines />,
+        },
+        { id: 'causes', label: 'Causes', content: () => <CauseLines /> },
+        {
+          id: 'versions',
+          label: 'Versions',
+          marked: (draft.versions ?? []).length > 0,
+          content: () => <VersionLines />,
+        },
+      ]}
+    />
   );
 }

@@ -204,3 +204,15 @@ export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Un
     ];
   });
 }
+
+/** What works do to the checks of a draft, tried at the end of its alterations; nothing where they cannot be done. */
+export function triedWorks(
+  input: DraftInput,
+  draft: Draft,
+  works: readonly AlterationWork[],
+  unit: Unit,
+): readonly Effect[] | undefined {
+  const outcome = computeDraft(withWorks(input, works, 'offer'));
+  if (!outcome.ok || !allDone(outcome.value, works)) return undefined;
+  return effectsOf(draft, outcome.value, 'fitClass', unit);
+}

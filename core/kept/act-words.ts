@@ -108,6 +108,15 @@ function laySaid({ at, was, is }: ValuePatch): string {
   return was === undefined ? `${of} kept` : is === undefined ? `${of} given up` : `${of} changed`;
 }
 
+/** “A pin put in”, “The fitting closed”. */
+function fittingSaid({ at, was, is }: ValuePatch): string {
+  if (at.length <= 2) return is === undefined ? 'A fitting forgotten' : 'A fitting begun';
+  const gone = is === undefined;
+  if (at[2] === 'seen') return gone ? 'Not seen at the fitting' : 'Seen at the fitting';
+  if (at[2] === 'pins') return gone ? 'A pin taken out' : was === undefined ? 'A pin put in' : 'A pin changed';
+  return at[2] === 'verdict' ? (gone ? 'The fitting opened again' : 'The fitting closed') : 'The fitting';
+}
+
 /** “Version 2 kept”, “Version 2: its note”. */
 function versionSaid({ at, was, is }: ValuePatch): string {
   if (at.length === 1) return is === undefined ? 'Versions forgotten' : 'Version 1 kept';
@@ -153,6 +162,8 @@ function draftSaid(patch: ValuePatch, { unit, sheet }: ActReader): string {
       return `${RULES[text(name)] ?? 'Rule'}: ${typeof patch.is === 'boolean' ? (patch.is ? 'on' : 'off') : text(patch.is)}`;
     case 'style':
       return styleSaid(patch, unit);
+    case 'fittings':
+      return fittingSaid(patch);
     case 'versions':
       return versionSaid(patch);
     case 'version':

@@ -46,6 +46,7 @@ export { mergeWorkbooks, planMerge, type Conflict, type Decisions, type Merge, t
 export { enlist, type Arrival, type Enlisted } from './enlist.js';
 export type {
   DraftVersion,
+  Fitting,
   KeptChart,
   KeptDraft,
   MeasurementSet,

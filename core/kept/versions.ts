@@ -79,7 +79,8 @@ export function workOfVersion({ person, draft }: Work, { inputs, measured }: Dra
 
 /** A draft made from other inputs: what those do not name it no longer has. */
 function withInputs(draft: KeptDraft, inputs: Inputs): KeptDraft {
-  const { id, name, note, personId, redrawn, outline, reference, lays, versions, version, created, changed } = draft;
+  const { id, name, note, personId, redrawn, outline, reference, lays, versions, fittings, version, created, changed } =
+    draft;
   return {
     id,
     name,
@@ -91,6 +92,7 @@ function withInputs(draft: KeptDraft, inputs: Inputs): KeptDraft {
     ...(reference && { reference }),
     ...(lays && { lays }),
     ...(versions && { versions }),
+    ...(fittings && { fittings }),
     ...(version !== undefined && { version }),
     created,
     changed,

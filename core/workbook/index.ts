@@ -6,6 +6,7 @@ export {
   type Person,
   type MeasurementSet,
   type DraftVersion,
+  type Fitting,
   type KeptDraft,
   type KeptChart,
   type Trace,

@@ -221,6 +221,32 @@ const versionSchema = z
   })
   .meta({ description: 'A version of a draft: kept whole, never changed but for its name, note and state.' });
 
+const onLeg = z.enum(['both', 'left', 'right']);
+
+/** A fitting: what was seen and pinned on a toile, and what came of it. */
+const fittingSchema = z
+  .strictObject({
+    id,
+    date: day,
+    who: words,
+    cloth: z.enum(['toile', 'basted', 'finished']),
+    note: words,
+    version: id.optional().meta({ description: 'The version that was tried on.' }),
+    seen: z
+      .array(z.strictObject({ id, what: id, leg: onLeg }))
+      .max(100)
+      .meta({ description: 'What was seen, by its name in the knowledge of toiles.' }),
+    pins: z
+      .array(z.strictObject({ id, kind: id, by: mm, leg: onLeg }))
+      .max(100)
+      .meta({ description: 'How it was pinned, and by how much of the piece.' }),
+    verdict: z
+      .enum(['fits', 'toileAgain', 'bastedAgain', 'enough'])
+      .optional()
+      .meta({ description: 'How it was closed; open without one.' }),
+  })
+  .meta({ description: 'A fitting of a draft; lengths in millimetres.' });
+
 /** A draft: inputs only. Pieces, figures and checks are computed from it. */
 export const draftSchema = z
   .strictObject({
@@ -243,6 +269,7 @@ export const draftSchema = z
     reference: referenceSchema.optional(),
     lays: z.partialRecord(clothKind, laySchema).optional(),
     versions: z.array(versionSchema).max(500).optional(),
+    fittings: z.array(fittingSchema).max(200).optional(),
     version: id.optional().meta({ description: 'The version that it was kept as or made current from last.' }),
     created: stamp,
     changed: stamp,
@@ -270,6 +297,8 @@ export type MeasurementSet = z.infer<typeof measurementSetSchema>;
 export type Person = z.infer<typeof personSchema>;
 /** A crotch curve taken from the body. */
 export type Trace = z.infer<typeof traceSchema>;
+/** A fitting of a draft. */
+export type Fitting = z.infer<typeof fittingSchema>;
 /** A version of a draft. */
 export type DraftVersion = z.infer<typeof versionSchema>;
 /** A kept draft. */

@@ -1,0 +1,80 @@
+import { withVersionKept, type Fitting, type KeptDraft } from '../../core/kept/index.js';
+import { changeDraft, type Change } from './work-changes.js';
+
+const newId = (): string => crypto.randomUUID();
+
+/** Begins a fitting of the open draft, of the version in hand. */
+export const beginFitting = (id: string, now: Date): Change =>
+  changeDraft((draft) => ({
+    ...draft,
+    fittings: [
+      ...(draft.fittings ?? []),
+      {
+        id,
+        date: now.toISOString().slice(0, 10),
+        who: '',
+        cloth: 'toile',
+        note: '',
+        ...(draft.version !== undefined && { version: draft.version }),
+        seen: [],
+        pins: [],
+      },
+    ],
+  }));
+
+const changed =
+  (id: string, make: (fitting: Fitting) => Fitting) =>
+  (draft: KeptDraft): KeptDraft => ({
+    ...draft,
+    fittings: (draft.fittings ?? []).map((f) => (f.id === id ? make(f) : f)),
+  });
+
+/** Changes what is said of a fitting. */
+export const changeFitting = (id: string, facts: Partial<Fitting>): Change =>
+  changeDraft(changed(id, (fitting) => ({ ...fitting, ...facts })));
+
+/** Notes that something was seen at a fitting, or that it was not. */
+export const markSeen = (id: string, what: string, leg: Fitting['seen'][number]['leg'] | undefined): Change =>
+  changeDraft(
+    changed(id, (fitting) => {
+      const others = fitting.seen.filter((s) => s.what !== what);
+      const known = fitting.seen.find((s) => s.what === what)?.id ?? newId();
+      return { ...fitting, seen: leg === undefined ? others : [...others, { id: known, what, leg }] };
+    }),
+  );
+
+/** Puts a pin in, changes it, or takes it out. */
+export const putPin = (id: string, pin: Omit<Fitting['pins'][number], 'id'>): Change =>
+  changeDraft(changed(id, (fitting) => ({ ...fitting, pins: [...fitting.pins, { id: newId(), ...pin }] })));
+
+/** Changes a pin, or takes it out where nothing is said of it. */
+export const changePin = (
+  id: string,
+  pinId: string,
+  facts: Partial<Omit<Fitting['pins'][number], 'id'>> | undefined,
+): Change =>
+  changeDraft(
+    changed(id, (fitting) => ({
+      ...fitting,
+      pins: fitting.pins.flatMap((p) => (p.id !== pinId ? [p] : facts === undefined ? [] : [{ ...p, ...facts }])),
+    })),
+  );
+
+/** Closes a fitting with a verdict, and keeps what the draft is then as a version: one act. */
+export const closeFitting =
+  (id: string, verdict: NonNullable<Fitting['verdict']>, said: string, now: Date): Change =>
+  (open) => {
+    const { work } = open.state.getState();
+    const draft = changed(id, (fitting) => ({ ...fitting, verdict }))(work.draft);
+    const fitting = draft.fittings?.find((f) => f.id === id);
+    const kept = withVersionKept({ ...work, draft }, newId, now, {
+      name: `after the fitting of ${fitting?.date ?? ''}`,
+      note: said,
+      state: 'uncut',
+    });
+    changeDraft(() => kept)(open);
+  };
+
+/** Opens a fitting again that was closed. */
+export const reopenFitting = (id: string): Change =>
+  changeDraft(changed(id, (fitting) => ({ ...fitting, verdict: undefined })));

@@ -1,0 +1,160 @@
+import Button from '@mui/material/Button';
+import { useMemo, useState } from 'react';
+import { checkLabel, plainValue } from '../../core/check/index.js';
+import { sayEffect, triedWorks } from '../../core/correct/index.js';
+import { inputOf } from '../../core/kept/index.js';
+import { causesOf, DOES, seenNamed, type AmountFrom, type Evidence, type RankedCause } from '../../core/toile/index.js';
+import { formatAngle, formatLength, tapeFor, type Unit } from '../../core/units/index.js';
+import { sayAlteration } from '../../core/alter/index.js';
+import { withFractions } from '../shared/fractions.js';
+import { LengthField } from '../shared/LengthField.js';
+import { newId } from '../shared/new-id.js';
+import { addAlterations } from '../store/alteration-work.js';
+import { sheetOf } from '../store/sheets.js';
+import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
+import { useFitting } from './use-fitting.js';
+
+/** No more causes are told at first: what lies further down speaks for little. */
+const FIRST = 4;
+
+const FROM: Readonly<Record<AmountFrom, string>> = {
+  pin: 'as pinned',
+  figure: 'what the figure misses',
+  start: 'a start; pin to know better',
+};
+const SPEAKS: Readonly<Record<Evidence['speaks'], string>> = {
+  for: 'speaks for it',
+  neither: 'in its band',
+  against: 'speaks against it',
+};
+
+/** “Back rise 36.2 cm, wanted 37.4 to 38.6: speaks for it”. */
+function evidenceSaid(evidence: Evidence, unit: Unit): string {
+  const { speaks } = evidence;
+  if ('seatLean' in evidence) return `Seat line leans ${formatAngle(evidence.seatLean)}: ${SPEAKS[speaks]}`;
+  const { check } = evidence;
+  const value = plainValue(check, unit);
+  const said = typeof value === 'number' ? formatLength(value, tapeFor(unit)) : '';
+  return `${checkLabel(check, unit)} ${said}: ${SPEAKS[speaks]}`;
+}
+
+/** What may be behind what was seen, the likeliest first, each with what is done about it and what that does. */
+export function CauseLines() {
+  const { fitting } = useFitting();
+  const draft = useComputed((c) => c.draft);
+  const unit = useUnit();
+  const [all, setAll] = useState(false);
+  const causes = useMemo(() => (fitting && draft ? causesOf(fitting, draft, unit) : []), [fitting, draft, unit]);
+  if (!fitting) return <p className="quiet">Begin a fitting, and note what you see.</p>;
+  if (causes.length === 0) return <p className="quiet">Nothing was seen or pinned yet that a cause is known for.</p>;
+  const shown = all ? causes : causes.slice(0, FIRST);
+  return (
+    <>
+      <p className="quiet">The likeliest first. Do one, look again; the choice is yours.</p>
+      <ol className="causes">
+        {shown.map((cause) => (
+          <CauseLine key={`${fitting.id} ${cause.cause.id}`} ranked={cause} />
+        ))}
+      </ol>
+      {causes.length > FIRST && (
+        <Button
+          size="small"
+          onClick={() => {
+            setAll(!all);
+          }}
+        >
+          {all ? 'Fewer' : `${causes.length - FIRST} more that may be`}
+        </Button>
+      )}
+    </>
+  );
+}
+
+function CauseLine({ ranked }: { readonly ranked: RankedCause }) {
+  const { cause, seen, evidence, from, leg } = ranked;
+  const unit = useUnit();
+  const work = useWork((s) => s.work);
+  const draft = useComputed((c) => c.draft);
+  const change = useChange();
+  const [own, setOwn] = useState<number>();
+  const [open, setOpen] = useState(false);
+  const amount = own ?? ranked.amount;
+  const works = useMemo(() => DOES[cause.does].make(amount), [cause.does, amount]);
+  const effects = useMemo(
+    () => (open && draft ? triedWorks(inputOf(work, sheetOf(work.draft)), draft, works, unit) : undefined),
+    [open, draft, work, works, unit],
+  );
+  const words = seen.flatMap((id) => seenNamed(id)?.words.toLowerCase() ?? []);
+  return (
+    <li data-cause={cause.id}>
+      <h3>{cause.words}</h3>
+      <p>{cause.why}</p>
+      {words.length > 0 && <p className="quiet">Seen: {words.join('; ')}.</p>}
+      {evidence.map((e) => (
+        <p key={'check' in e ? e.check.id : 'seatLean'} className="quiet" data-speaks={e.speaks}>
+          {withFractions(evidenceSaid(e, unit))}
+        </p>
+      ))}
+      <div className="line">
+        <label htmlFor={`cause-${cause.id}`}>{`By, of ${DOES[cause.does].of}`}</label>
+        <LengthField
+          id={`cause-${cause.id}`}
+          label={`Amount: ${cause.words}`}
+          mm={amount}
+          unit={unit}
+          source={own === undefined ? 'estimate' : 'hand'}
+          onCommit={(mm) => {
+            if (mm !== undefined && mm > 0) setOwn(mm);
+          }}
+        />
+        <div className="sum">{own === undefined ? FROM[from] : 'your own'}</div>
+      </div>
+      <p className="quiet">
+        {withFractions(works.map((w) => sayAlteration(w, unit, leg === 'both' ? undefined : leg)).join('; '))}
+      </p>
+      <div className="acts">
+        <Button
+          size="small"
+          variant="outlined"
+          aria-expanded={open}
+          onClick={() => {
+            setOpen(!open);
+          }}
+        >
+          What it does
+        </Button>
+        <Button
+          size="small"
+          variant="contained"
+          aria-label={`Take: ${cause.words}`}
+          onClick={() => {
+            change(
+              addAlterations(
+                works.map((w) => ({
+                  id: newId(),
+                  on: true,
+                  note: cause.words,
+                  work: w,
+                  ...(leg !== 'both' && { leg }),
+                })),
+              ),
+            );
+          }}
+        >
+          Take
+        </Button>
+      </div>
+      {open && (
+        <ul className="effects">
+          {effects === undefined ? (
+            <li>It cannot be done on this piece by so much.</li>
+          ) : effects.length === 0 ? (
+            <li>No check changes.</li>
+          ) : (
+            effects.map((e) => <li key={e.id}>{withFractions(sayEffect(e, unit))}</li>)
+          )}
+        </ul>
+      )}
+    </li>
+  );
+}

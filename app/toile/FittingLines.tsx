@@ -1,0 +1,238 @@
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import { useState } from 'react';
+import type { Fitting } from '../../core/kept/index.js';
+import { KNOWLEDGE, pinNamed, type OnLeg, type Seen } from '../../core/toile/index.js';
+import { toMm } from '../../core/units/index.js';
+import { LengthField } from '../shared/LengthField.js';
+import { NameField } from '../shared/NameField.js';
+import { newId } from '../shared/new-id.js';
+import { PickLine } from '../shared/PickLine.js';
+import {
+  beginFitting,
+  changeFitting,
+  changePin,
+  closeFitting,
+  markSeen,
+  putPin,
+  reopenFitting,
+} from '../store/fitting-work.js';
+import { useChange, useUnit, useWork } from '../store/work-context.js';
+import { useFitting } from './use-fitting.js';
+
+const CLOTHS: readonly (readonly [Fitting['cloth'], string])[] = [
+  ['toile', 'Toile'],
+  ['basted', 'Basted cloth'],
+  ['finished', 'Finished'],
+];
+const LEGS: readonly (readonly [OnLeg, string])[] = [
+  ['both', 'both legs'],
+  ['left', 'left'],
+  ['right', 'right'],
+];
+const PLACES: readonly (readonly [Seen['where'], string])[] = [
+  ['front', 'Seen in front'],
+  ['side', 'Seen at the side and the leg'],
+  ['back', 'Seen behind'],
+];
+
+/** How a fitting may be closed. */
+const VERDICTS: readonly (readonly [NonNullable<Fitting['verdict']>, string])[] = [
+  ['fits', 'It fits'],
+  ['toileAgain', 'Again in toile'],
+  ['bastedAgain', 'Again in basted cloth'],
+  ['enough', 'Enough for this cloth'],
+];
+
+/** A fitting: whose, in what cloth, what was seen and what was pinned; begun, closed and opened again. */
+export function FittingLines() {
+  const change = useChange();
+  const { fitting, all, choose } = useFitting();
+  const begin = (
+    <div className="acts">
+      <Button
+        variant={fitting ? 'outlined' : 'contained'}
+        onClick={() => {
+          const id = newId();
+          change(beginFitting(id, new Date()));
+          choose(id);
+        }}
+      >
+        New fitting
+      </Button>
+    </div>
+  );
+  if (!fitting)
+    return (
+      <>
+        <p className="quiet">
+          Try the toile on, note what you see and what you pin: what may be behind it is told from this draft’s own
+          figures.
+        </p>
+        {begin}
+      </>
+    );
+  return (
+    <>
+      {all.length > 1 && (
+        <PickLine
+          label="Fitting"
+          value={fitting.id}
+          choices={all.map((f, i) => [f.id, `${all.length - i}: ${f.date}`] as const)}
+          onChoose={choose}
+        />
+      )}
+      <OneFitting key={fitting.id} fitting={fitting} />
+      {begin}
+    </>
+  );
+}
+
+function OneFitting({ fitting }: { readonly fitting: Fitting }) {
+  const change = useChange();
+  const unit = useUnit();
+  const versions = useWork(({ work }) => work.draft.versions);
+  const [verdict, setVerdict] = useState<NonNullable<Fitting['verdict']>>('fits');
+  const { id, seen, pins } = fitting;
+  const tried = versions?.find((v) => v.id === fitting.version);
+  const closed = VERDICTS.find(([v]) => v === fitting.verdict)?.[1];
+  const text = (label: string, value: string, take: (next: string) => void) => (
+    <label className="version-field">
+      <span>{label}</span>
+      <NameField label={label} className="" value={value} allowEmpty onCommit={take} />
+    </label>
+  );
+  return (
+    <div data-fitting={fitting.date}>
+      <p className="quiet">
+        {fitting.date}
+        {tried ? `, version ${tried.number}` : ''}
+        {closed ? `: ${closed.toLowerCase()}.` : ''}
+      </p>
+      <PickLine
+        label="In"
+        value={fitting.cloth}
+        choices={CLOTHS}
+        onChoose={(cloth) => {
+          change(changeFitting(id, { cloth }));
+        }}
+      />
+      {text('By', fitting.who, (who) => {
+        change(changeFitting(id, { who }));
+      })}
+      {text('Note', fitting.note, (note) => {
+        change(changeFitting(id, { note }));
+      })}
+      {PLACES.map(([where, label]) => (
+        <fieldset key={where} className="seen">
+          <legend>{label}</legend>
+          {KNOWLEDGE.seen
+            .filter((s) => s.where === where)
+            .map((s) => {
+              const noted = seen.find((one) => one.what === s.id);
+              return (
+                <div key={s.id} className="seen-line" data-seen={s.id}>
+                  <label>
+                    <Checkbox
+                      size="small"
+                      checked={noted !== undefined}
+                      onChange={(_, on) => {
+                        change(markSeen(id, s.id, on ? 'both' : undefined));
+                      }}
+                    />
+                    {s.words}
+                  </label>
+                  {noted && (
+                    <PickLine
+                      label="On"
+                      value={noted.leg}
+                      choices={LEGS}
+                      onChoose={(leg) => {
+                        change(markSeen(id, s.id, leg));
+                      }}
+                    />
+                  )}
+                </div>
+              );
+            })}
+        </fieldset>
+      ))}
+      <fieldset className="seen">
+        <legend>Pinned</legend>
+        {pins.map((pin, i) => (
+          <div key={pin.id} className="pin" data-pin={pin.kind}>
+            <p>{pinNamed(pin.kind)?.words ?? pin.kind}</p>
+            <div className="line">
+              <label htmlFor={`pin-${pin.id}`}>{`Pin ${i + 1}, in all`}</label>
+              <LengthField
+                id={`pin-${pin.id}`}
+                label={`Pin ${i + 1}`}
+                mm={pin.by}
+                unit={unit}
+                onCommit={(by) => {
+                  if (by !== undefined && by > 0) change(changePin(id, pin.id, { by }));
+                }}
+              />
+            </div>
+            <PickLine
+              label="On"
+              value={pin.leg}
+              choices={LEGS}
+              onChoose={(leg) => {
+                change(changePin(id, pin.id, { leg }));
+              }}
+            />
+            <Button
+              size="small"
+              aria-label={`Take pin ${i + 1} out`}
+              onClick={() => {
+                change(changePin(id, pin.id, undefined));
+              }}
+            >
+              Take out
+            </Button>
+          </div>
+        ))}
+        <PickLine
+          label="Put a pin"
+          value=""
+          choices={[['', 'Where …'], ...KNOWLEDGE.pins.map((p) => [p.id, p.words] as const)]}
+          onChoose={(kind) => {
+            if (kind !== '') change(putPin(id, { kind, by: unit === 'in' ? toMm(0.5, 'in') : 10, leg: 'both' }));
+          }}
+        />
+        <p className="quiet">
+          Pins: heads outward, counted in and out; none left in before pressing, or for a child to try. Measured from
+          the stitching line, all of it together.
+        </p>
+      </fieldset>
+      {fitting.verdict ? (
+        <div className="acts">
+          <Button
+            variant="outlined"
+            onClick={() => {
+              change(reopenFitting(id));
+            }}
+          >
+            Open it again
+          </Button>
+        </div>
+      ) : (
+        <>
+          <PickLine label="Verdict" value={verdict} choices={VERDICTS} onChoose={setVerdict} />
+          <div className="acts">
+            <Button
+              variant="contained"
+              onClick={() => {
+                const said = VERDICTS.find(([v]) => v === verdict)?.[1] ?? '';
+                change(closeFitting(id, verdict, `${said}.`, new Date()));
+              }}
+            >
+              Close, and keep this version
+            </Button>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}

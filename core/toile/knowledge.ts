@@ -1,0 +1,51 @@
+import type { CheckId } from '../check/index.js';
+import table from './knowledge.json' with { type: 'json' };
+import type { DoesId } from './does.js';
+
+/** Where on the body something is seen. */
+export type SeenWhere = 'front' | 'side' | 'back';
+
+/** Something that is seen on a toile, in makers' words. */
+export interface Seen {
+  readonly id: string;
+  readonly where: SeenWhere;
+  readonly words: string;
+}
+
+/** A way in which a toile is pinned. */
+export interface PinKind {
+  readonly id: string;
+  readonly words: string;
+}
+
+/** A cause of what is seen: how strongly each thing that is seen speaks for it, and which figures would. */
+export interface Cause {
+  readonly id: string;
+  readonly words: string;
+  readonly why: string;
+  /** What is done about it. */
+  readonly does: DoesId;
+  readonly seen: Readonly<Record<string, number>>;
+  readonly evidence: readonly (
+    | { readonly check: CheckId; readonly is: 'low' | 'high' }
+    | { readonly figure: 'seatLean'; readonly is: 'low' | 'high' }
+  )[];
+  /** The pins that say by how much. */
+  readonly pins: readonly string[];
+}
+
+/** What is known of toiles (docs/trade/toile.md): what is seen, what may cause it, how it is pinned. */
+export interface Knowledge {
+  readonly seen: readonly Seen[];
+  readonly causes: readonly Cause[];
+  readonly pins: readonly PinKind[];
+}
+
+/** The shipped knowledge: a table of data, read as it stands. */
+export const KNOWLEDGE = table as unknown as Knowledge;
+
+/** What is seen, by its name; nothing where the table has none of that name. */
+export const seenNamed = (id: string): Seen | undefined => KNOWLEDGE.seen.find((s) => s.id === id);
+
+/** A pin by its name. */
+export const pinNamed = (id: string): PinKind | undefined => KNOWLEDGE.pins.find((p) => p.id === id);

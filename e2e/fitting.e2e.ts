@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest';
+import { resize } from './browser.js';
+import { inRoom } from './harness.js';
+
+const room = inRoom();
+
+describe('a fitting', () => {
+  const see = async (what: string): Promise<void> => {
+    await (await room.find(`[data-seen="${what}"] input[type=checkbox]`)).click();
+  };
+  const causes = async (): Promise<(string | null)[]> =>
+    Promise.all((await room.driver.findElements({ css: '[data-cause]' })).map((li) => li.getAttribute('data-cause')));
+  const alterations = async (): Promise<number> => {
+    await room.goTo('true');
+    await room.section('Alterations');
+    return (await room.driver.findElements({ css: '[data-alteration]' })).length;
+  };
+
+  it('goes from what was seen and pinned to what may be behind it, to altered pieces, to a version', async () => {
+    const before = await (async () => {
+      await room.visit('/demo/draft/cellist-dress/toile');
+      return alterations();
+    })();
+    await room.goTo('toile');
+    await room.press('New fitting');
+    await see('waistStandsBehind');
+    await room.choose('Put a pin', 'pinchedCentreBack');
+    await room.enter('Pin 1, in all', '1.6');
+    await room.section('Causes');
+    await room.until('no cause', async () => (await causes())[0] === 'waistWideBehind');
+    expect(await room.valueOf('By, of the waist')).toBe('1.6');
+    expect(await room.text('[data-cause="waistWideBehind"]')).toContain('as pinned');
+    await (await room.at('//li[@data-cause="waistWideBehind"]//button[.="What it does"]')).click();
+    // What is pinned out of the waist is gone from it.
+    expect(await room.text('[data-cause="waistWideBehind"] .effects')).toMatch(/waist [\d.]+ cm now, [\d.]+ cm then/);
+    await room.press('Take: The waist is too wide behind');
+    await room.section('Fitting');
+    await room.choose('Verdict', 'bastedAgain');
+    await room.press('Close, and keep this version');
+    await room.until('it stays open', async () =>
+      (await room.text('[data-fitting]')).includes('again in basted cloth'),
+    );
+    await room.section('Versions');
+    expect(await room.text('[data-version-in-hand]')).toContain('after the fitting of');
+    expect(await alterations()).toBe(before + 1);
+    await room.saved();
+    await room.driver.navigate().refresh();
+    await room.goTo('toile');
+    await room.section('Fitting');
+    expect(await room.text('[data-fitting]')).toContain('again in basted cloth');
+    await room.press('Undo');
+    await room.until(
+      'it is not open again',
+      async () => !(await room.text('[data-fitting]')).includes('again in basted'),
+    );
+  });
+
+  it('is noted on a telephone in one hand: what is seen, on which leg, and taken for that leg alone', async () => {
+    await resize(room.driver, 390, 844);
+    await room.visit('/demo/draft/lamp-plain/toile');
+    await room.press('New fitting');
+    await see('hemLowInside');
+    await room.choose('On', 'left');
+    await room.section('Causes');
+    await room.until('no cause', async () => (await causes())[0] === 'insideLong');
+    expect(await room.text('[data-cause="insideLong"]')).toMatch(/left leg/i);
+    const wide: boolean = await room.driver.executeScript(
+      'return document.documentElement.scrollWidth > document.documentElement.clientWidth',
+    );
+    expect(wide).toBe(false);
+    await room.press('Take: The inside of the leg is too long');
+    await room.press('Undo');
+    await resize(room.driver, 1280, 800);
+  });
+});
