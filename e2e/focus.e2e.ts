@@ -29,6 +29,8 @@ const VIEWS = [
   '/demo/draft/lamp-plain/cut',
   '/demo/draft/lamp-plain/cut/chalk',
   '/demo/draft/lamp-plain/cut/make',
+  '/demo/draft/lamp-plain/cut/lay',
+  '/demo/draft/rigger-work/toile',
 ];
 
 const MOST_STOPS = 160;

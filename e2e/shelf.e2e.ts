@@ -172,6 +172,7 @@ const VIEWS = [
   '/demo/draft/cook-kitchen/cut',
   '/demo/draft/cellist-dress/cut/chalk',
   '/demo/draft/cellist-dress/cut/lay',
+  '/demo/draft/rigger-work/toile',
   '/demo/draft/cellist-dress/cut/ready',
   '/demo/draft/cellist-dress/cut/make',
   '/demo/draft/cellist-dress/cut/spec',

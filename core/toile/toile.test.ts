@@ -64,8 +64,8 @@ describe('the knowledge of toiles', () => {
     const off = does.includes('Darts') || does.startsWith('side') ? 3 : 6;
     for (const method of ['quarter-and-half', 'close']) {
       const by = startingAmount(does, 'cm');
-      const before = figuresOf(draftOf(method, BODY).block)[figure as FigureName] as number;
-      const after = figuresOf(draftOf(method, BODY, DOES[does].make(by)).block)[figure as FigureName] as number;
+      const before = figuresOf(draftOf(method, BODY).block)[figure as FigureName];
+      const after = figuresOf(draftOf(method, BODY, DOES[does].make(by)).block)[figure as FigureName];
       expect(Math.abs(after - before - way * by)).toBeLessThan(off);
     }
   });
