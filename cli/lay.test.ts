@@ -70,6 +70,40 @@ describe('upstride lay', () => {
     for (const p of answer.placed) expect(Number(p['y'])).toBeLessThan(760);
   });
 
+  it('keeps clear of flaws, lies on stripes, and grows what will shrink, in the unit of the file', async () => {
+    const square = {
+      id: 'a',
+      outline: [
+        [0, 0],
+        [10, 0],
+        [10, 10],
+        [0, 10],
+      ],
+      count: 2,
+    };
+    const flaws = [{ along: 0, across: 0, length: 5, width: 14 }];
+    const on = { width: 20, gap: 0, flaws };
+    const clear = await asked({ unit: 'cm', cloth: on, shapes: [square] });
+    // Fourteen of twenty are flawed at the cut end: nothing of ten lies beside that.
+    for (const p of clear.placed) expect(Number(p['x'])).toBeGreaterThanOrEqual(50 - 0.01);
+    const bars = await asked({ cloth: { ...CLOTH, barRepeat: 70, stripeRepeat: 30 }, orders: [ORDER] });
+    const legs = bars.placed.filter((p) => p['part'] === 'front' || p['part'] === 'back');
+    for (const p of legs) {
+      const along = Number(p['x']) / 70;
+      expect(Math.abs(along - Math.round(along))).toBeLessThan(1e-6);
+    }
+    const plain = await asked({ cloth: CLOTH, orders: [ORDER] });
+    const grown = await asked({ cloth: { ...CLOTH, shrinkLength: 0.1 }, orders: [ORDER] });
+    expect(grown.bound / plain.bound).toBeGreaterThan(1.07);
+    expect(grown.bound / plain.bound).toBeLessThan(1.12);
+    expect(
+      await refused({ cloth: { ...CLOTH, flaws: [{ along: 0, across: 0, length: 9, width: 1500 }] }, orders: [ORDER] }),
+    ).toContain('takes the whole width at the cut end');
+    expect(await refused({ cloth: { ...CLOTH, barRepeat: 1 }, orders: [ORDER] })).toContain(
+      'The repeat along the cloth is 1 mm',
+    );
+  });
+
   it('lays shapes, turned only where nap and shape allow it', async () => {
     const shape = {
       id: 'a',

@@ -244,9 +244,7 @@ describe('the lay', () => {
     await room.section('Less');
     await room.press('Look what would save cloth');
     await room.until('the band is not offered in halves', () => room.has('[data-saving="band"]'));
-    expect(await room.text('[data-saving="band"]')).toMatch(
-      /^Saves .+ in: .+ yd to buy.*A join at the centre back/m,
-    );
+    expect(await room.text('[data-saving="band"]')).toMatch(/^Saves .+ in: .+ yd to buy.*A join at the centre back/m);
     await room.press('Take: The band in two halves');
     await room.until(
       'the band is whole',

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { copyName, type LayShape } from '../../core/lay/index.js';
+import { boundsOf, copyName, placedOutline, type LayShape } from '../../core/lay/index.js';
 import { LengthField } from '../shared/LengthField.js';
 import { useUnit } from '../store/work-context.js';
 import type { LayAtHand } from './use-lay.js';
@@ -28,7 +28,8 @@ export function HandLines({
       </p>
     );
   const locked = lay.locked.has(copyName(one));
-  const place = (label: string, mm: number, to: (mm: number) => void) => (
+  const { left, low } = boundsOf(placedOutline(shape, one));
+  const place = (label: string, mm: number, move: (to: number) => void) => (
     <div className="line">
       <label htmlFor={`hand-${label}`}>{label}</label>
       <LengthField
@@ -37,7 +38,7 @@ export function HandLines({
         mm={Math.round(mm * 10) / 10}
         unit={unit}
         onCommit={(next) => {
-          if (next !== undefined) to(next);
+          if (next !== undefined) move(next);
         }}
       />
     </div>
@@ -48,11 +49,11 @@ export function HandLines({
         {nameOf(one.id)}
         {shape.count > 1 && `, ${one.copy + 1} of ${shape.count}`}
       </h3>
-      {place('Moved along', one.x, (x) => {
-        hand.nudge(one, x - one.x, 0);
+      {place('From the cut end', left, (to) => {
+        hand.nudge(one, to - left, 0);
       })}
-      {place('Moved across', one.y, (y) => {
-        hand.nudge(one, 0, y - one.y);
+      {place('From the upper edge', low, (to) => {
+        hand.nudge(one, 0, to - low);
       })}
       <div className="acts">
         <Button

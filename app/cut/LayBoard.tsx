@@ -6,6 +6,7 @@ import {
   placedOutline,
   type FoundLay,
   type LayShape,
+  type LeftOver,
   type Placed,
 } from '../../core/lay/index.js';
 import { formatLength, handStep, tapeFor, type Unit } from '../../core/units/index.js';
@@ -40,6 +41,7 @@ export function LayBoard({
   inkOf,
   hand,
   locked,
+  left,
 }: {
   readonly shapes: readonly LayShape[];
   readonly lay: FoundLay;
@@ -50,6 +52,7 @@ export function LayBoard({
   readonly inkOf: (id: string) => string;
   readonly hand: LayHand;
   readonly locked: ReadonlySet<string>;
+  readonly left: readonly LeftOver[];
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const [grip, setGrip] = useState<{ readonly placed: Placed; readonly dx: number; readonly dy: number }>();
@@ -116,7 +119,7 @@ export function LayBoard({
       role="group"
       aria-label={`${lay.placed.length} parts on ${clothWords(lay.length, unit)} of cloth`}
     >
-      <LayMark cloth={cloth} length={lay.length} shown={shown - AROUND} unit={unit} />
+      <LayMark cloth={cloth} length={lay.length} shown={shown - AROUND} unit={unit} left={left} />
       {lay.placed.map((placed) => {
         const shape = shapes.find((s) => s.id === placed.id);
         if (!shape) return null;

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import type { ClothData } from '../../core/cloth/index.js';
-import { clothWords, toBuy } from '../../core/lay/index.js';
+import { clothWords, toBuy, type LeftOver } from '../../core/lay/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { useTape, useUnit } from '../store/work-context.js';
@@ -75,5 +75,18 @@ export function LaySearch({ lay, fault }: { readonly lay: LayAtHand; readonly fa
         </Button>
       )}
     </div>
+  );
+}
+
+/** What is left of the cloth that was bought, where it is worth keeping. */
+export function LeftLines({ left }: { readonly left: readonly LeftOver[] }) {
+  const tape = useTape();
+  if (left.length === 0) return null;
+  return (
+    <p className="quiet" data-left-overs={left.length}>
+      {withFractions(
+        `Left whole: ${left.map((f, i) => `${i + 1}, ${formatLength(f.length, tape)} × ${formatLength(f.width, tape)}`).join('; ')}. Room for a facing, loops, a trial.`,
+      )}
+    </p>
   );
 }

@@ -1,4 +1,5 @@
 import { laidWidth, type ClothData } from '../../core/cloth/index.js';
+import type { LeftOver } from '../../core/lay/index.js';
 import { formatLength, tapeFor, type Unit } from '../../core/units/index.js';
 
 /** More lines than this are not drawn one by one. */
@@ -16,11 +17,13 @@ export function LayMark({
   length,
   shown,
   unit,
+  left,
 }: {
   readonly cloth: ClothData;
   readonly length: number;
   readonly shown: number;
   readonly unit: Unit;
+  readonly left: readonly LeftOver[];
 }) {
   const width = laidWidth(cloth);
   const { barRepeat, stripeRepeat, flaws, inHand, fold } = cloth;
@@ -42,6 +45,21 @@ export function LayMark({
             d={`M${f.along} ${f.across}l${f.length} ${f.width}m0 ${-f.width}l${-f.length} ${f.width}`}
             vectorEffect="non-scaling-stroke"
           />
+        </g>
+      ))}
+      {left.map((f, i) => (
+        <g key={`${f.along} ${f.across}`} data-left-over={i + 1}>
+          <rect
+            className="lay-left"
+            x={f.along}
+            y={f.across}
+            width={f.length}
+            height={f.width}
+            vectorEffect="non-scaling-stroke"
+          />
+          <text className="lay-edge" x={f.along + f.length / 2} y={f.across + f.width / 2 + 8} textAnchor="middle">
+            {`left ${i + 1}`}
+          </text>
         </g>
       ))}
       <text className="lay-edge" x={0} y={-10}>

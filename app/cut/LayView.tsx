@@ -2,7 +2,16 @@ import { useEffect, useMemo, useState } from 'react';
 import { CLOTH_LABELS, clothFault, clothOf } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import { inputOf } from '../../core/kept/index.js';
-import { clothsOf, garmentShapes, layCloth, layFault, type LayOrder } from '../../core/lay/index.js';
+import {
+  clothsOf,
+  garmentShapes,
+  layCloth,
+  layFault,
+  leftOvers,
+  toBuy,
+  type LayOrder,
+  type LeftOver,
+} from '../../core/lay/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { NO_STYLE } from '../../core/style/index.js';
 import { BenchSections } from '../shared/BenchSections.js';
@@ -17,12 +26,14 @@ import { ClothLines } from './ClothLines.js';
 import { HandLines } from './HandLines.js';
 import { LayBoard } from './LayBoard.js';
 import { LayFiles } from './LayFiles.js';
-import { LaySaid, LaySearch } from './LayLines.js';
+import { LaySaid, LaySearch, LeftLines } from './LayLines.js';
 import { SavingLines } from './SavingLines.js';
 import { useLay } from './use-lay.js';
 import { useLayHand } from './use-lay-hand.js';
 import { useSheetSource } from './use-sheets.js';
 import './cut.css';
+
+const NO_LEFT: readonly LeftOver[] = [];
 
 /** The lay: the pieces of one cloth on it, as short as it is found or as a hand lays them, and how much to buy. */
 export function LayView() {
@@ -70,6 +81,18 @@ export function LayView() {
     [work, unit],
   );
   const { found } = lay;
+  const left = useMemo(
+    () =>
+      found
+        ? leftOvers(
+            shapes,
+            found.placed,
+            { length: Math.max(toBuy(found.length, unit), cloth.inHand ?? 0), width: laidOn.width },
+            laidOn.flaws,
+          )
+        : NO_LEFT,
+    [found, shapes, laidOn, cloth.inHand, unit],
+  );
   useEffect(() => {
     if (!found) return;
     const { length: long, use, placed } = found;
@@ -89,6 +112,7 @@ export function LayView() {
             inkOf={inkOf}
             hand={hand}
             locked={lay.locked}
+            left={lay.busy ? NO_LEFT : left}
           />
         ) : (
           <div className="board-empty">
@@ -121,6 +145,7 @@ export function LayView() {
               content: () => (
                 <>
                   <LaySearch lay={lay} fault={fault} />
+                  {!lay.busy && <LeftLines left={left} />}
                   <HandLines lay={lay} hand={hand} shapes={shapes} nameOf={nameOf} />
                 </>
               ),

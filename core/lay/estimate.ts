@@ -13,7 +13,7 @@ const RAMP = 0.2;
 /** Rows of legs lie in one another by so much. */
 const ROWS_NEST = 0.9;
 
-/** What shapes come to before they are laid: how long they are, in mm, and their area, in mm². */
+/** The net area of all copies of shapes, in mm². */
 export const layAreaOf = (shapes: readonly LayShape[]): number =>
   shapes.reduce((sum, { outline, count }) => sum + count * Math.abs(areaOf(outline)), 0);
 

@@ -3,10 +3,12 @@ export { clothsOf, garmentShapes, turnsOf } from './garment-shapes.js';
 export { estimatedLength, layAreaOf, quickLength, type LengthFrom } from './estimate.js';
 export { LayJob, oriented, type LayCloth, type LayShape, type Placed } from './job.js';
 export { copyName, keptLay, lockedIn, placesIn, type KeptLay, type KeptPlace } from './kept-lay.js';
-export { layDrawing, placedOutline } from './lay-drawing.js';
+export { layDrawing } from './lay-drawing.js';
+export { leftOvers, type LeftOver } from './left-over.js';
+export { placedOutline } from './placed-outline.js';
 export { inPlaceOf, lengthOfPlaced, turnedInPlace } from './moved.js';
 export { layFault } from './lay-refusal.js';
-export type { Corner } from './polygon.js';
+export { boundsOf, type Corner } from './polygon.js';
 export { layAt, layOf, type FoundLay } from './search.js';
 export {
   layCloth,

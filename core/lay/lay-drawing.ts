@@ -1,15 +1,12 @@
 import { line, point, type Path } from '../geometry/index.js';
 import type { Drawing, Mark } from '../drawing/index.js';
-import { oriented, type LayShape, type Placed } from './job.js';
+import type { LayShape, Placed } from './job.js';
+import { placedOutline } from './placed-outline.js';
 import { boundsOf, type Corner } from './polygon.js';
 
 /** Words on a part are so high, in mm, and at most so much of its height. */
 const WORDS = 16;
 const WORDS_SHARE = 0.25;
-
-/** The outline of a copy where it lies on the cloth. */
-export const placedOutline = (shape: LayShape, { x, y, turn, flipped }: Placed): Corner[] =>
-  oriented(shape.outline, turn, flipped).map(([px, py]): Corner => [px + x, py + y]);
 
 const closed = (corners: readonly Corner[]): Path =>
   corners.map(([x, y], i) => {
