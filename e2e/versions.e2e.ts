@@ -4,7 +4,10 @@ import { inRoom } from './harness.js';
 const room = inRoom();
 
 describe('versions of a draft', () => {
-  const inHand = (): Promise<string> => room.text('[data-version-in-hand]');
+  const inHand = async (): Promise<string> => {
+    await room.section('Versions');
+    return room.text('[data-version-in-hand]');
+  };
 
   it('are kept with name and note, told in the head, and made current again with nothing lost', async () => {
     await room.visit('/demo/draft/lamp-plain/toile');
@@ -50,6 +53,7 @@ describe('versions of a draft', () => {
     // The toile's hem was 20 in round, the basted cloth's 18: an inch of it on each piece.
     expect(await room.text('[data-row="front.at.hemLevel"]')).toMatch(/1$/);
     await room.visit('/demo/draft/rigger-work/toile');
+    await inHand();
     await room.press('Copy version 1, toile as a draft');
     await room.until('no copy', async () =>
       (await room.driver.getTitle()).startsWith('Work trousers, version 1, toile'),

@@ -62,10 +62,10 @@ export const changePin = (
 
 /** Closes a fitting with a verdict, and keeps what the draft is then as a version: one act. */
 export const closeFitting =
-  (id: string, verdict: NonNullable<Fitting['verdict']>, said: string, now: Date): Change =>
+  (id: string, closed: NonNullable<Fitting['closed']>, said: string, now: Date): Change =>
   (open) => {
     const { work } = open.state.getState();
-    const draft = changed(id, (fitting) => ({ ...fitting, verdict }))(work.draft);
+    const draft = changed(id, (fitting) => ({ ...fitting, closed }))(work.draft);
     const fitting = draft.fittings?.find((f) => f.id === id);
     const kept = withVersionKept({ ...work, draft }, newId, now, {
       name: `after the fitting of ${fitting?.date ?? ''}`,
@@ -77,4 +77,4 @@ export const closeFitting =
 
 /** Opens a fitting again that was closed. */
 export const reopenFitting = (id: string): Change =>
-  changeDraft(changed(id, (fitting) => ({ ...fitting, verdict: undefined })));
+  changeDraft(changed(id, (fitting) => ({ ...fitting, closed: undefined })));

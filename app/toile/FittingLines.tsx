@@ -37,7 +37,7 @@ const PLACES: readonly (readonly [Seen['where'], string])[] = [
 ];
 
 /** How a fitting may be closed. */
-const VERDICTS: readonly (readonly [NonNullable<Fitting['verdict']>, string])[] = [
+const VERDICTS: readonly (readonly [NonNullable<Fitting['closed']>, string])[] = [
   ['fits', 'It fits'],
   ['toileAgain', 'Again in toile'],
   ['bastedAgain', 'Again in basted cloth'],
@@ -92,10 +92,10 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
   const change = useChange();
   const unit = useUnit();
   const versions = useWork(({ work }) => work.draft.versions);
-  const [verdict, setVerdict] = useState<NonNullable<Fitting['verdict']>>('fits');
+  const [verdict, setVerdict] = useState<NonNullable<Fitting['closed']>>('fits');
   const { id, seen, pins } = fitting;
   const tried = versions?.find((v) => v.id === fitting.version);
-  const closed = VERDICTS.find(([v]) => v === fitting.verdict)?.[1];
+  const closed = VERDICTS.find(([v]) => v === fitting.closed)?.[1];
   const text = (label: string, value: string, take: (next: string) => void) => (
     <label className="version-field">
       <span>{label}</span>
@@ -206,7 +206,7 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
           the stitching line, all of it together.
         </p>
       </fieldset>
-      {fitting.verdict ? (
+      {fitting.closed ? (
         <div className="acts">
           <Button
             variant="outlined"

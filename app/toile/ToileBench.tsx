@@ -16,7 +16,7 @@ export function ToileBench() {
         {
           id: 'fitting',
           label: 'Fitting',
-          marked: (draft.fittings ?? []).some((f) => f.verdict === undefined),
+          marked: (draft.fittings ?? []).some((f) => f.closed === undefined),
           content: () => <FittingLines />,
         },
         { id: 'causes', label: 'Causes', content: () => <CauseLines /> },

@@ -166,13 +166,7 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     LAY,
   ),
   fault('locked parts moved', 'core/lay/separate.ts', 'if (this.job.copies[i]?.held) return false;', '', LAY),
-  fault(
-    'a changed lay taken as it was',
-    'core/lay/search.ts',
-    ').loss() === 0',
-    ').loss() >= 0',
-    LAY,
-  ),
+  fault('a changed lay taken as it was', 'core/lay/search.ts', ').loss() === 0', ').loss() >= 0', LAY),
   fault('put where it overlaps', 'core/lay/by-hand.ts', 'const clear = depth(at) <= FREE;', 'const clear = true;', LAY),
   fault(
     'nudged against the next',

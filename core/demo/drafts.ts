@@ -20,6 +20,7 @@ interface DemoDraft {
   readonly alterations?: readonly (readonly [string, AlterationWork])[];
   readonly reference?: Reference;
   readonly style?: KeptDraft['style'];
+  readonly fittings?: KeptDraft['fittings'];
   /** Versions that were kept of it, each with what it had otherwise. */
   readonly versions?: readonly (Pick<DraftVersion, 'name' | 'note' | 'state'> & {
     readonly day: string;
@@ -72,6 +73,7 @@ const plain = (d: DemoDraft): KeptDraft => ({
   alterations: (d.alterations ?? []).map(([note, work], i) => ({ id: `${d.id}-${i}`, on: true, note, work })),
   ...(d.reference && { reference: d.reference }),
   ...(d.style && { style: d.style }),
+  ...(d.fittings && { fittings: d.fittings }),
   allowances: { ...houseAllowances(PEOPLE.find((p) => p.id === d.personId)?.unit ?? 'cm'), given: [] },
   created: `${d.day}T09:00:00.000Z`,
   changed: `${d.day}T09:30:00.000Z`,
@@ -110,6 +112,22 @@ export const DRAFTS: readonly KeptDraft[] = [
       { id: 'weltPocket', values: { on: 'right' } },
       { id: 'patchPocket', values: { below: 4 * 25.4 } },
       { id: 'loops', values: {} },
+    ],
+    fittings: [
+      {
+        id: 'rigger-fitting-1',
+        date: '2026-10-05',
+        who: 'Ticket seller',
+        cloth: 'toile',
+        note: 'Tried on the ladder.',
+        version: 'rigger-work-version-1',
+        seen: [
+          { id: 'rigger-seen-1', what: 'wideThigh', leg: 'both' },
+          { id: 'rigger-seen-2', what: 'pullsSeated', leg: 'both' },
+        ],
+        pins: [{ id: 'rigger-pin-1', kind: 'pinchedInseam', by: 0.5 * 25.4, leg: 'both' }],
+        closed: 'bastedAgain',
+      },
     ],
     versions: [
       {

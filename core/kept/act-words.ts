@@ -114,7 +114,7 @@ function fittingSaid({ at, was, is }: ValuePatch): string {
   const gone = is === undefined;
   if (at[2] === 'seen') return gone ? 'Not seen at the fitting' : 'Seen at the fitting';
   if (at[2] === 'pins') return gone ? 'A pin taken out' : was === undefined ? 'A pin put in' : 'A pin changed';
-  return at[2] === 'verdict' ? (gone ? 'The fitting opened again' : 'The fitting closed') : 'The fitting';
+  return at[2] === 'closed' ? (gone ? 'The fitting opened again' : 'The fitting closed') : 'The fitting';
 }
 
 /** “Version 2 kept”, “Version 2: its note”. */

@@ -240,7 +240,7 @@ const fittingSchema = z
       .array(z.strictObject({ id, kind: id, by: mm, leg: onLeg }))
       .max(100)
       .meta({ description: 'How it was pinned, and by how much of the piece.' }),
-    verdict: z
+    closed: z
       .enum(['fits', 'toileAgain', 'bastedAgain', 'enough'])
       .optional()
       .meta({ description: 'How it was closed; open without one.' }),
