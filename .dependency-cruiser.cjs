@@ -29,6 +29,7 @@ const stages = [
   'make',
   'lay',
   'toile',
+  'batch',
   'older',
   'workbook',
   'kept',

@@ -1,26 +1,22 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import { computeDraft, type Draft } from '../core/chain/index.js';
+import { computeDraft } from '../core/chain/index.js';
 import { COMMON, settingsOf, type Sheet } from '../core/method/index.js';
 import { SHEETS } from '../core/shipped/index.js';
 import { CHALK_HOUSE, chalkPages, chalkSheet, chalkTapesFor } from '../core/chalk/index.js';
-import { pieceSheet } from '../core/drawing/index.js';
 import { dayOf } from '../core/kept/index.js';
-import type { Garment } from '../core/garment/index.js';
-import { piecesOf, PROFILES, type Allowances, type Piece } from '../core/piece/index.js';
-import { COMPONENTS, draftGarment, findingWords, type Styled } from '../core/style/index.js';
-import { orderRefusalsSentence, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
-import { formatFigure, formatLength, readerIn, tapeFor, type Unit } from '../core/units/index.js';
-import { pagedDrawing, PAPERS, toDxf, toSvg, type Paper } from '../formats/index.js';
+import { PROFILES } from '../core/piece/index.js';
+import { COMPONENTS } from '../core/style/index.js';
+import { toDxf, toSvg } from '../formats/index.js';
 import { sheetsPdf } from '../formats/sheet-pdf.js';
-import { rollPdf, tiledPdf } from '../formats/pdf.js';
+import { rollPdf } from '../formats/pdf.js';
 import { trueIt } from '../core/true-it/index.js';
-import { answerTo } from './answer.js';
 import { chalkAnswer } from './chalk-answer.js';
 import { letterFiles } from './fonts.js';
-import { garmentAnswer } from './garment-answer.js';
 import { layAnswer, layPicture, readLay, searched } from './lay.js';
+import { batchRun, BATCH_FORMATS } from './batch.js';
 import { readOrder, type Order } from './order.js';
+import { Fault, made, paperNamed, rendered, valueOf } from './rendered.js';
 import { componentAnswer, profileAnswer } from './style.js';
 import { trueAnswer } from './true-answer.js';
 
@@ -29,16 +25,9 @@ const USAGE = `Usage:
   upstride true ORDER.json [--out FILE]
   upstride chalk ORDER.json [--format json|pdf] [--line cut|net] [--back own|front] [--tape STEP] [--paper a4|letter] [--out FILE]
   upstride lay LAY.json [--seconds N] [--format json|svg|pdf|dxf] [--out FILE]
+  upstride batch ORDER.json PEOPLE.csv --out DIR [--format pdf|dxf|svg|json] [--paper a4|letter|roll] [--unit cm|in]
   upstride methods [--format text|json]
   upstride styles [--format text|json] [--unit cm|in]`;
-
-/** A fault that the user can mend: one sentence on standard error and exit status 1. */
-class Fault extends Error {}
-
-function valueOf<T>(outcome: Outcome<T, OrderRefusal>, unit: Unit): T {
-  if (outcome.ok) return outcome.value;
-  throw new Fault(orderRefusalsSentence(outcome.refusals, readerIn(unit)));
-}
 
 async function readJson(file: string): Promise<unknown> {
   const text = await readFile(file, 'utf8').catch(() => {
@@ -53,72 +42,6 @@ async function readJson(file: string): Promise<unknown> {
 
 /** The order in a file; a mistake in it has no length to be said in its unit. */
 const ordered = (json: unknown): Order => valueOf(readOrder(json), 'cm');
-
-/** The garment and the pieces of an order; a component or an allowance that cannot be is a fault. */
-function made(order: Order, draft: Draft): { styled: Styled; pieces: readonly Piece[] } {
-  const styled = draftGarment(draft, order.style, order.unit);
-  const left = styled.told.flatMap(({ refusal }) => (refusal ? [refusal] : []));
-  if (left.length > 0) throw new Fault(orderRefusalsSentence(left, readerIn(order.unit)));
-  faultOfGiven(styled.garment, order.allowances);
-  return { styled, pieces: piecesOf(styled.garment, order.allowances) };
-}
-
-/** The paper of an office printer by its name. */
-function paperNamed(id: string): Paper {
-  const paper = PAPERS.find((p) => p.id === id);
-  if (!paper) throw new Fault(`There is no paper “${id}”. Choose ${PAPERS.map((p) => p.id).join(', ')} or roll.`);
-  return paper;
-}
-
-async function rendered(order: Order, draft: Draft, format: string, paperId: string): Promise<string | Uint8Array> {
-  const { styled, pieces } = made(order, draft);
-  if (format === 'json') {
-    const answer = answerTo(draft, order.input.measured, order.unit);
-    const told = styled.findings.map((f) => findingWords(f, readerIn(order.unit)));
-    const garment = garmentAnswer(styled, pieces, order.allowances);
-    return `${JSON.stringify({ ...answer, ...garment, findings: told }, undefined, 2)}\n`;
-  }
-  const date = new Date();
-  const title = 'Upstride draft';
-  const labels = {
-    title,
-    person: 'From an order',
-    method: draft.worked.sheet.name,
-    date: dayOf(date),
-    allowance: (mm: number) => formatFigure(mm, tapeFor(order.unit)),
-  };
-  if (format === 'svg') return toSvg(pieceSheet(pieces, labels), title);
-  if (format === 'dxf') return toDxf(pieceSheet(pieces, labels));
-  const tape = tapeFor(order.unit);
-  const { waist, hip, crotchDepth, inseam } = order.input.measured;
-  const four = [waist, hip, crotchDepth, inseam].map((mm) => formatLength(mm ?? 0, tape)).join(', ');
-  const head = {
-    title,
-    lines: [`${draft.worked.sheet.name}; waist, hip, crotch depth, inseam: ${four}`, labels.date],
-    date,
-  };
-  if (paperId === 'roll') return rollPdf(pieceSheet(pieces, labels), head, letterFiles);
-  const paper = paperNamed(paperId);
-  const { drawing } = pagedDrawing(pieces, labels, paper);
-  return tiledPdf(drawing, head, paper, letterFiles);
-}
-
-/** An allowance given for what the garment does not have is told, not passed over. */
-function faultOfGiven({ parts, seams }: Garment, { given }: Allowances): void {
-  const named = (id: string): boolean => parts.some((p) => p.id === id || p.like === id);
-  for (const g of given) {
-    if (g.on === 'seam') {
-      if (seams.some((s) => s.id === g.seam || s.like === g.seam)) continue;
-      throw new Fault(`There is no seam “${g.seam}”. Choose one of: ${seams.map((s) => s.id).join(', ')}.`);
-    }
-    if (!named(g.part))
-      throw new Fault(`There is no part “${g.part}”. Choose one of: ${parts.map((p) => p.id).join(', ')}.`);
-    if (g.on === 'part') continue;
-    const edges = parts.filter((p) => p.id === g.part || p.like === g.part).flatMap((p) => p.edges.map((e) => e.id));
-    if (edges.includes(g.edge)) continue;
-    throw new Fault(`The part “${g.part}” has no edge “${g.edge}”. Choose one of: ${[...new Set(edges)].join(', ')}.`);
-  }
-}
 
 /** Puts what was asked for into a file where one is named; gives it back to be shown otherwise. */
 async function delivered(content: string | Uint8Array, file: string | undefined): Promise<string | Uint8Array> {
@@ -237,6 +160,33 @@ async function layCommand(args: readonly string[]): Promise<string | Uint8Array>
   return delivered(await rollPdf(drawing, { title: 'Lay', lines: [], date }, letterFiles), values.out);
 }
 
+async function batchCommand(args: readonly string[]): Promise<string> {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: {
+      out: { type: 'string' },
+      format: { type: 'string', default: 'pdf' },
+      paper: { type: 'string', default: 'a4' },
+      unit: { type: 'string' },
+    },
+  });
+  const [file, people] = positionals;
+  if (file === undefined || people === undefined) throw new Fault(`Name an order and a table of people.\n${USAGE}`);
+  if (values.out === undefined) throw new Fault('Name the folder for the files with --out.');
+  const format = oneOf('format', values.format, BATCH_FORMATS);
+  if (values.paper !== 'roll') paperNamed(values.paper);
+  const order = ordered(await readJson(file));
+  const unit = values.unit === undefined ? order.unit : oneOf('unit', values.unit, ['cm', 'in']);
+  const text = await readFile(people, 'utf8').catch(() => {
+    throw new Fault(`The table ${people} cannot be read. Give the path of a CSV file.`);
+  });
+  const { told, failed } = await batchRun(order, text, unit, { folder: values.out, format, paper: values.paper });
+  // The others are done: what is wrong is told all the same, and the status says so.
+  if (failed) throw new Fault(told);
+  return `${told}\n`;
+}
+
 /** A method as the command line lists it: its sheet, with every setting and choice that an order may name. */
 function methodAnswer(sheet: Sheet): object {
   const settings = settingsOf(sheet).map(({ least, most, kind, ...setting }) => ({
@@ -273,6 +223,7 @@ function answered([command, ...rest]: readonly string[]): Promise<string | Uint8
   if (command === 'true') return trueCommand(rest);
   if (command === 'chalk') return chalkCommand(rest);
   if (command === 'lay') return layCommand(rest);
+  if (command === 'batch') return batchCommand(rest);
   if (command === 'methods') return methodsCommand(rest);
   if (command === 'styles') return stylesCommand(rest);
   throw new Fault(USAGE);

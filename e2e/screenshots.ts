@@ -82,8 +82,9 @@ await picture('true-it', '/demo/draft/cellist-dress/measure', '.body-figure', as
   await (await room.at('//aside//button[normalize-space()="True it"]')).click();
   await driver.executeScript('arguments[0].scrollIntoView()', await room.find('.found'));
 });
-await picture('walk', '/demo/draft/rigger-work/true/walk', '[data-walk]', async () => {
-  await room.keys('n');
+await picture('toile', '/demo/draft/rigger-work/toile', '[data-fitting]', async () => {
+  await room.section('Causes');
+  await room.find('[data-cause]');
 });
 await picture('curve', '/demo/draft/puppeteer-black/true/curve', '.curve-drawing');
 await picture('outline', '/demo/draft/cook-copy/true/outline', '[data-reference-outline]', async () => {

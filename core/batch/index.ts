@@ -1,0 +1,1 @@
+export { appliedTo, type Applied, type BatchBody, type BatchCloth, type BatchGarment } from './apply.js';
