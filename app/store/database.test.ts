@@ -106,7 +106,7 @@ describe('what is kept', () => {
     expect(shelf.drafts[0]).toMatchObject({ revision: 3, value: { ...draft, alterations: [] } });
   });
 
-  it('brings a room of the last version along: the allowances stay, as a profile', async () => {
+  it('brings a room of the fifth version along: the allowances stay, as a profile', async () => {
     const old = await openDB('upstride-own', 5, {
       upgrade(db) {
         for (const name of ['people', 'drafts', 'charts']) db.createObjectStore(name, { keyPath: 'id' });
@@ -120,4 +120,48 @@ describe('what is kept', () => {
     const shelf = await (await store()).readShelf('own');
     expect(shelf.drafts.map((d) => [d.revision, d.value])).toEqual([[9, draft]]);
   });
+
+  it.each([6, 7])(
+    'brings a room of version %i along: what cloth shrinks by is kept with the cloth, in its acts too',
+    async (version) => {
+      const old = await openDB('upstride-own', version, {
+        upgrade(db) {
+          for (const name of ['people', 'drafts', 'charts']) db.createObjectStore(name, { keyPath: 'id' });
+          db.createObjectStore('meta');
+          if (version === 7) db.createObjectStore('acts', { keyPath: 'id' }).createIndex('place', ['place', 'rank']);
+        },
+      });
+      const [draft] = DEMO_WORKBOOK.drafts;
+      if (!draft) throw new Error('The demo is empty');
+      const before = { ...draft, fit: { stretch: 0.1, shrinkLength: 0.03, shrinkWidth: 0 } };
+      await old.put('drafts', { id: draft.id, revision: 4, value: before });
+      const act = (id: string, rank: number, patches: readonly object[]): object => ({
+        id,
+        place: 'shelf',
+        at: '2026-10-01T10:00:00.000Z',
+        rank,
+        said: id,
+        changes: [{ kind: 'draft', id: draft.id, patches }],
+        undone: false,
+      });
+      if (version === 7) {
+        await old.put('acts', act('made', 1, [{ at: [], was: undefined, is: before }]));
+        await old.put('acts', act('shrunk', 2, [{ at: ['fit', 'shrinkLength'], was: 0, is: 0.03 }]));
+        await old.put('acts', act('named', 3, [{ at: ['name'], was: 'A', is: draft.name }]));
+      }
+      old.close();
+      const db = await store();
+      const [kept] = (await db.readShelf('own')).drafts;
+      expect(kept).toMatchObject({
+        revision: 4,
+        value: { fit: { stretch: 0.1 }, cloths: { shell: { shrinkLength: 0.03 } } },
+      });
+      expect(kept?.value.fit).toEqual({ stretch: 0.1 });
+      const acts = await db.readActs('own', 'shelf');
+      expect(acts.map((a) => a.id)).toEqual(version === 7 ? ['made', 'named'] : []);
+      if (version === 7) {
+        expect(acts[0]?.changes[0]?.patches[0]).toMatchObject({ is: { cloths: { shell: { shrinkLength: 0.03 } } } });
+      }
+    },
+  );
 });
