@@ -4,6 +4,7 @@ import {
   inPlaceOf,
   lengthOfPlaced,
   turnedInPlace,
+  type FoundLay,
   type HandPlace,
   type LayCloth,
   type LayShape,
@@ -42,7 +43,16 @@ export interface LayHand {
 const withMoved = (lay: readonly Placed[], moved: readonly Placed[]): readonly Placed[] =>
   lay.map((p) => moved.find((m) => copyName(m) === copyName(p)) ?? p);
 
-/** Laying by hand: each part moved is kept where it comes to lie free, one act a move. */
+/** A lay as it stands after all that was done to it, and what is locked in it. */
+interface Standing {
+  readonly found: FoundLay | undefined;
+  readonly locked: ReadonlySet<string>;
+}
+
+/**
+ * Laying by hand: each part moved is kept where it comes to lie free, one act a move. What is done is done one after the
+ * other, each on the lay as the one before left it, however fast the keys come.
+ */
 export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: LayAtHand): LayHand {
   const [chosen, choose] = useState<string>();
   const [trial, setTrial] = useState<Trial>();
@@ -51,7 +61,12 @@ export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: La
   const asking = useRef<Placed>(undefined);
   const waiting = useRef<Placed>(undefined);
   const gone = useRef(false);
+  const now = useRef<Standing>({ found: lay.found, locked: lay.locked });
+  const queue = useRef<Promise<void>>(Promise.resolve());
 
+  useEffect(() => {
+    now.current = { found: lay.found, locked: lay.locked };
+  }, [lay.found, lay.locked]);
   useEffect(
     () => () => {
       worker.current?.hand.stop();
@@ -66,7 +81,7 @@ export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: La
     }
     return worker.current;
   };
-  const placed = lay.found?.placed ?? [];
+  const placed = (): readonly Placed[] => now.current.found?.placed ?? [];
   const placeOf = async (
     among: readonly Placed[],
     moved: Placed,
@@ -76,22 +91,30 @@ export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: La
     await ready;
     return hand.ask((layer) => layer.put(among, moved, how));
   };
-  const lengthWith = (moved: readonly Placed[]): number => lengthOfPlaced(shapes, withMoved(placed, moved));
+  const lengthWith = (moved: readonly Placed[]): number => lengthOfPlaced(shapes, withMoved(placed(), moved));
 
-  const keep = (moved: readonly Placed[], locked = lay.locked): void => {
-    const { found } = lay;
+  const keep = (moved: readonly Placed[], locked = now.current.locked): void => {
+    const { found } = now.current;
     if (!found) return;
     const length = lengthWith(moved);
+    const next = { length, use: (found.use * found.length) / length, placed: withMoved(found.placed, moved) };
+    now.current = { found: next, locked };
     setTold(undefined);
-    lay.take({ length, use: (found.use * found.length) / length, placed: withMoved(placed, moved) }, locked);
+    lay.take(next, locked);
   };
   const broken = (): void => {
     setTrial(undefined);
     setTold('Laying by hand broke off. Try again.');
   };
+  /** Does something once all that was begun before is done. */
+  const inTurn = (act: () => Promise<void> | void): void => {
+    queue.current = queue.current.then(act).catch(broken);
+  };
+  /** Where a part lies now: it may have been moved since it was pressed. */
+  const standing = (one: Placed): Placed => placed().find((p) => copyName(p) === copyName(one)) ?? one;
   /** Puts parts, each among the rest as they then lie, and keeps them where all have room. */
   const put = async (moves: readonly Placed[], no: string, how?: 'exactly'): Promise<void> => {
-    let among = placed;
+    let among = placed();
     const laid: Placed[] = [];
     for (const moved of moves) {
       // What is still to be moved is not in the way.
@@ -113,7 +136,7 @@ export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: La
 
   const ask = (moved: Placed): void => {
     asking.current = moved;
-    placeOf(placed, moved)
+    placeOf(placed(), moved)
       .then((place) => {
         asking.current = undefined;
         const next = waiting.current;
@@ -128,7 +151,10 @@ export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: La
   const finish = (place: HandPlace | undefined, laid: Placed): void => {
     gone.current = false;
     setTrial(undefined);
-    if (place?.free) keep([laid]);
+    if (place?.free)
+      inTurn(() => {
+        keep([laid]);
+      });
     else setTold('There is no room for it there; it lies where it lay.');
   };
 
@@ -157,38 +183,51 @@ export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: La
       setTrial(undefined);
     },
     nudge: (one, dx, dy) => {
-      if (lay.locked.has(copyName(one))) setTold('It is locked. Unlock it to move it.');
-      else
-        put([{ ...one, x: one.x + dx, y: one.y + dy }], 'There is no room for it further that way.', 'exactly').catch(
-          broken,
+      inTurn(() => {
+        if (now.current.locked.has(copyName(one))) {
+          setTold('It is locked. Unlock it to move it.');
+          return undefined;
+        }
+        const from = standing(one);
+        return put(
+          [{ ...from, x: from.x + dx, y: from.y + dy }],
+          'There is no room for it further that way.',
+          'exactly',
         );
+      });
     },
     turn: (one) => {
-      const shape = shapes.find((s) => s.id === one.id);
-      if (!shape?.turns.includes(180)) {
-        setTold('The nap runs one way: no part may lie turned.');
-        return;
-      }
-      put([turnedInPlace(shape, one)], 'There is no room for it turned; drag it to where there is.').catch(broken);
+      inTurn(() => {
+        const shape = shapes.find((s) => s.id === one.id);
+        if (!shape?.turns.includes(180)) {
+          setTold('The nap runs one way: no part may lie turned.');
+          return undefined;
+        }
+        return put([turnedInPlace(shape, standing(one))], 'There is no room for it turned; drag it to where there is.');
+      });
     },
     change: (one) => {
-      const other = placed.find((p) => p.id === one.id && p.flipped !== one.flipped);
-      if (!other) {
-        setTold('It has no other that is mirrored: only a pair changes places.');
-        return;
-      }
-      const shape = shapes.find((s) => s.id === one.id);
-      if (!shape) return;
-      put(
-        [inPlaceOf(shape, one, other), inPlaceOf(shape, other, one)],
-        'The two of the pair do not fit into each other’s places.',
-      ).catch(broken);
+      inTurn(() => {
+        const own = standing(one);
+        const other = placed().find((p) => p.id === own.id && p.flipped !== own.flipped);
+        const shape = shapes.find((s) => s.id === own.id);
+        if (!other || !shape) {
+          setTold('It has no other that is mirrored: only a pair changes places.');
+          return undefined;
+        }
+        return put(
+          [inPlaceOf(shape, own, other), inPlaceOf(shape, other, own)],
+          'The two of the pair do not fit into each other’s places.',
+        );
+      });
     },
     lock: (one) => {
-      const name = copyName(one);
-      const next = new Set(lay.locked);
-      if (!next.delete(name)) next.add(name);
-      keep([], next);
+      inTurn(() => {
+        const name = copyName(one);
+        const next = new Set(now.current.locked);
+        if (!next.delete(name)) next.add(name);
+        keep([], next);
+      });
     },
   };
 }
