@@ -20,6 +20,7 @@ describe('versions of a draft', () => {
     );
     expect(await room.text('.head')).toContain('version 1');
     await room.goTo('draft');
+    await room.find('[data-handle="back.crotch"]');
     const kept = await room.valueOf('Crotch extension');
     await room.enter('Crotch extension', '14');
     await room.until('the head does not say so', async () => (await room.text('.head')).includes('version 1, changed'));
@@ -31,10 +32,12 @@ describe('versions of a draft', () => {
       async () => (await inHand()) === 'In hand: version 1, toile, as it was kept.',
     );
     await room.goTo('draft');
+    await room.find('[data-handle="back.crotch"]');
     expect(await room.valueOf('Crotch extension')).toBe(kept);
     await room.goTo('toile');
     await room.press('Make version 2 current');
     await room.goTo('draft');
+    await room.find('[data-handle="back.crotch"]');
     expect(await room.valueOf('Crotch extension')).toBe('14');
     await room.saved();
     await room.driver.navigate().refresh();
