@@ -57,6 +57,8 @@ export function LaySaid({
 
 /** The search: gone on with, and stopped with what it has. */
 export function LaySearch({ lay, fault }: { readonly lay: LayAtHand; readonly fault: string | undefined }) {
+  // Nothing to go on from yet: there is no button rather than one that fades in.
+  if (!lay.busy && !lay.found) return null;
   return (
     <div className="acts">
       {lay.busy ? (
@@ -66,7 +68,7 @@ export function LaySearch({ lay, fault }: { readonly lay: LayAtHand; readonly fa
       ) : (
         <Button
           variant="contained"
-          disabled={fault !== undefined || !lay.found}
+          disabled={fault !== undefined}
           onClick={() => {
             lay.search(ON_MS);
           }}
