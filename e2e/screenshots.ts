@@ -44,7 +44,7 @@ await picture('chalk', '/demo/draft/rigger-work/cut/chalk', '[data-move]', async
   for (let i = 0; i < 10; i++) await room.press('Next move');
 });
 await picture('cut', '/demo/draft/cellist-dress/cut', '.tile-preview svg');
-await picture('lay', '/demo/draft/cellist-dress/cut/lay', '[data-searching="false"]');
+await picture('lay', '/demo/draft/rigger-work/cut/lay', '[data-searching="false"]');
 await picture('choose', '/demo/draft/rigger-work/choose', '.choice');
 await picture('advise', '/demo/draft/puppeteer-black/choose/advise', '[data-advice]', async () => {
   await (await room.at('//label[span[.="For"]]//option[@value="tailored"]')).click();
