@@ -80,7 +80,7 @@ export function ClothLines({
   );
   return (
     <>
-      <ClothAtHand kind={kind} name={cloth.name} onTake={set} />
+      <ClothAtHand name={cloth.name} onTake={set} />
       {field('width', 'Usable width', (mm) => {
         if (mm !== undefined) set({ width: mm });
       })}
@@ -183,20 +183,16 @@ const METRES_A_YARD = 0.9144;
 
 /** The name of a cloth, and the named cloths of the room's other garments. */
 function ClothAtHand({
-  kind,
   name,
   onTake,
 }: {
-  readonly kind: Cloth;
   readonly name: string;
   readonly onTake: (facts: Partial<ClothData>) => void;
 }) {
   const id = useId();
-  const { room, draftId } = useParams();
+  const { room } = useParams();
   const shelf = useShelf(roomOf(room));
-  const others = clothsAtHand(
-    (shelf.data?.drafts ?? []).map((d) => d.value).filter((d) => d.id !== draftId || d.cloths?.[kind]?.name !== name),
-  );
+  const others = clothsAtHand((shelf.data?.drafts ?? []).map((d) => d.value)).filter((cloth) => cloth.name !== name);
   return (
     <>
       <div className="line">

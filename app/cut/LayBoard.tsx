@@ -17,7 +17,7 @@ import type { LayHand } from './use-lay-hand.js';
 const AROUND = 40;
 
 /** An outline as path data, in the cloth's own coordinates. */
-export const outlineData = (outline: readonly (readonly [number, number])[]): string =>
+const outlineData = (outline: readonly (readonly [number, number])[]): string =>
   `M${outline.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z`;
 
 /** What a part is called on the cloth, and where it lies. */
@@ -82,7 +82,14 @@ export function LayBoard({
     setGrip(undefined);
     hand.letGo();
   };
+  const giveBack = (): void => {
+    setGrip(undefined);
+    hand.giveBack();
+  };
   const keys = (event: KeyboardEvent, placed: Placed): void => {
+    // With a modifier they are the browser's: find, a new tab, the address.
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     const step = handStep(unit, event.shiftKey);
     const nudge: Readonly<Record<string, readonly [number, number]>> = {
       ArrowLeft: [-step, 0],
@@ -90,9 +97,9 @@ export function LayBoard({
       ArrowUp: [0, -step],
       ArrowDown: [0, step],
     };
-    const by = nudge[event.key];
+    const by = nudge[key];
     const at = lay.placed.findIndex((p) => copyName(p) === copyName(placed));
-    const next = { PageDown: at + 1, PageUp: at - 1, Home: 0, End: lay.placed.length - 1 }[event.key];
+    const next = { PageDown: at + 1, PageUp: at - 1, Home: 0, End: lay.placed.length - 1 }[key];
     if (by) hand.nudge(placed, by[0], by[1]);
     else if (next !== undefined) {
       const to = lay.placed[(next + lay.placed.length) % lay.placed.length];
@@ -100,13 +107,11 @@ export function LayBoard({
         hand.choose(copyName(to));
         svg.current?.querySelector<SVGGElement>(`[data-copy="${CSS.escape(copyName(to))}"]`)?.focus();
       }
-    } else if (event.key === 't') hand.turn(placed);
-    else if (event.key === 'f') hand.change(placed);
-    else if (event.key === 'l') hand.lock(placed);
-    else if (event.key === 'Escape' && grip) {
-      setGrip(undefined);
-      hand.giveBack();
-    } else return;
+    } else if (key === 't') hand.turn(placed);
+    else if (key === 'f') hand.change(placed);
+    else if (key === 'l') hand.lock(placed);
+    else if (key === 'Escape' && grip) giveBack();
+    else return;
     event.preventDefault();
     event.stopPropagation();
   };
@@ -144,7 +149,7 @@ export function LayBoard({
             }}
             onPointerMove={move}
             onPointerUp={letGo}
-            onPointerCancel={letGo}
+            onPointerCancel={giveBack}
             onFocus={() => {
               hand.choose(name);
             }}

@@ -57,6 +57,7 @@ export function SavingLines({
     readonly order: LayOrder;
     readonly found: readonly SavingFound[];
     readonly busy: boolean;
+    readonly failed: boolean;
   }>();
   const job = useRef<Job<unknown>>(undefined);
   const ways = useMemo(() => savingsFor(order, kind), [order, kind]);
@@ -69,7 +70,7 @@ export function SavingLines({
   const shown = state?.order === order ? state : undefined;
   const look = (): void => {
     job.current?.stop();
-    setState({ order, found: [], busy: true });
+    setState({ order, found: [], busy: true, failed: false });
     const started = runJob<Saver, unknown>(savingWorker, 'What would save cloth could not be looked for', (saver) =>
       saver.savings(
         order,
@@ -82,10 +83,16 @@ export function SavingLines({
       ),
     );
     job.current = started;
-    const done = (): void => {
-      setState((was) => (was?.order === order ? { ...was, busy: false } : was));
+    const over = (failed: boolean): void => {
+      setState((was) => (was?.order === order ? { ...was, busy: false, failed } : was));
     };
-    started.answer.then(done).catch(done);
+    started.answer
+      .then(() => {
+        over(false);
+      })
+      .catch(() => {
+        over(true);
+      });
   };
   const gains = [...(shown?.found ?? [])]
     .map((one) => ({ one, gain: lay.length - one.length, way: ways.find((w) => w.id === one.id) }))
@@ -110,11 +117,13 @@ export function SavingLines({
       <p className="quiet" aria-live="polite">
         {shown?.busy
           ? `Laid with ${shown.found.length} of ${ways.length} changes …`
-          : shown
-            ? gains.length > 0
-              ? 'Each by itself, most first.'
-              : 'None of it makes this lay shorter.'
-            : ''}
+          : shown?.failed
+            ? 'What would save cloth could not be looked for to the end. Look again.'
+            : shown
+              ? gains.length > 0
+                ? 'Each by itself, most first.'
+                : 'None of it makes this lay shorter.'
+              : ''}
       </p>
       <ul className="savings">
         {gains.map(({ one, gain, way }) =>

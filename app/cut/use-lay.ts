@@ -63,6 +63,8 @@ export function useLay(
   const job = useRef<Job<unknown>>(undefined);
   const seed = useRef(0);
   const ours = useRef<KeptLay>(undefined);
+  // What was shown before anything was kept: undoing the first move comes back to it.
+  const before = useRef<{ readonly asked: Asked; readonly lay: FoundLay }>(undefined);
   const asked = useMemo((): Asked => ({ shapes, cloth }), [shapes, cloth]);
   const locked = useMemo(() => lockedIn(kept), [kept]);
   const places = useMemo(() => placesIn(kept, shapes), [kept, shapes]);
@@ -102,7 +104,8 @@ export function useLay(
     };
     job.current?.stop();
     if (places.length === 0) {
-      first(false);
+      if (before.current?.asked === asked) setState({ ...IDLE, asked, found: before.current.lay });
+      else first(false);
       return;
     }
     // What was shown of the same pieces stands until it is known whether what is kept can lie so.
@@ -136,6 +139,7 @@ export function useLay(
   const take = (one: FoundLay, held: ReadonlySet<string>): void => {
     job.current?.stop();
     job.current = undefined;
+    if (!kept && found) before.current = { asked, lay: found };
     ours.current = keptLay(one, cloth.width, held);
     setState({ ...IDLE, asked, found: one });
     keep(ours.current);

@@ -1,6 +1,10 @@
 import { computeDraft } from '../../core/chain/index.js';
-import { inputNow } from '../store/sheets.js';
+import { SHEETS } from '../../core/shipped/index.js';
+import { inputNow, putSheets } from '../store/sheets.js';
 import type { OpenWork } from '../store/open-work.js';
+
+// Undo, and a version made current, may lead to a method that this page has not drawn by yet.
+putSheets(SHEETS);
 
 /** So many runs of the chain and the browser has made its code fast. */
 const RUNS = 400;

@@ -10,14 +10,18 @@ import {
   versionLabel,
   type DraftVersion,
 } from '../../core/kept/index.js';
+import { SHEETS } from '../../core/shipped/index.js';
 import { newId } from '../shared/new-id.js';
 import { NameField } from '../shared/NameField.js';
 import { PickLine } from '../shared/PickLine.js';
 import { doAt } from '../store/place-acts.js';
 import { useActs } from '../store/queries.js';
+import { putSheets } from '../store/sheets.js';
 import { roomOf } from '../store/rooms.js';
 import { changeVersion, forgetVersion, keepVersion, makeCurrent } from '../store/version-work.js';
 import { useChange, useWork } from '../store/work-context.js';
+
+putSheets(SHEETS);
 
 const STATES: readonly (readonly [DraftVersion['state'], string])[] = [
   ['uncut', 'Uncut'],
