@@ -5,6 +5,8 @@ import { inputOf } from '../../core/kept/index.js';
 import {
   clothsOf,
   garmentShapes,
+  laidUnder,
+  layAreaOf,
   layCloth,
   layFault,
   leftOvers,
@@ -95,10 +97,12 @@ export function LayView() {
   );
   useEffect(() => {
     if (!found) return;
-    const { length: long, use, placed } = found;
-    const { width } = laidOn;
-    noteLay(work.draft.id, kind, { length: long, area: use * long * width, copies: placed.length, width });
-  }, [found, laidOn, kind, work.draft.id]);
+    noteLay(work.draft.id, kind, {
+      length: found.length,
+      area: layAreaOf(shapes),
+      under: laidUnder(shapes, laidOn),
+    });
+  }, [found, shapes, laidOn, kind, work.draft.id]);
   return (
     <>
       <main id="board" className="board lay-board" aria-label="The lay on the cloth">

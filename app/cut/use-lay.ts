@@ -2,6 +2,8 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import {
   copyName,
   keptLay,
+  laidUnder,
+  layAreaOf,
   lockedIn,
   placesIn,
   type FoundLay,
@@ -140,7 +142,7 @@ export function useLay(
     job.current?.stop();
     job.current = undefined;
     if (!kept && found) before.current = { asked, lay: found };
-    ours.current = keptLay(one, cloth.width, held);
+    ours.current = keptLay(one, { area: layAreaOf(shapes), under: laidUnder(shapes, cloth) }, held);
     setState({ ...IDLE, asked, found: one });
     keep(ours.current);
   };

@@ -6,6 +6,8 @@ import {
   clothsOf,
   clothWords,
   garmentShapes,
+  laidUnder,
+  layAreaOf,
   layCloth,
   layFault,
   quickLength,
@@ -43,11 +45,10 @@ export function ClothNeeded({ pieces }: { readonly pieces: readonly Piece[] }) {
     () =>
       clothsOf(pieces).map((kind: Cloth) => {
         const cloth = clothOf(cloths, kind, unit);
-        const lay = kept?.[kind];
-        const last = lastLayOf(found, draftId, kind) ?? (lay && { ...lay, copies: Object.keys(lay.placed).length });
+        const last = lastLayOf(found, draftId, kind) ?? kept?.[kind];
         const shapes = garmentShapes(pieces, kind, cloth.nap, cloth.fold);
         const laidOn = layCloth(cloths, kind, unit);
-        return { kind, width: cloth.width, shapes, laidOn, ...quickLength(shapes, laidOn.width, last) };
+        return { kind, width: cloth.width, shapes, laidOn, ...quickLength(shapes, laidOn, last) };
       }),
     [pieces, cloths, kept, found, draftId, unit],
   );
@@ -64,9 +65,8 @@ export function ClothNeeded({ pieces }: { readonly pieces: readonly Piece[] }) {
       }
       job = startLay({ shapes, cloth: laidOn, from: [], locked: [] }, 1, FIRST_MS, () => undefined);
       job.answer
-        .then(({ length, use, placed }) => {
-          const { width } = laidOn;
-          noteLay(draftId, kind, { length, area: use * length * width, copies: placed.length, width });
+        .then(({ length }) => {
+          noteLay(draftId, kind, { length, area: layAreaOf(shapes), under: laidUnder(shapes, laidOn) });
           next();
         })
         .catch(() => undefined);

@@ -1,13 +1,6 @@
 import { create } from 'zustand';
 import type { Cloth } from '../../core/garment/index.js';
-
-/** What is remembered of the last lay of a cloth of a garment, kept or not. */
-export interface LastLay {
-  readonly length: number;
-  readonly area: number;
-  readonly copies: number;
-  readonly width: number;
-}
+import type { LastLay } from '../../core/lay/index.js';
 
 const keyOf = (draft: string, kind: Cloth): string => `${draft} ${kind}`;
 

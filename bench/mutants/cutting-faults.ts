@@ -166,7 +166,13 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     LAY,
   ),
   fault('locked parts moved', 'core/lay/separate.ts', 'if (this.job.copies[i]?.held) return false;', '', LAY),
-  fault('a changed lay taken as it was', 'core/lay/search.ts', ').loss() === 0', ').loss() >= 0', LAY),
+  fault(
+    'a changed lay taken as it was',
+    'core/lay/search.ts',
+    '.loss() === 0 ? told.lay',
+    '.loss() >= 0 ? told.lay',
+    LAY,
+  ),
   fault('put where it overlaps', 'core/lay/by-hand.ts', 'const clear = depth(at) <= FREE;', 'const clear = true;', LAY),
   fault(
     'nudged against the next',
@@ -192,7 +198,13 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     'b.changed.localeCompare(a.changed)',
     'core/cloth',
   ),
-  fault('a last lay of other cloth', 'core/lay/estimate.ts', '|| Math.abs(last.width - width) > 0.5', '', LAY),
+  fault(
+    'a last lay of other cloth',
+    'core/lay/estimate.ts',
+    'last?.under !== laidUnder(shapes, cloth)',
+    'last === undefined',
+    LAY,
+  ),
   fault(
     'bought too short',
     'core/lay/to-buy.ts',

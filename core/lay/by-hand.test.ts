@@ -4,6 +4,8 @@ import { randomOf } from './search.js';
 import {
   inPlaceOf,
   keptLay,
+  laidUnder,
+  layAreaOf,
   LayJob,
   layOf,
   lengthOfPlaced,
@@ -120,7 +122,7 @@ describe('a lay that is kept', () => {
     const cloth = { width: 250, gap: 0 };
     let left = 60;
     const lay = [...layOf(new LayJob(shapes, cloth), 1, () => left-- <= 0)].at(-1) as FoundLay;
-    const kept = keptLay(lay, cloth.width, new Set(['a 1']));
+    const kept = keptLay(lay, { area: layAreaOf(shapes), under: laidUnder(shapes, cloth) }, new Set(['a 1']));
     const back = JSON.parse(JSON.stringify(kept)) as typeof kept;
     expect(placesIn(back, shapes)).toEqual(lay.placed);
     expect([...lockedIn(back)]).toEqual(['a 1']);

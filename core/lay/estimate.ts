@@ -1,5 +1,5 @@
 import { areaOf, boundsOf } from './polygon.js';
-import type { LayShape } from './job.js';
+import type { LayCloth, LayShape } from './job.js';
 
 /** Parts of more than this, in mm², are legs: how they lie side by side makes the length of a lay. */
 const LEG_AREA = 100_000;
@@ -42,18 +42,28 @@ export function estimatedLength(shapes: readonly LayShape[], width: number): num
 /** Where an answer to “how much cloth?” comes from. */
 export type LengthFrom = 'lay' | 'figures' | 'estimate';
 
+/** What is remembered of a lay: its length and net area, and under which terms it was laid. */
+export interface LastLay {
+  readonly length: number;
+  readonly area: number;
+  readonly under: string;
+}
+
+/** The terms of a lay, as a text: the cloth, and which copies may lie which way. Only under the same does a length hold. */
+export const laidUnder = (shapes: readonly LayShape[], cloth: LayCloth): string =>
+  JSON.stringify([cloth, shapes.map(({ id, count, turns, mirrored }) => [id, count, turns.length, mirrored])]);
+
 /**
  * How much cloth shapes need, at once: the length of the last lay where nothing has changed, that length by how the area
  * grew where only figures changed, else an estimate.
  */
 export function quickLength(
   shapes: readonly LayShape[],
-  width: number,
-  last: { readonly length: number; readonly area: number; readonly copies: number; readonly width: number } | undefined,
+  cloth: LayCloth,
+  last: LastLay | undefined,
 ): { readonly length: number; readonly from: LengthFrom } {
-  const copies = shapes.reduce((sum, s) => sum + s.count, 0);
-  if (last?.copies !== copies || Math.abs(last.width - width) > 0.5)
-    return { length: estimatedLength(shapes, width), from: 'estimate' };
+  if (last?.under !== laidUnder(shapes, cloth))
+    return { length: estimatedLength(shapes, cloth.width), from: 'estimate' };
   const grown = layAreaOf(shapes) / last.area;
   return Math.abs(grown - 1) < 1e-6
     ? { length: last.length, from: 'lay' }

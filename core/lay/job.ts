@@ -151,7 +151,7 @@ export class LayJob {
   }
 
   /**
-   * Locks a copy where it lies, unless it may not lie so or lies in what is held already: then it is laid as any other.
+   * Locks a copy where it lies, unless it may not lie so or lies in what is held already: then it is laid like the rest.
    */
   private hold({ id, copy, x, y, turn, flipped }: Placed): void {
     const at = this.copies.findIndex((c) => this.idOf(c) === id && c.copy === copy);

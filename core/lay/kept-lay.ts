@@ -1,3 +1,4 @@
+import type { LastLay } from './estimate.js';
 import type { LayShape, Placed } from './job.js';
 import type { FoundLay } from './search.js';
 
@@ -15,8 +16,8 @@ export interface KeptLay {
   readonly length: number;
   /** Net area of all its copies, in mm². */
   readonly area: number;
-  /** The width that it was laid on, in mm. */
-  readonly width: number;
+  /** The terms that it was laid under, as a text. */
+  readonly under: string;
   readonly placed: Readonly<Record<string, KeptPlace>>;
 }
 
@@ -24,10 +25,14 @@ export interface KeptLay {
 export const copyName = ({ id, copy }: Pick<Placed, 'id' | 'copy'>): string => `${id} ${copy}`;
 
 /** A lay to be kept, with the copies that are locked in it. */
-export const keptLay = ({ length, use, placed }: FoundLay, width: number, locked: ReadonlySet<string>): KeptLay => ({
+export const keptLay = (
+  { length, placed }: Pick<FoundLay, 'length' | 'placed'>,
+  { area, under }: Pick<LastLay, 'area' | 'under'>,
+  locked: ReadonlySet<string>,
+): KeptLay => ({
   length,
-  area: use * length * width,
-  width,
+  area,
+  under,
   placed: Object.fromEntries(
     placed.map((p): [string, KeptPlace] => [
       copyName(p),

@@ -78,7 +78,7 @@ describe('what is locked', () => {
     expect(lay.length).toBeGreaterThanOrEqual(500);
   });
 
-  it('is laid as any other where it may not lie so: off the cloth, in another that is locked, on a flaw', () => {
+  it('is laid like the rest where it may not lie so: off the cloth, in another that is locked, on a flaw', () => {
     for (const [locked, on] of [
       [[at(0, -5, 0)], cloth],
       [[at(0, 0, 150)], cloth],

@@ -4,6 +4,7 @@ import { houseCloth } from '../cloth/index.js';
 import { HOUSE_ALLOWANCES } from '../piece/index.js';
 import {
   estimatedLength,
+  laidUnder,
   layAreaOf,
   LayJob,
   layOf,
@@ -103,16 +104,19 @@ describe('how much cloth, before it is laid', () => {
 
   it('is the last lay where nothing changed, and that by the area where only figures did', () => {
     const { shapes, cloth } = laid(order);
-    const copies = shapes.reduce((sum, s) => sum + s.count, 0);
-    const last = { length: 1300, area: layAreaOf(shapes), copies, width: cloth.width };
-    expect(quickLength(shapes, cloth.width, last)).toEqual({ length: 1300, from: 'lay' });
+    const last = { length: 1300, area: layAreaOf(shapes), under: laidUnder(shapes, cloth) };
+    expect(quickLength(shapes, cloth, last)).toEqual({ length: 1300, from: 'lay' });
     const longer = laid({ ...order, input: { ...order.input, measured: { ...order.input.measured, inseam: 800 } } });
-    const quick = quickLength(longer.shapes, cloth.width, last);
+    const quick = quickLength(longer.shapes, cloth, last);
     expect(quick.from).toBe('figures');
     expect(quick.length).toBeGreaterThan(1305);
     expect(quick.length).toBeLessThan(1340);
-    expect(quickLength(shapes, cloth.width, undefined).from).toBe('estimate');
-    expect(quickLength(shapes, 1400, last).from).toBe('estimate');
-    expect(quickLength(shapes.slice(1), cloth.width, last).from).toBe('estimate');
+    expect(quickLength(shapes, cloth, undefined).from).toBe('estimate');
+    // Under other terms a length says nothing: another width, nap, flaw or part.
+    expect(quickLength(shapes, { ...cloth, width: 1400 }, last).from).toBe('estimate');
+    expect(quickLength(laid(saving('eitherWay')).shapes, cloth, last).from).toBe('estimate');
+    const flaws = [{ along: 0, across: 0, length: 10, width: 10 }];
+    expect(quickLength(shapes, { ...cloth, flaws }, last).from).toBe('estimate');
+    expect(quickLength(shapes.slice(1), cloth, last).from).toBe('estimate');
   });
 });

@@ -221,43 +221,38 @@ export function layAt(job: LayJob, placed: readonly Placed[]): FoundLay | undefi
   return lay && found(job, lay);
 }
 
-/** The same, as the search moves it. */
-function toldLay(job: LayJob, placed: readonly Placed[]): Lay | undefined {
+/** Every copy where places tell, or next to there; and whether each lies just there. Nothing where one is not told of. */
+function toldPlaces(
+  job: LayJob,
+  placed: readonly Placed[],
+): { readonly lay: Lay; readonly exact: boolean } | undefined {
   const lay = heldLay(job);
-  for (const [i, one] of job.copies.entries()) {
-    if (one.held) continue;
-    const told = placed.find((p) => p.id === job.idOf(one) && p.copy === one.copy);
-    const way = one.ways.find((w) => job.ways[w]?.turn === told?.turn && job.ways[w]?.flipped === told?.flipped);
-    if (!told || way === undefined) return undefined;
-    const place = job.settled(way, told.x, told.y, Infinity);
-    if (!place || Math.hypot(place[0] - told.x, place[1] - told.y) > FREE) return undefined;
-    lay.way[i] = way;
-    [lay.x[i], lay.y[i]] = place as [number, number];
-  }
-  return new Separator(
-    job,
-    lay,
-    Infinity,
-    () => 0,
-    () => true,
-  ).loss() === 0
-    ? lay
-    : undefined;
-}
-
-/** A lay whose pieces have changed since, put right within the length that it had; nothing where it is not had so. */
-function mendedLay(job: LayJob, placed: readonly Placed[], random: Random, over: () => boolean): Lay | undefined {
-  const lay = heldLay(job);
+  let exact = true;
   for (const [i, one] of job.copies.entries()) {
     if (one.held) continue;
     const told = placed.find((p) => p.id === job.idOf(one) && p.copy === one.copy);
     const way = one.ways.find((w) => job.ways[w]?.turn === told?.turn && job.ways[w]?.flipped === told?.flipped);
     const place = told && way !== undefined ? job.settled(way, told.x, told.y, Infinity) : undefined;
-    if (!place || way === undefined) return undefined;
+    if (!told || !place || way === undefined) return undefined;
+    exact &&= Math.hypot(place[0] - told.x, place[1] - told.y) <= FREE;
     lay.way[i] = way;
     [lay.x[i], lay.y[i]] = place as [number, number];
   }
-  return new Separator(job, lay, lengthOf(job, lay), random, over, 1).separate() ? lay : undefined;
+  return { lay, exact };
+}
+
+/** The lay that places tell, as the search moves it, where it can lie so. */
+function toldLay(job: LayJob, placed: readonly Placed[]): Lay | undefined {
+  const told = toldPlaces(job, placed);
+  if (!told?.exact) return undefined;
+  const none = (): number => 0;
+  return new Separator(job, told.lay, Infinity, none, () => true).loss() === 0 ? told.lay : undefined;
+}
+
+/** A lay whose pieces have changed since, put right within the length that it had; nothing where it is not had so. */
+function mendedLay(job: LayJob, placed: readonly Placed[], random: Random, over: () => boolean): Lay | undefined {
+  const lay = toldPlaces(job, placed)?.lay;
+  return lay && new Separator(job, lay, lengthOf(job, lay), random, over, 1).separate() ? lay : undefined;
 }
 
 /**

@@ -164,7 +164,7 @@ const laySchema = z
   .strictObject({
     length: z.number().min(0).max(1_000_000),
     area: z.number().min(0).meta({ description: 'Net area of all copies, in mm².' }),
-    width: mm.meta({ description: 'The width that it was laid on: half of the cloth where that was folded.' }),
+    under: z.string().max(100_000).meta({ description: 'The terms that it was laid under: cloth and parts, as JSON.' }),
     placed: z
       .record(
         z.string().max(220),
