@@ -7,7 +7,7 @@ import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
 import type { MeasurementId } from '../core/measure/index.js';
 import { figuresOf } from '../core/measured/index.js';
 import { SHEETS } from '../core/shipped/index.js';
-import { causesOf, type Observed } from '../core/toile/index.js';
+import { causesOf, pinNamed, type Observed } from '../core/toile/index.js';
 import { inputFor, isMeantFor, plausibleBody, seeded } from './random-body.js';
 
 const [count = 200, seed = 1] = process.argv.slice(2).map(Number);
@@ -161,7 +161,8 @@ for (let i = 0; i < count;) {
     const kept = shown.filter(() => random() >= LEFT_OUT);
     // What is seen strongest is what brings a maker to the mirror: one thing at least is noted.
     for (const [what] of kept.length > 0 ? kept : shown.slice(0, 1)) seen.push({ what });
-    if (m.pin && random() >= LEFT_OUT) pins.push({ kind: m.pin, by: by + OFF * (2 * random() - 1) });
+    if (m.pin && random() >= LEFT_OUT)
+      pins.push({ kind: m.pin, by: (by + OFF * (2 * random() - 1)) / (pinNamed(m.pin)?.times ?? 1) });
   });
   const observed: Observed = { seen, pins };
   const causes = causesOf(observed, draft, 'cm');

@@ -28,13 +28,19 @@ describe('a fitting', () => {
     await room.enter('Pin 1, in all', '1.6');
     await room.section('Causes');
     await room.until('no cause', async () => (await causes())[0] === 'waistWideBehind');
-    expect(await room.valueOf('By, of the waist')).toBe('1.6');
+    expect(await room.valueOf('Amount, of the waist')).toBe('1.6');
     expect(await room.text('[data-cause="waistWideBehind"]')).toContain('as pinned');
     await (await room.at('//li[@data-cause="waistWideBehind"]//button[.="What it does"]')).click();
     // What is pinned out of the waist is gone from it.
     expect(await room.text('[data-cause="waistWideBehind"] .effects')).toMatch(/waist [\d.]+ cm now, [\d.]+ cm then/);
     await room.press('Take: The waist is too wide behind');
+    await room.until('it is not marked', async () =>
+      (await room.text('[data-cause="waistWideBehind"]')).includes('Take again'),
+    );
     await room.section('Fitting');
+    await room.enter('Pin 1, in all', '0');
+    expect(await room.text('.pin')).toContain('Give an amount above 0, or take it out.');
+    await room.enter('Pin 1, in all', '1.6');
     await room.choose('Verdict', 'bastedAgain');
     await room.press('Close, and keep this version');
     await room.until('it stays open', async () =>
@@ -60,7 +66,7 @@ describe('a fitting', () => {
     await room.visit('/demo/draft/lamp-plain/toile');
     await room.press('New fitting');
     await see('hemLowInside');
-    await room.choose('On', 'left');
+    await room.choose('Leg', 'left');
     await room.section('Causes');
     await room.until('no cause', async () => (await causes())[0] === 'insideLong');
     expect(await room.text('[data-cause="insideLong"]')).toMatch(/left leg/i);

@@ -1,4 +1,5 @@
-import { withVersionKept, type Fitting, type KeptDraft } from '../../core/kept/index.js';
+import type { Alteration } from '../../core/alter/index.js';
+import { dayOf, withVersionKept, type Fitting, type KeptDraft } from '../../core/kept/index.js';
 import { changeDraft, type Change } from './work-changes.js';
 
 const newId = (): string => crypto.randomUUID();
@@ -11,13 +12,14 @@ export const beginFitting = (id: string, now: Date): Change =>
       ...(draft.fittings ?? []),
       {
         id,
-        date: now.toISOString().slice(0, 10),
+        date: dayOf(now),
         who: '',
         cloth: 'toile',
         note: '',
         ...(draft.version !== undefined && { version: draft.version }),
         seen: [],
         pins: [],
+        taken: [],
       },
     ],
   }));
@@ -78,3 +80,14 @@ export const closeFitting =
 /** Opens a fitting again that was closed. */
 export const reopenFitting = (id: string): Change =>
   changeDraft(changed(id, (fitting) => ({ ...fitting, closed: undefined })));
+
+/** Forgets a fitting; what was done about it stays. */
+export const forgetFitting = (id: string): Change =>
+  changeDraft((draft) => ({ ...draft, fittings: (draft.fittings ?? []).filter((f) => f.id !== id) }));
+
+/** Does something about a cause: alterations at the end of the list, noted at the fitting; one act. */
+export const takeCause = (id: string, cause: string, alterations: readonly Alteration[]): Change =>
+  changeDraft((draft) => {
+    const next = changed(id, (fitting) => ({ ...fitting, taken: [...fitting.taken, cause] }))(draft);
+    return { ...next, alterations: [...next.alterations, ...alterations] };
+  });

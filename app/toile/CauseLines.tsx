@@ -1,15 +1,15 @@
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
-import { checkLabel, plainValue } from '../../core/check/index.js';
+import { checkLabel, plainValue, type Check } from '../../core/check/index.js';
 import { sayEffect, triedWorks } from '../../core/correct/index.js';
-import { inputOf } from '../../core/kept/index.js';
+import { inputOf, type Fitting } from '../../core/kept/index.js';
 import { causesOf, DOES, seenNamed, type AmountFrom, type Evidence, type RankedCause } from '../../core/toile/index.js';
 import { formatAngle, formatLength, tapeFor, type Unit } from '../../core/units/index.js';
 import { sayAlteration } from '../../core/alter/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { newId } from '../shared/new-id.js';
-import { addAlterations } from '../store/alteration-work.js';
+import { takeCause } from '../store/fitting-work.js';
 import { sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { useFitting } from './use-fitting.js';
@@ -28,14 +28,22 @@ const SPEAKS: Readonly<Record<Evidence['speaks'], string>> = {
   against: 'speaks against it',
 };
 
-/** “Back rise 36.2 cm, wanted 37.4 to 38.6: speaks for it”. */
+/** “37.4 to 38.6 cm”, “at least 37.4 cm”. */
+function bandSaid({ low, high }: Check, unit: Unit): string {
+  const said = (mm: number): string => formatLength(mm, tapeFor(unit));
+  const [from, to] = [low, high].map((mm) => (mm !== undefined && Number.isFinite(mm) ? mm : undefined));
+  if (from === undefined) return to === undefined ? '' : `, wanted at most ${said(to)}`;
+  return to === undefined ? `, wanted at least ${said(from)}` : `, wanted ${said(from)} to ${said(to)}`;
+}
+
+/** “Back rise 36.2 cm, wanted 37.4 cm to 38.6 cm: speaks for it”. */
 function evidenceSaid(evidence: Evidence, unit: Unit): string {
   const { speaks } = evidence;
   if ('seatLean' in evidence) return `Seat line leans ${formatAngle(evidence.seatLean)}: ${SPEAKS[speaks]}`;
   const { check } = evidence;
   const value = plainValue(check, unit);
   const said = typeof value === 'number' ? formatLength(value, tapeFor(unit)) : '';
-  return `${checkLabel(check, unit)} ${said}: ${SPEAKS[speaks]}`;
+  return `${checkLabel(check, unit)} ${said}${check.kind === 'length' ? bandSaid(check, unit) : ''}: ${SPEAKS[speaks]}`;
 }
 
 /** What may be behind what was seen, the likeliest first, each with what is done about it and what that does. */
@@ -53,7 +61,7 @@ export function CauseLines() {
       <p className="quiet">The likeliest first. Do one, look again; the choice is yours.</p>
       <ol className="causes">
         {shown.map((cause) => (
-          <CauseLine key={`${fitting.id} ${cause.cause.id}`} ranked={cause} />
+          <CauseLine key={`${fitting.id} ${cause.cause.id}`} fitting={fitting} ranked={cause} />
         ))}
       </ol>
       {causes.length > FIRST && (
@@ -70,7 +78,7 @@ export function CauseLines() {
   );
 }
 
-function CauseLine({ ranked }: { readonly ranked: RankedCause }) {
+function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ranked: RankedCause }) {
   const { cause, seen, evidence, from, leg } = ranked;
   const unit = useUnit();
   const work = useWork((s) => s.work);
@@ -79,15 +87,20 @@ function CauseLine({ ranked }: { readonly ranked: RankedCause }) {
   const [own, setOwn] = useState<number>();
   const [open, setOpen] = useState(false);
   const amount = own ?? ranked.amount;
+  const none = amount <= 0;
+  const taken = fitting.taken.includes(cause.id);
   const works = useMemo(() => DOES[cause.does].make(amount), [cause.does, amount]);
   const effects = useMemo(
-    () => (open && draft ? triedWorks(inputOf(work, sheetOf(work.draft)), draft, works, unit) : undefined),
-    [open, draft, work, works, unit],
+    () => (open && draft && !none ? triedWorks(inputOf(work, sheetOf(work.draft)), draft, works, unit) : undefined),
+    [open, none, draft, work, works, unit],
   );
   const words = seen.flatMap((id) => seenNamed(id)?.words.toLowerCase() ?? []);
   return (
     <li data-cause={cause.id}>
-      <h3>{cause.words}</h3>
+      <h3>
+        {cause.words}
+        {taken && <span className="cause-taken"> taken</span>}
+      </h3>
       <p>{cause.why}</p>
       {words.length > 0 && <p className="quiet">Seen: {words.join('; ')}.</p>}
       {evidence.map((e) => (
@@ -96,15 +109,16 @@ function CauseLine({ ranked }: { readonly ranked: RankedCause }) {
         </p>
       ))}
       <div className="line">
-        <label htmlFor={`cause-${cause.id}`}>{`By, of ${DOES[cause.does].of}`}</label>
+        <label htmlFor={`cause-${cause.id}`}>{`Amount, of ${DOES[cause.does].of}`}</label>
         <LengthField
           id={`cause-${cause.id}`}
           label={`Amount: ${cause.words}`}
           mm={amount}
           unit={unit}
+          problem={none ? `${cause.words}: give an amount above 0.` : undefined}
           source={own === undefined ? 'estimate' : 'hand'}
           onCommit={(mm) => {
-            if (mm !== undefined && mm > 0) setOwn(mm);
+            if (mm !== undefined) setOwn(mm);
           }}
         />
         <div className="sum">{own === undefined ? FROM[from] : 'your own'}</div>
@@ -125,11 +139,14 @@ function CauseLine({ ranked }: { readonly ranked: RankedCause }) {
         </Button>
         <Button
           size="small"
-          variant="contained"
+          variant={taken ? 'outlined' : 'contained'}
+          disabled={none}
           aria-label={`Take: ${cause.words}`}
           onClick={() => {
             change(
-              addAlterations(
+              takeCause(
+                fitting.id,
+                cause.id,
                 works.map((w) => ({
                   id: newId(),
                   on: true,
@@ -141,7 +158,7 @@ function CauseLine({ ranked }: { readonly ranked: RankedCause }) {
             );
           }}
         >
-          Take
+          {taken ? 'Take again' : 'Take'}
         </Button>
       </div>
       {open && (

@@ -13,6 +13,7 @@ import {
   changeFitting,
   changePin,
   closeFitting,
+  forgetFitting,
   markSeen,
   putPin,
   reopenFitting,
@@ -110,14 +111,14 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
         {closed ? `: ${closed.toLowerCase()}.` : ''}
       </p>
       <PickLine
-        label="In"
+        label="Tried in"
         value={fitting.cloth}
         choices={CLOTHS}
         onChoose={(cloth) => {
           change(changeFitting(id, { cloth }));
         }}
       />
-      {text('By', fitting.who, (who) => {
+      {text('Seen by', fitting.who, (who) => {
         change(changeFitting(id, { who }));
       })}
       {text('Note', fitting.note, (note) => {
@@ -144,7 +145,7 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
                   </label>
                   {noted && (
                     <PickLine
-                      label="On"
+                      label="Leg"
                       value={noted.leg}
                       choices={LEGS}
                       onChoose={(leg) => {
@@ -169,13 +170,18 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
                 label={`Pin ${i + 1}`}
                 mm={pin.by}
                 unit={unit}
+                problem={
+                  pin.by > 0
+                    ? undefined
+                    : `Pin ${i + 1}: a pin takes something in. Give an amount above 0, or take it out.`
+                }
                 onCommit={(by) => {
-                  if (by !== undefined && by > 0) change(changePin(id, pin.id, { by }));
+                  if (by !== undefined) change(changePin(id, pin.id, { by }));
                 }}
               />
             </div>
             <PickLine
-              label="On"
+              label="Leg"
               value={pin.leg}
               choices={LEGS}
               onChoose={(leg) => {
@@ -233,6 +239,16 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
           </div>
         </>
       )}
+      <div className="acts">
+        <Button
+          size="small"
+          onClick={() => {
+            change(forgetFitting(id));
+          }}
+        >
+          Forget this fitting
+        </Button>
+      </div>
     </div>
   );
 }

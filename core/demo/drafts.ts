@@ -126,6 +126,7 @@ export const DRAFTS: readonly KeptDraft[] = [
           { id: 'rigger-seen-2', what: 'pullsSeated', leg: 'both' },
         ],
         pins: [{ id: 'rigger-pin-1', kind: 'pinchedInseam', by: 0.5 * 25.4, leg: 'both' }],
+        taken: [],
         closed: 'bastedAgain',
       },
     ],

@@ -114,6 +114,7 @@ function fittingSaid({ at, was, is }: ValuePatch): string {
   const gone = is === undefined;
   if (at[2] === 'seen') return gone ? 'Not seen at the fitting' : 'Seen at the fitting';
   if (at[2] === 'pins') return gone ? 'A pin taken out' : was === undefined ? 'A pin put in' : 'A pin changed';
+  if (at[2] === 'taken') return 'Done about a cause';
   return at[2] === 'closed' ? (gone ? 'The fitting opened again' : 'The fitting closed') : 'The fitting';
 }
 

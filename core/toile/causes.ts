@@ -2,7 +2,7 @@ import type { Draft } from '../chain/index.js';
 import type { Check } from '../check/index.js';
 import { snapTo, toMm, type Unit } from '../units/index.js';
 import { startingAmount } from './does.js';
-import { KNOWLEDGE, type Cause, type Knowledge } from './knowledge.js';
+import { KNOWLEDGE, pinNamed, type Cause, type Knowledge } from './knowledge.js';
 
 /** On which leg something was seen or pinned. */
 export type OnLeg = 'both' | 'left' | 'right';
@@ -89,14 +89,16 @@ function ranked(
     const says = check && speaks(check, one.is);
     return check && says ? [{ check, speaks: says }] : [];
   });
-  const pin = pins.find((p) => cause.pins.includes(p.kind));
+  // A pin that takes nothing in says nothing.
+  const pin = pins.find((p) => cause.pins.includes(p.kind) && p.by > 0);
   const weightOf = (what: string): number => (cause.seen[what] ?? 0) * (explained.has(what) ? EXPLAINED : 1);
   const weight = matched.reduce((sum, what) => sum + weightOf(what), 0);
   const together = 1 + TOGETHER * Math.max(0, matched.length - 1);
   const figures = evidence.reduce((product, e) => product * SPEAKS[e.speaks], 1);
   const figure = evidence.flatMap((e) => (e.speaks === 'for' && 'check' in e ? (missed(e.check) ?? []) : []))[0];
   const step = unit === 'in' ? toMm(1 / 16, 'in') : 1;
-  const amount = pin?.by ?? figure ?? startingAmount(cause.does, unit);
+  const pinned = pin && pin.by * (pinNamed(pin.kind)?.times ?? 1);
+  const amount = pinned ?? figure ?? startingAmount(cause.does, unit);
   const legs = new Set([
     ...seen.filter((s) => matched.includes(s.what)).map((s) => s.leg ?? 'both'),
     ...(pin ? [pin.leg ?? 'both'] : []),
@@ -116,7 +118,8 @@ function ranked(
 /**
  * What may be behind what was seen and pinned, the likeliest first: what is seen by how strongly it speaks for a cause, two
  * things together for more than each; the figures of the draft for and against; a pin for its own cause. What a likelier
- * cause explains speaks less for the next, so that two faults at once both come to the head. The amount is the pin's, else what the figure misses, else what one begins with (docs/trade/toile.md).
+ * cause explains speaks less for the next, so that two faults at once both come to the head. The amount is the pin's, else
+ * what the figure misses, else what one begins with (docs/trade/toile.md).
  */
 export function causesOf(
   observed: Observed,

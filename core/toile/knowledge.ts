@@ -16,6 +16,8 @@ export interface Seen {
 export interface PinKind {
   readonly id: string;
   readonly words: string;
+  /** How often what is pinned at one place goes into the amount: a pin at each side is twice that of the girth. */
+  readonly times?: number;
 }
 
 /** A cause of what is seen: how strongly each thing that is seen speaks for it, and which figures would. */

@@ -148,6 +148,12 @@ describe('from what was seen to causes', () => {
       leg: 'left',
     });
     expect(causesOf(observed, plain, 'in')[0]?.amount).toBeCloseTo(toMm(11 / 16, 'in'), 9);
+    // An inch pinned at each side is two of the girth; half a seam's worth on the panels beside each.
+    const sides: Observed = { seen: [], pins: [{ kind: 'pinchedSide', by: 25, leg: 'left' }] };
+    const [side] = causesOf(sides, plain, 'cm');
+    expect(side).toMatchObject({ cause: { id: 'seatWide' }, amount: 50, leg: 'left' });
+    expect(DOES.sideIn.make(50)).toMatchObject([{ kind: 'seam', panel: 'both', by: -12.5 }]);
+    expect(causesOf({ seen: [], pins: [{ kind: 'pinchedSide', by: 0 }] }, plain, 'cm')).toEqual([]);
     const both = { ...observed, seen: [{ what: 'waistStandsBehind', leg: 'both' as const }] };
     expect(causesOf(both, plain, 'cm')[0]?.leg).toBe('both');
     const alone = causesOf({ seen: [], pins: observed.pins }, plain, 'cm');

@@ -240,6 +240,7 @@ const fittingSchema = z
       .array(z.strictObject({ id, kind: id, by: mm, leg: onLeg }))
       .max(100)
       .meta({ description: 'How it was pinned, and by how much of the piece.' }),
+    taken: z.array(id).max(200).meta({ description: 'Causes about which something was done.' }),
     closed: z
       .enum(['fits', 'toileAgain', 'bastedAgain', 'enough'])
       .optional()
