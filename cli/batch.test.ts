@@ -79,6 +79,26 @@ describe('upstride batch', () => {
     expect(rows).toHaveLength(5);
   });
 
+  it('tells where an alteration could not be done on somebody, and leaves it out there alone', async () => {
+    const alterations = [
+      { kind: 'crotchPoint', panel: 'back', out: '-4', down: 0, recentre: true },
+      { kind: 'waist', panel: 'both', centre: '1', side: '1', centreOnly: false },
+    ];
+    const { said, rows } = await batch(
+      'Name,Unit,Waist,Hip,Crotch depth,Inseam\nCellist,cm,70,96,26,78\nApprentice,cm,56,66,20,54\n',
+      'svg',
+      { ...ORDER, alterations },
+    );
+    const told = rows.filter((r) => r['problem'] !== '');
+    for (const row of told) {
+      expect(row['problem']).toMatch(/^Left out: .+\.$/);
+      expect(said).toContain(`${row['name']}: Left out`);
+      expect(row['file']).not.toBe('');
+    }
+    const done = await batch(CREW, 'svg', { ...ORDER, alterations: alterations.slice(1) });
+    expect(done.rows.map((r) => r['problem'])).toEqual(['', '', '']);
+  });
+
   it('gives every person a file of their own, whatever the name, and none outside the folder', async () => {
     const { files } = await batch(
       'Name,Waist,Hip,Crotch depth,Inseam\n../Lamp: operator,70,96,26,78\nLamp operator?,72,98,26,78\n"=SUM(A1)",74,99,26,78\n',

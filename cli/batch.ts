@@ -107,7 +107,10 @@ export async function batchRun(
     const own = { ...order, input: { ...input, measured: set.values } };
     const titled = { title: 'Upstride batch', person: when === '' ? person.name : `${person.name}, measured ${when}` };
     await written(folder, file, await rendered(own, applied.draft, format, paper, titled));
-    rows.push([person.name, when, file, ...summaryOf(applied, set.unit), '']);
+    const leftOut = applied.leftOut.map((r) => orderRefusalsSentence([r], readerIn(set.unit)));
+    const problem = leftOut.length > 0 ? `Left out: ${leftOut.join(' ')}` : '';
+    if (problem !== '') wrong.push(`Row ${set.row}, ${person.name}: ${problem}`);
+    rows.push([person.name, when, file, ...summaryOf(applied, set.unit), problem]);
     done += 1;
   }
   await written(folder, SUMMARY, `${Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })}\r\n`);

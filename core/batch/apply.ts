@@ -42,6 +42,8 @@ export type Applied =
       readonly asks: readonly Check[];
       readonly estimated: readonly MeasurementId[];
       readonly cloth: readonly BatchCloth[];
+      /** Alterations that could not be done on this body, and were left out. */
+      readonly leftOut: readonly Refusal[];
     }
   | { readonly ok: false; readonly refusals: readonly Refusal[] };
 
@@ -73,6 +75,7 @@ export function appliedTo(garment: BatchGarment, { figure, measured }: BatchBody
     draft,
     styled,
     pieces,
+    leftOut: draft.altered.told.flatMap((t) => (t.refusal ? [t.refusal] : [])),
     asks: worstFirst(draft.checks.filter((c) => c.verdict === 'out' || c.verdict === 'near')),
     estimated: [...body.entries()].flatMap(([id, known]) =>
       known.source === 'estimate' && ledger.has(id) ? [id] : [],

@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
+import { houseCloth } from '../cloth/index.js';
+import { edgeLengths } from '../draft/index.js';
+import { enclosedArea } from '../geometry/index.js';
+import { HOUSE_ALLOWANCES } from '../piece/index.js';
+import { appliedTo, type Applied, type BatchGarment } from './index.js';
+
+const garment: BatchGarment = {
+  input: {
+    ...EMPTY_INPUT,
+    settings: { hemGirth: 440 },
+    alterations: [
+      {
+        id: 'a',
+        on: true,
+        note: '',
+        work: { kind: 'waist', panel: 'both', centre: 10, side: 10, centreOnly: false },
+      },
+    ],
+    // What the maker's own model measured is of no matter to anybody else.
+    measured: { waist: 600, hip: 900, crotchDepth: 250, inseam: 700, thigh: 500 },
+    adopted: { thigh: 'hip' },
+    heights: [{ height: 100, girth: 950 }],
+  },
+  style: ['fly', 'band'].map((id) => ({ id, values: {} })),
+  allowances: HOUSE_ALLOWANCES,
+  cloths: undefined,
+  unit: 'cm',
+};
+const body = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+const made = (applied: Applied): Extract<Applied, { ok: true }> => {
+  if (!applied.ok) throw new Error('must be made');
+  return applied;
+};
+
+describe('a garment applied to a body', () => {
+  it('is the same garment drafted for that body by itself: nothing of another body stays in it', () => {
+    const { draft } = made(appliedTo(garment, { figure: undefined, measured: body }));
+    const alone = computeDraft({ ...garment.input, measured: body, adopted: {}, heights: [] });
+    if (!alone.ok) throw new Error('must draft');
+    expect(edgeLengths(draft.block.front)).toEqual(edgeLengths(alone.value.block.front));
+    expect(edgeLengths(draft.block.back)).toEqual(edgeLengths(alone.value.block.back));
+    expect(draft.checks.map((c) => c.id)).not.toContain('height.100');
+    // One after another, in either order, each comes out as by itself.
+    const other = { waist: 900, hip: 1120, crotchDepth: 290, inseam: 760 };
+    const again = made(appliedTo(garment, { figure: undefined, measured: other }));
+    expect(edgeLengths(again.draft.block.back)).not.toEqual(edgeLengths(draft.block.back));
+    const back = made(appliedTo(garment, { figure: undefined, measured: body }));
+    expect(edgeLengths(back.draft.block.back)).toEqual(edgeLengths(draft.block.back));
+  });
+
+  it('keeps alterations, settings, style and allowances', () => {
+    const { draft, pieces, leftOut } = made(appliedTo(garment, { figure: undefined, measured: body }));
+    const plain = made(
+      appliedTo({ ...garment, input: { ...garment.input, alterations: [] } }, { figure: undefined, measured: body }),
+    );
+    expect(leftOut).toEqual([]);
+    const rise = (d: typeof draft): number => edgeLengths(d.block.front).rise;
+    expect(rise(draft)).toBeGreaterThan(rise(plain.draft) + 8);
+    expect(draft.worked.front.hemWidth + draft.worked.back.hemWidth).toBeCloseTo(440, 6);
+    expect(pieces.map((p) => p.part.id)).toEqual(expect.arrayContaining(['front', 'back', 'flyFacing', 'band']));
+    const front = pieces.find((p) => p.part.id === 'front');
+    const net = front?.part.edges.flatMap((e) => e.path) ?? [];
+    expect(Math.abs(enclosedArea(front?.cut ?? []))).toBeGreaterThan(Math.abs(enclosedArea(net)) * 1.05);
+  });
+
+  it('tells what asks for something, the worst first, what was estimated and how much cloth it takes', () => {
+    const tight = { ...body, backRise: 460, thigh: 700 };
+    const { asks, estimated, cloth } = made(appliedTo(garment, { figure: 'man', measured: tight }));
+    expect(asks.length).toBeGreaterThan(0);
+    const verdicts = asks.map((c) => c.verdict);
+    expect(verdicts).toEqual([...verdicts].sort((a, b) => (a === b ? 0 : a === 'out' ? -1 : 1)));
+    expect(verdicts).not.toContain('in');
+    expect(asks.map((c) => c.id)).toContain('backRise');
+    expect(estimated).not.toContain('thigh');
+    expect(cloth.map((c) => c.kind)).toEqual(['shell', 'interfacing']);
+    expect(cloth[0]).toMatchObject({ width: 1500 });
+    expect(cloth[0]?.length).toBeGreaterThan(1000);
+    const narrow = { ...garment, cloths: { shell: { ...houseCloth('shell', 'cm'), width: 900 } } };
+    const more = made(appliedTo(narrow, { figure: 'man', measured: tight })).cloth[0];
+    expect(more?.length).toBeGreaterThan((cloth[0]?.length ?? 0) * 1.3);
+  });
+
+  it('is grown for a cloth that shrinks', () => {
+    const shell = { ...houseCloth('shell', 'cm'), shrinkLength: 0.05 };
+    const area = (cloths: BatchGarment['cloths']): number => {
+      const { pieces } = made(appliedTo({ ...garment, cloths }, { figure: undefined, measured: body }));
+      return Math.abs(enclosedArea(pieces.find((p) => p.part.id === 'back')?.cut ?? []));
+    };
+    expect(area({ shell }) / area(undefined)).toBeGreaterThan(1.04);
+    expect(area({ shell }) / area(undefined)).toBeLessThan(1.06);
+  });
+
+  it('is none where the body has not the four figures, or a component cannot be made: with the reason', () => {
+    const none = appliedTo(garment, { figure: undefined, measured: { waist: 780 } });
+    expect(none.ok ? [] : none.refusals.length).toBeGreaterThan(0);
+    const style = [{ id: 'taper', values: { by: 149 } }];
+    const refused = appliedTo({ ...garment, style }, { figure: undefined, measured: body });
+    expect(refused.ok ? '' : refused.refusals[0]?.code).toBe('legTooNarrow');
+  });
+});
