@@ -29,6 +29,7 @@ const stages = [
   'make',
   'lay',
   'toile',
+  'nest',
   'batch',
   'older',
   'workbook',

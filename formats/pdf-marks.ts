@@ -26,7 +26,7 @@ import {
   type PDFPage,
 } from '@cantoo/pdf-lib';
 import { isStraight, type Path } from '../core/geometry/index.js';
-import { LINE_STYLES, type LineRole, type Mark } from '../core/drawing/index.js';
+import { penOf, type LineRole, type LineStyle, type Mark } from '../core/drawing/index.js';
 import { alphabetsFor, UNKNOWN_LETTER, type Alphabet } from './letters.js';
 
 /** Points of PDF in a millimetre: 72 to the inch. */
@@ -131,9 +131,8 @@ function pathOperators(path: Path): PDFOperator[] {
   return ops;
 }
 
-/** Weight and dash of a role; a drawing made small keeps a pen that can be seen. */
-function styleOperators(role: LineRole, scale: number): PDFOperator[] {
-  const style = LINE_STYLES[role];
+/** Weight and dash of a line; a drawing made small keeps a pen that can be seen. */
+function styleOperators(style: LineStyle, scale: number): PDFOperator[] {
   return [setLineWidth(scale < 1 ? (style.weight * 0.5) / scale : style.weight), setDashPattern([...style.dash], 0)];
 }
 
@@ -187,7 +186,7 @@ export function drawMarks(
     if (mark.kind !== 'line') continue;
     ops.push(
       beginMarkedContent(tagOf(mark.name)),
-      ...styleOperators(mark.role, scale),
+      ...styleOperators(penOf(mark), scale),
       ...(ink === 'colour' ? [setStrokingRgbColor(...(COLOURS[mark.role] ?? [0, 0, 0]))] : []),
       ...pathOperators(mark.path),
       stroke(),

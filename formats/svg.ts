@@ -1,4 +1,4 @@
-import { LINE_STYLES, type Drawing, type Mark } from '../core/drawing/index.js';
+import { penOf, type Drawing, type Mark } from '../core/drawing/index.js';
 import { pathData, svgFigure as number } from './write-path.js';
 
 /** What XML has no place for: control characters, halves of letters, codes that stand for nothing. */
@@ -13,7 +13,7 @@ function markSvg(mark: Mark): string {
     const turned = mark.turn === 0 ? '' : ` transform="rotate(${mark.turn} ${number(mark.at.x)} ${number(mark.at.y)})"`;
     return `<text x="${number(mark.at.x)}" y="${number(mark.at.y)}" font-size="${mark.size}"${weight}${turned}>${escape(mark.text)}</text>`;
   }
-  const style = LINE_STYLES[mark.role];
+  const style = penOf(mark);
   const dash = style.dash.length > 0 ? ` stroke-dasharray="${style.dash.join(' ')}"` : '';
   return `<path data-name="${escape(mark.name)}" d="${pathData(mark.path)}" stroke-width="${style.weight}"${dash}/>`;
 }

@@ -9,13 +9,17 @@ import type { Refusal } from '../refusal/index.js';
 import { draftGarment, type Style, type Styled } from '../style/index.js';
 import type { Unit } from '../units/index.js';
 
-/** A garment to be applied to many bodies: everything but the body's own figures. */
-export interface BatchGarment {
-  readonly input: DraftInput;
+/** What a draft becomes a garment by: its components, its allowances and its cloth; lengths are told in the unit. */
+export interface Making {
   readonly style: Style;
   readonly allowances: Allowances;
   readonly cloths: Cloths | undefined;
   readonly unit: Unit;
+}
+
+/** A garment to be applied to many bodies: everything but the body's own figures. */
+export interface BatchGarment extends Making {
+  readonly input: DraftInput;
 }
 
 /** A body that a garment is applied to; figures in mm. */
@@ -51,15 +55,12 @@ export type Applied =
  * A garment on another body: the same method, settings, alterations, style, allowances and cloth on its own figures.
  * Pure; nothing is kept from one body to the next.
  */
-export function appliedTo(garment: BatchGarment, { figure, measured }: BatchBody): Applied {
-  const { input, style, allowances, cloths, unit } = garment;
-  const outcome = computeDraft({
-    ...input,
-    measured,
-    adopted: {},
-    heights: [],
-    ...(figure && { figure }),
-  });
+export const appliedTo = (garment: BatchGarment, { figure, measured }: BatchBody): Applied =>
+  finished(garment, { ...garment.input, measured, adopted: {}, heights: [], ...(figure && { figure }) });
+
+/** A draft from its input to its pieces, with what asks for something, what was estimated and how much cloth it takes. */
+export function finished({ style, allowances, cloths, unit }: Making, input: DraftInput): Applied {
+  const outcome = computeDraft(input);
   if (!outcome.ok) return { ok: false, refusals: outcome.refusals };
   const draft = outcome.value;
   const styled = draftGarment(draft, style, unit);

@@ -13,6 +13,10 @@ export type Mark =
       /** The part that it belongs to, by name; of one leg’s the pair’s. */
       readonly part?: string;
       readonly path: Path;
+      /** How it is drawn, where not as all of its role are. */
+      readonly pen?: LineStyle;
+      /** The layer of a file that it stands on, where not on that of its role. */
+      readonly layer?: string;
     }
   | {
       readonly kind: 'text';
@@ -39,7 +43,7 @@ export interface LineStyle {
 }
 
 /** The line meanings of every print. */
-export const LINE_STYLES: Record<LineRole, LineStyle> = {
+const LINE_STYLES: Record<LineRole, LineStyle> = {
   stitching: { weight: 0.5, dash: [] },
   cut: { weight: 0.3, dash: [6, 2] },
   construction: { weight: 0.13, dash: [] },
@@ -51,3 +55,7 @@ export const LINE_STYLES: Record<LineRole, LineStyle> = {
   notch: { weight: 0.5, dash: [] },
   square: { weight: 0.25, dash: [] },
 };
+
+/** How a line is drawn: by its own pen, or as its role is. */
+export const penOf = ({ role, pen }: { readonly role: LineRole; readonly pen?: LineStyle }): LineStyle =>
+  pen ?? LINE_STYLES[role];

@@ -1,6 +1,6 @@
-export { LINE_STYLES, type Drawing, type LineRole, type LineStyle, type Mark } from './drawing.js';
+export { penOf, type Drawing, type LineRole, type LineStyle, type Mark } from './drawing.js';
 export { DRAW_ALL, pagedSheet, pieceSheet, type SheetChoice, type SheetLabels } from './piece-sheet.js';
 export { testSquares } from './test-squares.js';
-export type { PageStep } from './paged-layout.js';
+export { layOnPages, type PageStep } from './paged-layout.js';
 export { wordsOfPage, type WrittenBlock, type WrittenPage, type WrittenRow } from './written.js';
 export { clearOfJoins, type Joins } from './fit-label.js';

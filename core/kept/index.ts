@@ -41,6 +41,7 @@ export {
   workOfVersion,
   type VersionFacts,
 } from './versions.js';
+export { bodiesOf, draftOfBody, gone, type RunBody } from './runs.js';
 export { same, type Patch } from './patch.js';
 export { mergeWorkbooks, planMerge, type Conflict, type Decisions, type Merge, type Side } from './merge.js';
 export { enlist, type Arrival, type Enlisted } from './enlist.js';
@@ -51,6 +52,7 @@ export type {
   KeptDraft,
   MeasurementSet,
   Person,
+  Run,
   Trace,
   Workbook,
   WorkbookContent,

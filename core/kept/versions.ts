@@ -6,7 +6,7 @@ type Inputs = DraftVersion['inputs'];
 type Measured = DraftVersion['measured'];
 
 /** What a draft is made from, apart from the person's figures. */
-function inputsOf(draft: KeptDraft): Inputs {
+export function inputsOf(draft: KeptDraft): Inputs {
   const { setId, method, sheet, fit, settings, choices, rules, set, alterations, style, allowances, cloths } = draft;
   return {
     setId,
@@ -79,8 +79,22 @@ export function workOfVersion({ person, draft }: Work, { inputs, measured }: Dra
 
 /** A draft made from other inputs: what those do not name it no longer has. */
 function withInputs(draft: KeptDraft, inputs: Inputs): KeptDraft {
-  const { id, name, note, personId, redrawn, outline, reference, lays, versions, fittings, version, created, changed } =
-    draft;
+  const {
+    id,
+    name,
+    note,
+    personId,
+    redrawn,
+    outline,
+    reference,
+    lays,
+    versions,
+    fittings,
+    runs,
+    version,
+    created,
+    changed,
+  } = draft;
   return {
     id,
     name,
@@ -93,6 +107,7 @@ function withInputs(draft: KeptDraft, inputs: Inputs): KeptDraft {
     ...(lays && { lays }),
     ...(versions && { versions }),
     ...(fittings && { fittings }),
+    ...(runs && { runs }),
     ...(version !== undefined && { version }),
     created,
     changed,

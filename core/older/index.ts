@@ -99,7 +99,10 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
-const from12 = (book: Json): Json => ({ ...book, version: 13, drafts: each(book['drafts'], draftFrom12) });
+/** The thirteenth version only adds that a draft may be applied to many bodies. */
+const from13 = (book: Json): Json => ({ ...book, version: 14 });
+
+const from12 = (book: Json): Json => from13({ ...book, version: 13, drafts: each(book['drafts'], draftFrom12) });
 
 /** The twelfth version only adds that a draft may have a style, and what allowances may have. */
 const from11 = (book: Json): Json => from12({ ...book, version: 12 });
@@ -165,5 +168,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 9) return from9(book);
   if (book['version'] === 10) return from10(book);
   if (book['version'] === 11) return from11(book);
-  return book['version'] === 12 ? from12(book) : book;
+  if (book['version'] === 12) return from12(book);
+  return book['version'] === 13 ? from13(book) : book;
 }

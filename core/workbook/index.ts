@@ -9,6 +9,7 @@ export {
   type Fitting,
   type KeptDraft,
   type KeptChart,
+  type Run,
   type Trace,
 } from './schema.js';
 export { readWorkbook, writeWorkbook, type WorkbookContent } from './read.js';

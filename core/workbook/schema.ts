@@ -6,7 +6,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 13;
+export const WORKBOOK_VERSION = 14;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -248,6 +248,41 @@ const fittingSchema = z
   })
   .meta({ description: 'A fitting of a draft; lengths in millimetres.' });
 
+/** What a body of a run has by hand: lines and alterations beside the garment's, or a draft of its own in its place. */
+const ownSchema = z.strictObject({
+  set: draftInputs.set,
+  alterations: z.array(alterationSchema).max(200),
+  draft: id.optional(),
+});
+
+/** A garment applied to many bodies: people, or the sizes of a chart. */
+const runSchema = z
+  .strictObject({
+    id,
+    name: words,
+    made: stamp,
+    of: z.discriminatedUnion('from', [
+      z.strictObject({ from: z.literal('people'), people: z.array(id).max(10_000) }),
+      z.strictObject({ from: z.literal('chart'), chart: id, sizes: z.array(words).max(500) }),
+    ]),
+    own: z
+      .record(z.string().max(2000), ownSchema)
+      .meta({ description: 'What a body has by hand, by the id of the person or the name of the size.' }),
+    sewn: z
+      .array(
+        z.strictObject({
+          id,
+          body: z.string().max(2000),
+          name: words,
+          date: day,
+          figures: z.record(z.string().max(100), mm),
+        }),
+      )
+      .max(5000)
+      .meta({ description: 'Sewn garments that were measured, each of a size or a person.' }),
+  })
+  .meta({ description: 'A garment applied to many bodies; lengths in millimetres.' });
+
 /** A draft: inputs only. Pieces, figures and checks are computed from it. */
 export const draftSchema = z
   .strictObject({
@@ -271,6 +306,7 @@ export const draftSchema = z
     lays: z.partialRecord(clothKind, laySchema).optional(),
     versions: z.array(versionSchema).max(500).optional(),
     fittings: z.array(fittingSchema).max(200).optional(),
+    runs: z.array(runSchema).max(100).optional(),
     version: id.optional().meta({ description: 'The version that it was kept as or made current from last.' }),
     created: stamp,
     changed: stamp,
@@ -302,6 +338,8 @@ export type Trace = z.infer<typeof traceSchema>;
 export type Fitting = z.infer<typeof fittingSchema>;
 /** A version of a draft. */
 export type DraftVersion = z.infer<typeof versionSchema>;
+/** A garment applied to many bodies. */
+export type Run = z.infer<typeof runSchema>;
 /** A kept draft. */
 export type KeptDraft = z.infer<typeof draftSchema>;
 /** A size chart as kept. */

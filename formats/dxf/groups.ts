@@ -1,4 +1,4 @@
-import type { LineRole } from '../../core/drawing/index.js';
+import type { LineRole, Mark } from '../../core/drawing/index.js';
 
 /** The layers of the file by what a line means, each with its colour number. */
 export const LAYERS: Readonly<Record<LineRole, readonly [string, number]>> = {
@@ -13,6 +13,19 @@ export const LAYERS: Readonly<Record<LineRole, readonly [string, number]>> = {
   construction: ['FRAME', 9],
   square: ['TEST_SQUARE', 2],
 };
+
+/** The layer that a line stands on. */
+export const layerOf = ({ role, layer }: Extract<Mark, { kind: 'line' }>): string => layer ?? LAYERS[role][0];
+
+/** All layers of a drawing with their colour numbers: those of the meanings, those of its own, that of the words. */
+export function layersOf(marks: readonly Mark[]): readonly (readonly [string, number])[] {
+  const own = new Set(marks.flatMap((m) => (m.kind === 'line' && m.layer !== undefined ? [m.layer] : [])));
+  const coloured = [...own].map((name, i) => [name, 1 + (i % COLOURS)] as const);
+  return [...Object.values(LAYERS), ...coloured, TEXT_LAYER];
+}
+
+/** Colours of layers of a drawing's own run through the first few. */
+const COLOURS = 6;
 
 /** The layer of the words. */
 export const TEXT_LAYER = ['TEXT', 7] as const;

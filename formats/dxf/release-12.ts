@@ -1,6 +1,6 @@
 import { flatten, type Path, type Point } from '../../core/geometry/index.js';
 import type { Drawing, Mark } from '../../core/drawing/index.js';
-import { figure, LAYERS, plain, TEXT_LAYER, written, type Group } from './groups.js';
+import { figure, layerOf, layersOf, plain, TEXT_LAYER, written, type Group } from './groups.js';
 
 /** How finely curves are written, in mm. */
 const FLATNESS = 0.02;
@@ -36,7 +36,7 @@ function polyline(path: Path, layer: string, place: (p: Point) => Point): Group[
 }
 
 function entity(mark: Mark, place: (p: Point) => Point): Group[] {
-  if (mark.kind === 'line') return polyline(mark.path, LAYERS[mark.role][0], place);
+  if (mark.kind === 'line') return polyline(mark.path, layerOf(mark), place);
   const { x, y } = place(mark.at);
   return [
     [0, 'TEXT'],
@@ -56,7 +56,7 @@ function entity(mark: Mark, place: (p: Point) => Point): Group[] {
  */
 export function toDxf({ height, width, marks }: Drawing): string {
   const place = ({ x, y }: Point): Point => ({ x, y: height - y });
-  const layers = [...Object.values(LAYERS), TEXT_LAYER];
+  const layers = layersOf(marks);
   const groups: Group[] = [
     [999, 'Upstride, all lengths in millimetres'],
     [0, 'SECTION'],

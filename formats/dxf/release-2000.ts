@@ -1,6 +1,6 @@
 import { isStraight, type Cubic, type Path, type Point } from '../../core/geometry/index.js';
 import type { Drawing, Mark } from '../../core/drawing/index.js';
-import { figure, LAYERS, plain, TEXT_LAYER, written, type Group } from './groups.js';
+import { figure, layerOf, layersOf, plain, TEXT_LAYER, written, type Group } from './groups.js';
 
 /** Hands out the handles that this release wants on everything, in hexadecimal. */
 class Handles {
@@ -95,7 +95,7 @@ function lines(path: Path, layer: string, place: Place, handles: Handles): Group
 }
 
 function marked(mark: Mark, place: Place, handles: Handles): Group[] {
-  if (mark.kind === 'line') return lines(mark.path, LAYERS[mark.role][0], place, handles);
+  if (mark.kind === 'line') return lines(mark.path, layerOf(mark), place, handles);
   return [
     ...entity('TEXT', TEXT_LAYER[0], handles),
     [100, 'AcDbText'],
@@ -186,7 +186,7 @@ export function toSplineDxf({ height, width, marks }: Drawing): string {
   );
   const tables = [
     ...table('LTYPE', '5', linetypes),
-    ...table('LAYER', '2', [layer(['0', 7]), ...Object.values(LAYERS).map(layer), layer(TEXT_LAYER)]),
+    ...table('LAYER', '2', [layer(['0', 7]), ...layersOf(marks).map(layer)]),
     ...table('STYLE', '3', [
       record('STYLE', handles.next(), '3', 'AcDbTextStyleTableRecord', 'Standard', [
         [70, 0],

@@ -1,0 +1,99 @@
+import type { SizeChart } from '../measure/index.js';
+import type { KeptDraft, Person, Run } from '../workbook/index.js';
+import type { Work } from './kept.js';
+import { newestFirst, newPerson } from './person.js';
+import { inputsOf } from './versions.js';
+
+/** A body of a run: what the garment is drafted from on it. */
+export interface RunBody {
+  /** The id of the person or the name of the size. */
+  readonly key: string;
+  readonly name: string;
+  /** When it was measured, or the chart that the size is of. */
+  readonly note: string;
+  /** The garment on this body, with what the body has by hand. */
+  readonly work: Work;
+  /** The draft of its own that stands in the garment's place. */
+  readonly own: KeptDraft | undefined;
+  /** Whether anything was set by hand for this body. */
+  readonly byHand: boolean;
+}
+
+/** Where the people, drafts and charts of a run are looked for. */
+interface Around {
+  readonly people: readonly Person[];
+  readonly drafts: readonly KeptDraft[];
+  readonly charts: readonly SizeChart[];
+}
+
+/** The garment of a draft on another person, from their newest set, with what that body has by hand. */
+function onBody(garment: KeptDraft, person: Person, own: Run['own'][string] | undefined): KeptDraft {
+  const setId = person.id === garment.personId ? garment.setId : (newestFirst(person)[0]?.id ?? '');
+  const { id, name, created, changed } = garment;
+  return {
+    id,
+    name,
+    ...inputsOf(garment),
+    created,
+    changed,
+    personId: person.id,
+    setId,
+    set: { ...garment.set, ...own?.set },
+    alterations: [...garment.alterations, ...(own?.alterations ?? [])],
+  };
+}
+
+/** A size of a chart as a person: its figures are those of the set. */
+function personOfSize(chart: SizeChart, name: string, unit: Person['unit']): Person | undefined {
+  const size = chart.sizes.find((s) => s.name === name);
+  if (!size) return undefined;
+  const person = newPerson(() => `${chart.id} ${name}`.slice(0, 100), name, unit, new Date(0));
+  return {
+    ...person,
+    figure: chart.figure,
+    sets: person.sets.map((s) => ({ ...s, source: 'chart' as const, values: { ...size.values } })),
+  };
+}
+
+/** The bodies of a run of a garment, in its order; those who are no longer here are left out. */
+export function bodiesOf(run: Run, { person: owner, draft }: Work, around: Around): readonly RunBody[] {
+  const found: (readonly [string, Person, string])[] = [];
+  if (run.of.from === 'people') {
+    const people = new Map(around.people.map((p) => [p.id, p]));
+    for (const id of run.of.people) {
+      const person = id === owner.id ? owner : people.get(id);
+      if (person) found.push([id, person, newestFirst(person)[0]?.date ?? '']);
+    }
+  } else {
+    const { chart: id, sizes } = run.of;
+    const chart = around.charts.find((c) => c.id === id);
+    for (const size of chart ? sizes : []) {
+      const person = chart && personOfSize(chart, size, owner.unit);
+      if (person) found.push([size, person, chart.name]);
+    }
+  }
+  return found.map(([key, person, note]): RunBody => {
+    const byHand = run.own[key];
+    const own = byHand?.draft === undefined ? undefined : around.drafts.find((d) => d.id === byHand.draft);
+    return {
+      key,
+      name: person.name,
+      note,
+      work: { person, draft: own ?? onBody(draft, person, byHand) },
+      own,
+      byHand:
+        own !== undefined ||
+        (byHand !== undefined && (byHand.alterations.length > 0 || Object.keys(byHand.set).length > 0)),
+    };
+  });
+}
+
+/** How many bodies of a run are no longer here. */
+export const gone = (run: Run, bodies: readonly RunBody[]): number =>
+  (run.of.from === 'people' ? run.of.people : run.of.sizes).length - bodies.length;
+
+/** A draft of its own made of the garment on a body. */
+export const draftOfBody = ({ work, name }: RunBody, newId: () => string, now: Date): KeptDraft => {
+  const stamp = now.toISOString();
+  return { ...work.draft, id: newId(), name: `${work.draft.name}, ${name}`, created: stamp, changed: stamp };
+};
