@@ -55,7 +55,7 @@ const doors = {
   to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$', '^core/method/sheets/.*\\.json$'] },
 };
 
-const stations = ['measure', 'choose', 'true', 'finish', 'cut', 'keep', 'people', 'sizes', 'advise', 'compare', 'steps', 'sheet'];
+const stations = ['measure', 'choose', 'true', 'finish', 'cut', 'keep', 'people', 'sizes', 'advise', 'compare', 'steps', 'sheet', 'toile', 'batch'];
 
 module.exports = {
   forbidden: [

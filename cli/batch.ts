@@ -1,12 +1,9 @@
 import { mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import Papa from 'papaparse';
-import { appliedTo, type Applied } from '../core/batch/index.js';
-import { checkLabel } from '../core/check/index.js';
-import { clothWords, toBuy } from '../core/lay/index.js';
-import { measurementLabel } from '../core/measure/index.js';
-import { orderRefusalsSentence } from '../core/refusal/index.js';
-import { readerIn, type Unit } from '../core/units/index.js';
+import { appliedTo, toldOf, type RowTold } from '../core/batch/index.js';
+import type { Unit } from '../core/units/index.js';
+import { batchCsv, problemOf, type BatchLine } from '../formats/batch-csv.js';
+import { fileNames, plainName } from '../formats/index.js';
 import { columnsOf, readPeople, readTable, type ReadPerson } from '../formats/csv/index.js';
 import type { Order } from './order.js';
 import { Fault, rendered } from './rendered.js';
@@ -23,16 +20,6 @@ export interface BatchTo {
 
 /** The table that tells of all of them. */
 const SUMMARY = 'summary.csv';
-const HEADER = ['name', 'measured', 'file', 'out of band', 'near', 'estimated', 'shell', 'problem'];
-
-/** Letters that a file name may have anywhere. */
-const plainName = (name: string): string =>
-  name
-    .normalize('NFC')
-    .replace(/[\\/:*?"<>|\p{Cc}]/gu, ' ')
-    .replace(/\s+/g, ' ')
-    .replace(/^[. ]+|[. ]+$/g, '')
-    .slice(0, 80) || 'person';
 
 /** A file is there whole or not at all. */
 async function written(folder: string, name: string, content: string | Uint8Array): Promise<void> {
@@ -47,21 +34,6 @@ const newest = ({ sets }: ReadPerson): ReadPerson['sets'][number] | undefined =>
     (last, set) => (!last || (set.date ?? '') >= (last.date ?? '') ? set : last),
     undefined,
   );
-
-function summaryOf(applied: Extract<Applied, { ok: true }>, unit: Unit): string[] {
-  const named = (verdict: 'out' | 'near'): string =>
-    applied.asks
-      .filter((c) => c.verdict === verdict)
-      .map((c) => checkLabel(c, unit))
-      .join('; ');
-  const shell = applied.cloth.find((c) => c.kind === 'shell');
-  return [
-    named('out'),
-    named('near'),
-    applied.estimated.map(measurementLabel).join('; '),
-    shell ? `about ${clothWords(toBuy(shell.length, unit), unit)}` : '',
-  ];
-}
 
 /**
  * Applies an order to every person of a table and writes a file for each, and a table that tells of all. What is wrong with
@@ -80,40 +52,37 @@ export async function batchRun(
   await mkdir(folder, { recursive: true });
   const { input, style, allowances } = order;
   const garment = { input, style, allowances, cloths: undefined, unit: order.unit };
-  const taken = new Set<string>([SUMMARY]);
-  const rows: string[][] = [HEADER];
+  const fileFor = fileNames([SUMMARY]);
+  const lines: BatchLine[] = [];
   const wrong = [...damaged, ...problems].map((p) => `Row ${p.row}: ${p.sentence}`);
   let done = 0;
   for (const person of people) {
     const set = newest(person);
-    const when = set?.date ?? '';
-    const fail = (row: number | undefined, sentence: string): void => {
-      wrong.push(`${row === undefined ? '' : `Row ${row}, `}${person.name}: ${sentence}`);
-      rows.push([person.name, when, '', '', '', '', '', sentence]);
+    const own = set?.unit ?? unit;
+    const tell = (row: RowTold, file: string): void => {
+      lines.push({ name: person.name, measured: set?.date ?? '', file, row, unit: own });
+      const problem = problemOf(row);
+      if (problem !== '') wrong.push(`${set ? `Row ${set.row}, ` : ''}${person.name}: ${problem}`);
     };
     if (!set) {
-      fail(undefined, 'There are no figures. Enter them.');
+      tell({ ok: false, sentence: 'There are no figures. Enter them.' }, '');
       continue;
     }
     const applied = appliedTo(garment, { figure: person.figure, measured: set.values });
+    const row = toldOf(applied, own);
     if (!applied.ok) {
-      fail(set.row, orderRefusalsSentence(applied.refusals.slice(0, 1), readerIn(set.unit)));
+      tell(row, '');
       continue;
     }
-    let name = plainName(person.name);
-    for (let n = 2; taken.has(`${name.toLocaleLowerCase()}.${format}`); n++) name = `${plainName(person.name)} ${n}`;
-    taken.add(`${name.toLocaleLowerCase()}.${format}`);
-    const file = `${name}.${format}`;
-    const own = { ...order, input: { ...input, measured: set.values } };
-    const titled = { title: 'Upstride batch', person: when === '' ? person.name : `${person.name}, measured ${when}` };
-    await written(folder, file, await rendered(own, applied.draft, format, paper, titled));
-    const leftOut = applied.leftOut.map((r) => orderRefusalsSentence([r], readerIn(set.unit)));
-    const problem = leftOut.length > 0 ? `Left out: ${leftOut.join(' ')}` : '';
-    if (problem !== '') wrong.push(`Row ${set.row}, ${person.name}: ${problem}`);
-    rows.push([person.name, when, file, ...summaryOf(applied, set.unit), problem]);
+    const file = fileFor(plainName(person.name, 'person'), `.${format}`);
+    const who = set.date === undefined ? person.name : `${person.name}, measured ${set.date}`;
+    const titled = { title: 'Upstride batch', person: who };
+    const ordered = { ...order, input: { ...input, measured: set.values } };
+    await written(folder, file, await rendered(ordered, applied.draft, format, paper, titled));
+    tell(row, file);
     done += 1;
   }
-  await written(folder, SUMMARY, `${Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })}\r\n`);
+  await written(folder, SUMMARY, batchCsv(lines));
   const said = `${done} of ${people.length} done, in ${folder}; ${SUMMARY} tells of all.`;
   return { told: [said, ...wrong].join('\n'), failed: wrong.length > 0 };
 }

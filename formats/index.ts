@@ -2,6 +2,7 @@ export { pathData } from './write-path.js';
 export { toDxf } from './dxf/release-12.js';
 export { toSplineDxf } from './dxf/release-2000.js';
 export { cutListCsv } from './cut-list-csv.js';
+export { fileNames, plainName } from './file-name.js';
 export { readPages, type PageRange } from './page-range.js';
 export { SMALL_PRINTS, smallDrawing } from './small.js';
 export { toSvg } from './svg.js';

@@ -13,6 +13,7 @@ const SHEETS = [
   ['ready', 'Ready to cut', 'What to measure once more before the shears.'],
   ['make', 'Make sheet', 'The order of sewing, to be ticked.'],
   ['spec', 'Spec sheet', 'Points of measure of the finished garment.'],
+  ['many', 'Many bodies', 'The same garment for people of the crew or the sizes of a chart; nest, grade, all files.'],
 ] as const;
 
 /** The written sheets of the garment. */

@@ -5,7 +5,7 @@ import { PAPERS } from '../../formats/index.js';
 import { fileName, saveFile } from '../shared/save-file.js';
 import { usePreferences } from '../store/preferences.js';
 import { useWork } from '../store/work-context.js';
-import { startSheets } from './print.js';
+import { startSheets } from '../shared/print-job.js';
 import { useSheetHead } from './use-sheets.js';
 
 /** Makes written pages a PDF on the maker's paper; a roll prints sheets on A4. */

@@ -1,23 +1,14 @@
-import { proxy } from 'comlink';
 import type { Draft } from '../../core/chain/index.js';
 import { shrinkageOf } from '../../core/cloth/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
-import {
-  pieceSheet,
-  type Drawing,
-  type SheetChoice,
-  type SheetLabels,
-  type WrittenPage,
-} from '../../core/drawing/index.js';
+import { pieceSheet, type Drawing, type SheetChoice, type SheetLabels } from '../../core/drawing/index.js';
 import { grownGarment, piecesOf, PROFILE_ROLES, type Allowances, type Piece } from '../../core/piece/index.js';
 import { EDGE_WORDS } from '../../core/garment/index.js';
 import { draftGarment, NO_STYLE } from '../../core/style/index.js';
 import { formatFigure, formatLength, tapeFor, type Tape } from '../../core/units/index.js';
 import { dayOf, setOf, type Work } from '../../core/kept/index.js';
 import { pagedDrawing, type Paper } from '../../formats/index.js';
-import type { Ink, PdfHead } from '../../formats/pdf.js';
-import { runJob, type Job } from '../shared/job.js';
-import type { Printer } from '../workers/print.worker.js';
+import type { PdfHead } from '../../formats/pdf.js';
 
 const percent = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
 
@@ -96,27 +87,3 @@ export function printHead(draft: Draft, work: Work, tape: Tape): PdfHead {
     date: new Date(work.draft.changed),
   };
 }
-
-const printer = (): Worker => new Worker(new URL('../workers/print.worker.ts', import.meta.url), { type: 'module' });
-
-/** What is chosen of a print: its ink, and the pages where not all are wanted. */
-export interface PrintWish {
-  readonly ink: Ink;
-  readonly only?: readonly number[] | undefined;
-}
-
-/** Has a PDF made in a worker, so that the room stays at hand meanwhile. */
-export const startPrint = (
-  drawing: Drawing,
-  head: PdfHead,
-  paper: Paper | undefined,
-  wish: PrintWish,
-  onPage: (done: number, all: number) => void,
-): Job<Uint8Array> =>
-  runJob<Printer, Uint8Array>(printer, 'The print could not be made', (at) =>
-    at.pdf(drawing, head, paper, wish, proxy(onPage)),
-  );
-
-/** Has written pages made a PDF in a worker. */
-export const startSheets = (pages: readonly WrittenPage[], head: PdfHead, paper: Paper): Job<Uint8Array> =>
-  runJob<Printer, Uint8Array>(printer, 'The sheet could not be made', (at) => at.sheets(pages, head, paper));

@@ -7,6 +7,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { dayOf, newPerson, type Person } from '../../core/kept/index.js';
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
 import { writePeople } from '../../formats/csv/index.js';
+import { GarmentPick } from '../shared/GarmentPick.js';
 import { Opening } from '../shared/Opening.js';
 import { PageHead } from '../head/PageHead.js';
 import { saveFile } from '../shared/save-file.js';
@@ -48,6 +49,7 @@ export function CrewPage() {
   const [filter, setFilter] = useState<CrewFilter>('all');
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [importing, setImporting] = useState(false);
+  const [making, setMaking] = useState(false);
   const [selected, setSelected] = useState<GridRowSelectionModel>({ type: 'include', ids: new Set() });
   const sought = useDeferredValue(search);
   const actNow = useRef(act);
@@ -139,7 +141,8 @@ export function CrewPage() {
   };
 
   const [one] = chosen;
-  const formIds = (chosen.length > 0 ? chosen : shown).map((l) => l.id).join(',');
+  const ids = (chosen.length > 0 ? chosen : shown).map((l) => l.id);
+  const formIds = ids.join(',');
   return (
     <>
       <PageHead room={room} title="Crew" undoRedo={undoRedo} />
@@ -191,6 +194,15 @@ export function CrewPage() {
           )}
           <Button
             variant="outlined"
+            disabled={all.length === 0}
+            onClick={() => {
+              setMaking(true);
+            }}
+          >
+            Draft for {chosen.length > 0 ? chosen.length : 'all'}
+          </Button>
+          <Button
+            variant="outlined"
             onClick={() => {
               setImporting(true);
             }}
@@ -236,6 +248,19 @@ export function CrewPage() {
           Double-click or press Enter to change a figure; any notation is read. Click a cell and paste rows from a
           spreadsheet to fill from there; in the name column, rows below the last add people.
         </p>
+        {making && (
+          <GarmentPick
+            room={room}
+            shelf={here()}
+            run={{
+              name: chosen.length > 0 ? `${chosen.length} of the crew` : 'The crew',
+              of: { from: 'people', people: ids },
+            }}
+            onClose={() => {
+              setMaking(false);
+            }}
+          />
+        )}
         {importing && (
           <ImportPeople
             people={here().people}

@@ -1,16 +1,7 @@
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { describe, expect, it } from 'vitest';
-import { newPerson, type Person } from '../../core/kept/index.js';
-import {
-  cellsOf,
-  crewLine,
-  crewShown,
-  currentSet,
-  isHeader,
-  pasteCells,
-  writeCell,
-  type CrewField,
-} from './crew-rows.js';
+import { currentSet, newPerson, type Person } from '../../core/kept/index.js';
+import { cellsOf, crewLine, crewShown, isHeader, pasteCells, writeCell, type CrewField } from './crew-rows.js';
 
 const now = new Date('2026-11-23T10:00:00Z');
 let n = 0;

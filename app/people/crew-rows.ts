@@ -1,7 +1,7 @@
 import { columnOf } from '../../formats/csv/index.js';
 import {
+  currentSet,
   doubtsOf,
-  newestFirst,
   valuesOf,
   withFigure,
   withSet,
@@ -32,14 +32,6 @@ export interface CrewLine {
   readonly doubts: readonly { readonly field: MeasurementId; readonly sentence: string }[];
   /** What is searched: name and note in small letters. */
   readonly words: string;
-}
-
-/** The set that counts for a person now. */
-export function currentSet(person: Person): MeasurementSet {
-  const sets = newestFirst(person);
-  const found = sets.find((s) => s.source === 'body' && Object.keys(s.values).length > 0) ?? sets[0];
-  if (!found) throw new Error('A person without a set of measurements');
-  return found;
 }
 
 const lines = new WeakMap<Person, CrewLine>();

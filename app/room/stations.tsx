@@ -203,6 +203,13 @@ export const STATIONS = [
         View: lazy(() => import('../cut/SpecView.js').then((m) => ({ default: m.SpecView }))),
         tape: false,
       },
+      {
+        id: 'many',
+        label: 'Many bodies',
+        also: 'crew, sizes, batch, grade, nest, uniform, apply to all, size run, zip',
+        View: lazy(() => import('../batch/BatchView.js').then((m) => ({ default: m.BatchView }))),
+        tape: false,
+      },
     ],
   },
   {

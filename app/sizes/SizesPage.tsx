@@ -4,11 +4,13 @@ import { useNavigate, useParams } from 'react-router';
 import { SHIPPED_CHARTS, type ChartSize, type Figure, type SizeChart } from '../../core/measure/index.js';
 import { newPerson, type KeptChart } from '../../core/kept/index.js';
 import { writeChart } from '../../formats/csv/index.js';
+import { GarmentPick } from '../shared/GarmentPick.js';
 import { NameField } from '../shared/NameField.js';
 import { Opening } from '../shared/Opening.js';
 import { PageHead } from '../head/PageHead.js';
 import { fileName, saveFile } from '../shared/save-file.js';
 import { useShelfActs } from '../shared/shelf-acts.js';
+import { contentOf } from '../store/database.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
@@ -36,6 +38,7 @@ export function SizesPage() {
   const [chartId, setChartId] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const [importing, setImporting] = useState(false);
+  const [making, setMaking] = useState(false);
   const own = useMemo(() => (shelf.data?.charts ?? []).map((c) => c.value as SizeChart), [shelf.data]);
   const charts = [...own, ...SHIPPED_CHARTS];
   const chart = charts.find((c) => c.id === chartId) ?? charts[0];
@@ -93,6 +96,15 @@ export function SizesPage() {
             }}
           >
             {isOwn ? 'Copy' : 'Copy to change it'}
+          </Button>
+          <Button
+            variant="outlined"
+            disabled={chart.sizes.length === 0}
+            onClick={() => {
+              setMaking(true);
+            }}
+          >
+            Draft its sizes
           </Button>
           <Button
             variant="outlined"
@@ -198,6 +210,16 @@ export function SizesPage() {
             void put(next, `Changed “${chart.name}”`);
           }}
         />
+        {making && (
+          <GarmentPick
+            room={room}
+            shelf={contentOf(shelf.data)}
+            run={{ name: chart.name, of: { from: 'chart', chart: chart.id, sizes: chart.sizes.map((s) => s.name) } }}
+            onClose={() => {
+              setMaking(false);
+            }}
+          />
+        )}
         {importing && (
           <ImportChart
             unit={unit}

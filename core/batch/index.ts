@@ -7,4 +7,4 @@ export {
   type BatchGarment,
   type Making,
 } from './apply.js';
-export { clothOfAll, rowAsks, rowOf, rowRank, type BatchRow, type RowAsk } from './row.js';
+export { clothOfAll, rowAsks, rowOf, rowRank, toldOf, type BatchRow, type RowAsk, type RowTold } from './row.js';

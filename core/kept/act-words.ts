@@ -126,6 +126,14 @@ function versionSaid({ at, was, is }: ValuePatch): string {
   return `A version: its ${text(at[2])} changed`;
 }
 
+/** “Applied to many”, “A body of the run by hand”. */
+function runSaid({ at, was, is }: ValuePatch): string {
+  if (at.length <= 2) return was === undefined ? 'Applied to many' : 'A run of many forgotten';
+  if (at[2] === 'own') return is === undefined ? 'A body given back to the garment' : 'Changed by hand for a body';
+  if (at[2] === 'sewn') return is === undefined ? 'A sewn garment taken out' : 'A sewn garment measured';
+  return at[2] === 'of' ? 'Who it is applied to' : 'The run of many';
+}
+
 /** What each other field of a draft is called. */
 const DRAFT_FIELDS: Readonly<Record<string, string>> = {
   name: 'Name',
@@ -167,6 +175,8 @@ function draftSaid(patch: ValuePatch, { unit, sheet }: ActReader): string {
       return fittingSaid(patch);
     case 'versions':
       return versionSaid(patch);
+    case 'runs':
+      return runSaid(patch);
     case 'version':
       return 'Another version made current';
     case 'cloths':

@@ -6,6 +6,7 @@ export { dayOf } from './day.js';
 export { doubtsOf } from './doubts-of.js';
 export { risesAsk, withoutRises, type RisesAsk } from './rises-ask.js';
 export {
+  currentSet,
   newerSet,
   newestFirst,
   newPerson,

@@ -96,3 +96,11 @@ export const withSet = (person: Person, set: MeasurementSet): Person => ({
   ...person,
   sets: person.sets.map((s) => (s.id === set.id ? set : s)),
 });
+
+/** The set that counts for a person now: the newest that was taken from the body, else the newest. */
+export function currentSet(person: Person): MeasurementSet {
+  const sets = newestFirst(person);
+  const found = sets.find((s) => s.source === 'body' && Object.keys(s.values).length > 0) ?? sets[0];
+  if (!found) throw new Error('A person without a set of measurements');
+  return found;
+}

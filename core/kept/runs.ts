@@ -1,7 +1,7 @@
 import type { SizeChart } from '../measure/index.js';
 import type { KeptDraft, Person, Run } from '../workbook/index.js';
 import type { Work } from './kept.js';
-import { newestFirst, newPerson } from './person.js';
+import { currentSet, newPerson } from './person.js';
 import { inputsOf } from './versions.js';
 
 /** A body of a run: what the garment is drafted from on it. */
@@ -26,9 +26,9 @@ interface Around {
   readonly charts: readonly SizeChart[];
 }
 
-/** The garment of a draft on another person, from their newest set, with what that body has by hand. */
+/** The garment of a draft on another person, from the set that counts now, with what that body has by hand. */
 function onBody(garment: KeptDraft, person: Person, own: Run['own'][string] | undefined): KeptDraft {
-  const setId = person.id === garment.personId ? garment.setId : (newestFirst(person)[0]?.id ?? '');
+  const setId = person.id === garment.personId ? garment.setId : currentSet(person).id;
   const { id, name, created, changed } = garment;
   return {
     id,
@@ -62,7 +62,7 @@ export function bodiesOf(run: Run, { person: owner, draft }: Work, around: Aroun
     const people = new Map(around.people.map((p) => [p.id, p]));
     for (const id of run.of.people) {
       const person = id === owner.id ? owner : people.get(id);
-      if (person) found.push([id, person, newestFirst(person)[0]?.date ?? '']);
+      if (person) found.push([id, person, currentSet(person).date]);
     }
   } else {
     const { chart: id, sizes } = run.of;

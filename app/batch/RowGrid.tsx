@@ -1,0 +1,154 @@
+import { DataGrid, type GridColDef, type GridRowSelectionModel } from '@mui/x-data-grid';
+import { useMemo } from 'react';
+import { rowRank, type BatchRow } from '../../core/batch/index.js';
+import type { RunBody } from '../../core/kept/index.js';
+import { clothWords, toBuy } from '../../core/lay/index.js';
+import type { Tape, Unit } from '../../core/units/index.js';
+import { withFractions } from '../shared/fractions.js';
+import { PiecePicture } from '../shared/PiecePicture.js';
+import { askWords } from './row-words.js';
+
+/** A body of the run as a line of the table, with what was found of it so far. */
+export interface RowLine {
+  readonly id: string;
+  readonly body: RunBody;
+  readonly row: BatchRow | undefined;
+}
+
+const ROW_HEIGHT = 66;
+const ROWS_A_PAGE = 100;
+const PAGE_SIZES = [ROWS_A_PAGE];
+const START = {
+  pagination: { paginationModel: { pageSize: ROWS_A_PAGE } },
+  sorting: { sortModel: [{ field: 'asks', sort: 'desc' as const }] },
+};
+
+function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): GridColDef<RowLine>[] {
+  return [
+    {
+      field: 'picture',
+      headerName: '',
+      width: 74,
+      sortable: false,
+      renderCell: ({ row: { row } }) =>
+        row?.ok ? (
+          <PiecePicture outlines={row.outlines} weight={1} />
+        ) : (
+          <span className="quiet">{row ? '–' : '…'}</span>
+        ),
+    },
+    {
+      field: 'name',
+      headerName: 'Person or size',
+      width: 168,
+      valueGetter: (_, { body }) => body.name,
+      renderCell: ({ row: { body } }) => (
+        <button
+          type="button"
+          className="plain-button"
+          data-body={body.key}
+          onClick={() => {
+            onTake(body.key);
+          }}
+        >
+          {body.name}
+          <span className="quiet">{body.note}</span>
+        </button>
+      ),
+    },
+    {
+      field: 'asks',
+      headerName: 'Asks for something',
+      flex: 1,
+      minWidth: 200,
+      valueGetter: (_, { row }) => (row ? rowRank(row) : -1),
+      renderCell: ({ row: { row } }) => {
+        if (!row) return <span className="quiet">not done yet</span>;
+        if (!row.ok) return <span className="row-asks verdict-out">✕ {row.sentence}</span>;
+        if (row.asks.length === 0 && row.leftOut.length === 0) return <span className="verdict-in">✓ all in band</span>;
+        return (
+          <span className="row-asks">
+            {row.asks.map((ask) => (
+              <span key={ask.id} className={`verdict-${ask.verdict}`}>
+                <span aria-hidden="true">{ask.verdict === 'out' ? '✕' : '!'}</span>
+                <span className="visually-hidden">{ask.verdict}</span> {withFractions(askWords(ask, tape))}
+              </span>
+            ))}
+            {row.leftOut.length > 0 && (
+              <span className="verdict-out">
+                {row.leftOut.length} {row.leftOut.length === 1 ? 'alteration' : 'alterations'} left out
+              </span>
+            )}
+          </span>
+        );
+      },
+    },
+    {
+      field: 'estimated',
+      headerName: 'Estimated',
+      width: 168,
+      valueGetter: (_, { row }) => (row?.ok ? row.estimated.join(', ') : ''),
+      renderCell: ({ value }: { value?: string }) => <span className="row-asks quiet">{value}</span>,
+    },
+    {
+      field: 'cloth',
+      headerName: 'Shell, about',
+      width: 104,
+      align: 'right',
+      headerAlign: 'right',
+      valueGetter: (_, { row }) => (row?.ok ? (row.cloth.find((c) => c.kind === 'shell')?.length ?? 0) : 0),
+      renderCell: ({ value }: { value?: number }) =>
+        value === undefined || value === 0 ? '' : withFractions(clothWords(toBuy(value, unit), unit)),
+    },
+    {
+      field: 'hand',
+      headerName: 'By hand',
+      width: 96,
+      valueGetter: (_, { body }) => (body.own ? 2 : body.byHand ? 1 : 0),
+      renderCell: ({ row: { body } }) =>
+        body.own ? 'own draft' : body.byHand ? <span aria-label="set by hand">✎ by hand</span> : '',
+    },
+  ];
+}
+
+/** The bodies of a run with what came of each, what asks for most first. */
+export function RowGrid({
+  lines,
+  unit,
+  tape,
+  inHand,
+  selected,
+  onSelect,
+  onTake,
+}: {
+  readonly lines: readonly RowLine[];
+  readonly unit: Unit;
+  readonly tape: Tape;
+  readonly inHand: string | undefined;
+  readonly selected: GridRowSelectionModel;
+  readonly onSelect: (selected: GridRowSelectionModel) => void;
+  readonly onTake: (key: string) => void;
+}) {
+  const columns = useMemo(() => columnsFor(unit, tape, onTake), [unit, tape, onTake]);
+  return (
+    <DataGrid
+      rows={lines}
+      columns={columns}
+      rowHeight={ROW_HEIGHT}
+      columnHeaderHeight={40}
+      checkboxSelection
+      disableRowSelectionOnClick
+      disableColumnMenu
+      rowSelectionModel={selected}
+      onRowSelectionModelChange={onSelect}
+      getRowClassName={({ id }) => (id === inHand ? 'row-in-hand' : '')}
+      onRowClick={({ id }) => {
+        onTake(String(id));
+      }}
+      hideFooter={lines.length <= ROWS_A_PAGE}
+      initialState={START}
+      pageSizeOptions={PAGE_SIZES}
+      localeText={{ noRowsLabel: 'Nobody is shown by this.' }}
+    />
+  );
+}
