@@ -154,6 +154,7 @@ export function BatchView() {
               lines={filtered}
               unit={unit}
               tape={tape}
+              busy={rows.busy}
               inHand={inHand}
               selected={selected}
               onSelect={setSelected}

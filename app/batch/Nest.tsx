@@ -17,7 +17,7 @@ export function Nest({
   /** How many bodies the run has. */
   readonly bodies: number;
 }) {
-  const { part, cut, stitching, arrows, body } = useBatch();
+  const { part, cut, stitching, arrows, focus, body } = useBatch();
   const tape = useTape();
   const drawn = useMemo(
     () => (parts ?? []).filter((p) => (part === undefined ? p.onFrame : p.id === part)),
@@ -29,7 +29,7 @@ export function Nest({
   if (drawn.length === 0) return <div className="board-empty">No garment could be made of any size.</div>;
   return (
     <div className="nest">
-      <NestDrawing parts={drawn} lines={{ cut, stitching }} arrows={arrows} inHand={body} />
+      <NestDrawing parts={drawn} lines={{ cut, stitching }} arrows={arrows} focus={focus} inHand={body} />
       <div className="nest-figures" tabIndex={0} role="region" aria-label="Grade">
         {bodies > MOST_NESTED && (
           <p className="doubt">

@@ -6,25 +6,27 @@ import { pathData } from '../../formats/index.js';
 /** Room about what is drawn, as a share of its height, and between two parts, in mm. */
 const MARGIN = 0.03;
 const GAP = 60;
-/** Dashes on the screen are so many times those of a print. */
-const DASH = 1;
+/** What of the parts lies above the knee, as a share of their height. */
+const UPPER = 0.5;
 
 const boxOfPart = ({ sizes }: NestPart): Box =>
   boxOf(sizes.flatMap(({ cut, net }) => [...cut, ...net].flatMap((c) => flatten([c], 1))));
 
 /** The ink of a size: all are alike but for their dashes; the size in hand is drawn out. */
-const weightOf = (inHand: boolean): number => (inHand ? 2.6 : 1.1);
+const weightOf = (inHand: boolean): number => (inHand ? 2.4 : 1);
 
 interface NestDrawingProps {
   readonly parts: readonly NestPart[];
   readonly lines: { readonly cut: boolean; readonly stitching: boolean };
   readonly arrows: boolean;
+  /** The whole of the parts, or what of them lies above the knee. */
+  readonly focus: 'whole' | 'upper';
   /** The size that is drawn out. */
   readonly inHand: string | undefined;
 }
 
 /** Sizes over one another, part beside part, each told by its dash; arrows show where places of the first size go. */
-export function NestDrawing({ parts, lines, arrows, inHand }: NestDrawingProps) {
+export function NestDrawing({ parts, lines, arrows, focus, inHand }: NestDrawingProps) {
   const laid = useMemo(() => {
     let at = 0;
     return parts
@@ -39,10 +41,11 @@ export function NestDrawing({ parts, lines, arrows, inHand }: NestDrawingProps) 
   const [first] = laid;
   if (!first) return <p className="quiet">There is nothing to draw.</p>;
   const minY = Math.min(...laid.map((l) => l.box.minY));
-  const maxY = Math.max(...laid.map((l) => l.box.maxY));
+  const lowest = Math.max(...laid.map((l) => l.box.maxY));
+  const maxY = focus === 'whole' ? lowest : minY + (lowest - minY) * UPPER;
   const width = laid.reduce((sum, { box }) => sum + box.maxX - box.minX + GAP, -GAP);
   const margin = MARGIN * Math.max(maxY - minY, width);
-  const letters = 0.022 * Math.max(maxY - minY, 0.6 * width);
+  const letters = 0.036 * Math.max(maxY - minY, 0.6 * width);
   const view = [-margin, minY - margin, width + 2 * margin, maxY - minY + 2 * margin];
   return (
     <svg
@@ -60,9 +63,7 @@ export function NestDrawing({ parts, lines, arrows, inHand }: NestDrawingProps) 
         <g key={part.id} data-nest={part.id} transform={`translate(${move.x} ${move.y})`}>
           {part.sizes.map((size, i) => {
             const pen = {
-              strokeDasharray: sizePen(i)
-                .dash.map((d) => d * DASH)
-                .join(' '),
+              strokeDasharray: sizePen(i).dash.join(' '),
             };
             const mine = size.key === inHand;
             return (

@@ -24,7 +24,7 @@ const ALIGNED: readonly (readonly [NestAlignment, string])[] = [
 
 /** How the sizes are laid over one another, which line is which, and the nest as a file. */
 export function NestLines({ run, parts }: { readonly run: Run; readonly parts: readonly NestPart[] | undefined }) {
-  const { align, part, cut, stitching, arrows, body, set } = useBatch();
+  const { align, part, cut, stitching, arrows, focus, body, set } = useBatch();
   const draft = useWork((s) => s.work.draft);
   const paperId = usePreferences((p) => p.paper);
   const ink = usePreferences((p) => p.ink);
@@ -79,11 +79,22 @@ export function NestLines({ run, parts }: { readonly run: Run; readonly parts: r
         }}
       />
       <PickLine
-        label="Looked at"
+        label="Part"
         value={part ?? ''}
         choices={[['', 'Both legs'], ...(parts ?? []).map((p) => [p.id, p.name] as const)]}
         onChoose={(id) => {
           set({ part: id === '' ? undefined : id });
+        }}
+      />
+      <PickLine
+        label="How near"
+        value={focus}
+        choices={[
+          ['whole', 'Whole pieces'],
+          ['upper', 'Above the knee'],
+        ]}
+        onChoose={(next) => {
+          set({ focus: next });
         }}
       />
       {(

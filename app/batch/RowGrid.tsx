@@ -1,5 +1,5 @@
-import { DataGrid, type GridColDef, type GridRowSelectionModel } from '@mui/x-data-grid';
-import { useMemo } from 'react';
+import { DataGrid, type GridColDef, type GridRowSelectionModel, type GridSortModel } from '@mui/x-data-grid';
+import { useMemo, useState } from 'react';
 import { rowRank, type BatchRow } from '../../core/batch/index.js';
 import type { RunBody } from '../../core/kept/index.js';
 import { clothWords, toBuy } from '../../core/lay/index.js';
@@ -16,19 +16,21 @@ export interface RowLine {
 }
 
 const ROW_HEIGHT = 66;
+/** More of what asks for something does not fit into a line; all of it stands on the bench. */
+const MOST_SHOWN = 2;
 const ROWS_A_PAGE = 100;
 const PAGE_SIZES = [ROWS_A_PAGE];
-const START = {
-  pagination: { paginationModel: { pageSize: ROWS_A_PAGE } },
-  sorting: { sortModel: [{ field: 'asks', sort: 'desc' as const }] },
-};
+const START = { pagination: { paginationModel: { pageSize: ROWS_A_PAGE } } };
+/** What asks for most comes first, once all is done: nothing moves about before. */
+const WORST_FIRST: GridSortModel = [{ field: 'asks', sort: 'desc' }];
+const AS_LISTED: GridSortModel = [];
 
 function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): GridColDef<RowLine>[] {
   return [
     {
       field: 'picture',
       headerName: '',
-      width: 74,
+      width: 68,
       sortable: false,
       renderCell: ({ row: { row } }) =>
         row?.ok ? (
@@ -40,7 +42,7 @@ function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): Grid
     {
       field: 'name',
       headerName: 'Person or size',
-      width: 168,
+      width: 148,
       valueGetter: (_, { body }) => body.name,
       renderCell: ({ row: { body } }) => (
         <button
@@ -60,20 +62,26 @@ function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): Grid
       field: 'asks',
       headerName: 'Asks for something',
       flex: 1,
-      minWidth: 200,
+      minWidth: 180,
       valueGetter: (_, { row }) => (row ? rowRank(row) : -1),
       renderCell: ({ row: { row } }) => {
         if (!row) return <span className="quiet">not done yet</span>;
-        if (!row.ok) return <span className="row-asks verdict-out">✕ {row.sentence}</span>;
+        if (!row.ok)
+          return (
+            <span className="row-asks verdict-out" title={row.sentence}>
+              ✕ {row.sentence}
+            </span>
+          );
         if (row.asks.length === 0 && row.leftOut.length === 0) return <span className="verdict-in">✓ all in band</span>;
         return (
           <span className="row-asks">
-            {row.asks.map((ask) => (
+            {row.asks.slice(0, MOST_SHOWN).map((ask) => (
               <span key={ask.id} className={`verdict-${ask.verdict}`}>
                 <span aria-hidden="true">{ask.verdict === 'out' ? '✕' : '!'}</span>
                 <span className="visually-hidden">{ask.verdict}</span> {withFractions(askWords(ask, tape))}
               </span>
             ))}
+            {row.asks.length > MOST_SHOWN && <span className="quiet">and {row.asks.length - MOST_SHOWN} more</span>}
             {row.leftOut.length > 0 && (
               <span className="verdict-out">
                 {row.leftOut.length} {row.leftOut.length === 1 ? 'alteration' : 'alterations'} left out
@@ -86,14 +94,18 @@ function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): Grid
     {
       field: 'estimated',
       headerName: 'Estimated',
-      width: 168,
+      width: 150,
       valueGetter: (_, { row }) => (row?.ok ? row.estimated.join(', ') : ''),
-      renderCell: ({ value }: { value?: string }) => <span className="row-asks quiet">{value}</span>,
+      renderCell: ({ value }: { value?: string }) => (
+        <span className="row-asks quiet" title={value}>
+          {value}
+        </span>
+      ),
     },
     {
       field: 'cloth',
       headerName: 'Shell, about',
-      width: 104,
+      width: 96,
       align: 'right',
       headerAlign: 'right',
       valueGetter: (_, { row }) => (row?.ok ? (row.cloth.find((c) => c.kind === 'shell')?.length ?? 0) : 0),
@@ -103,7 +115,7 @@ function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): Grid
     {
       field: 'hand',
       headerName: 'By hand',
-      width: 96,
+      width: 84,
       valueGetter: (_, { body }) => (body.own ? 2 : body.byHand ? 1 : 0),
       renderCell: ({ row: { body } }) =>
         body.own ? 'own draft' : body.byHand ? <span aria-label="set by hand">✎ by hand</span> : '',
@@ -116,6 +128,7 @@ export function RowGrid({
   lines,
   unit,
   tape,
+  busy,
   inHand,
   selected,
   onSelect,
@@ -124,16 +137,20 @@ export function RowGrid({
   readonly lines: readonly RowLine[];
   readonly unit: Unit;
   readonly tape: Tape;
+  readonly busy: boolean;
   readonly inHand: string | undefined;
   readonly selected: GridRowSelectionModel;
   readonly onSelect: (selected: GridRowSelectionModel) => void;
   readonly onTake: (key: string) => void;
 }) {
+  const [sorted, setSorted] = useState<GridSortModel>();
   const columns = useMemo(() => columnsFor(unit, tape, onTake), [unit, tape, onTake]);
   return (
     <DataGrid
       rows={lines}
       columns={columns}
+      sortModel={sorted ?? (busy ? AS_LISTED : WORST_FIRST)}
+      onSortModelChange={setSorted}
       rowHeight={ROW_HEIGHT}
       columnHeaderHeight={40}
       checkboxSelection

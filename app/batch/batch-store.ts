@@ -11,6 +11,7 @@ interface BatchState {
   readonly align: NestAlignment;
   /** The part whose nest is looked at alone; all legs without one. */
   readonly part: string | undefined;
+  readonly focus: 'whole' | 'upper';
   readonly cut: boolean;
   readonly stitching: boolean;
   readonly arrows: boolean;
@@ -24,6 +25,7 @@ export const useBatch = create<BatchState>()((set) => ({
   body: undefined,
   align: 'crease',
   part: undefined,
+  focus: 'whole',
   cut: true,
   stitching: false,
   arrows: true,

@@ -1,9 +1,10 @@
 import type { BatchRow, RowAsk } from '../../core/batch/index.js';
-import { formatLength, type Tape } from '../../core/units/index.js';
+import { formatLength, showsNothing, type Tape } from '../../core/units/index.js';
 
-/** “Back rise 1.2 cm under its band”, “Darts”. */
+/** “Back rise 1.2 cm under”, “Front rise at its edge”, “Darts”. */
 export function askWords({ label, off }: RowAsk, tape: Tape): string {
   if (off === undefined) return label;
+  if (showsNothing(off, tape)) return `${label} at its edge`;
   return `${label} ${formatLength(Math.abs(off), tape)} ${off < 0 ? 'under' : 'over'}`;
 }
 

@@ -4,7 +4,16 @@ import { houseCloth } from '../cloth/index.js';
 import { edgeLengths } from '../draft/index.js';
 import { enclosedArea } from '../geometry/index.js';
 import { HOUSE_ALLOWANCES } from '../piece/index.js';
-import { appliedTo, type Applied, type BatchGarment } from './index.js';
+import {
+  appliedTo,
+  clothOfAll,
+  rowAsks,
+  rowOf,
+  rowRank,
+  type Applied,
+  type BatchGarment,
+  type BatchRow,
+} from './index.js';
 
 const garment: BatchGarment = {
   input: {
@@ -98,5 +107,44 @@ describe('a garment applied to a body', () => {
     const style = [{ id: 'taper', values: { by: 149 } }];
     const refused = appliedTo({ ...garment, style }, { figure: undefined, measured: body });
     expect(refused.ok ? '' : refused.refusals[0]?.code).toBe('legTooNarrow');
+  });
+});
+
+describe('a row of a batch', () => {
+  const row = (measured: Record<string, number>): BatchRow =>
+    rowOf(appliedTo(garment, { figure: 'man', measured }), 'cm');
+
+  it('tells by how much a length is outside its band, over or under', () => {
+    const applied = made(appliedTo(garment, { figure: 'man', measured: { ...body, backRise: 460, frontRise: 180 } }));
+    const told = rowOf(applied, 'cm');
+    if (!told.ok) throw new Error('must be made');
+    for (const { id, off } of told.asks) {
+      const check = applied.asks.find((c) => c.id === id);
+      if (check?.kind !== 'length' || typeof check.value !== 'number') continue;
+      const { value, low = -Infinity, high = Infinity } = check;
+      expect(off).toBeCloseTo(value < low ? value - low : value - high, 9);
+    }
+    expect(told.asks.find((a) => a.id === 'backRise')?.off).toBeLessThan(0);
+    expect(told.asks.find((a) => a.id === 'frontRise')?.off).toBeGreaterThan(0);
+  });
+
+  it('stands by what asks for most: none made first, then out, then near, what asks for nothing last', () => {
+    const none = row({ waist: 780 });
+    const out = row({ ...body, backRise: 460 });
+    const plain = rowOf(
+      appliedTo({ ...garment, input: { ...garment.input, alterations: [] } }, { figure: 'man', measured: body }),
+      'cm',
+    );
+    expect(rowRank(none)).toBeGreaterThan(rowRank(out));
+    expect(rowRank(out)).toBeGreaterThan(rowRank(plain));
+    expect(rowAsks(none) && rowAsks(out)).toBe(true);
+    expect(none.ok ? '' : none.sentence).toMatch(/missing/);
+  });
+
+  it('adds up the cloth of all that could be made', () => {
+    const rows = [row(body), row({ waist: 780 }), row({ ...body, hip: 1100, waist: 900 })];
+    const each = rows.flatMap((r) => (r.ok ? (r.cloth.find((c) => c.kind === 'shell')?.length ?? 0) : []));
+    expect(clothOfAll(rows).find((c) => c.kind === 'shell')?.length).toBeCloseTo((each[0] ?? 0) + (each[1] ?? 0), 6);
+    expect(each).toHaveLength(2);
   });
 });

@@ -46,7 +46,10 @@ describe('a nest', () => {
         if (!found) throw new Error(`no ${point}`);
         return found.at;
       });
-    const ids = nestOf(EVEN, 'crotch').find((p) => p.id === 'back')?.sizes[0]?.points.map((p) => p.id) ?? [];
+    const ids =
+      nestOf(EVEN, 'crotch')
+        .find((p) => p.id === 'back')
+        ?.sizes[0]?.points.map((p) => p.id) ?? [];
     expect(ids).toEqual(expect.arrayContaining(['inseam/rise', 'rise/waist', 'waist/side', 'side/hem', 'hem/inseam']));
     for (const p of at('crotch', 'back', 'inseam/rise')) expect(distance(p, { x: 0, y: 0 })).toBeLessThan(1e-9);
     for (const p of at('side', 'front', 'waist/side')) expect(distance(p, { x: 0, y: 0 })).toBeLessThan(1e-9);

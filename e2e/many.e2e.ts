@@ -1,0 +1,138 @@
+import { readFile } from 'node:fs/promises';
+import DxfParser from 'dxf-parser';
+import { strFromU8, unzipSync } from 'fflate';
+import { PDFDocument } from '@cantoo/pdf-lib';
+import { Key } from 'selenium-webdriver';
+import { describe, expect, it } from 'vitest';
+import { inRoom } from './harness.js';
+
+const room = inRoom();
+
+/** Waits until a garment was applied to all bodies. */
+const applied = (): Promise<void> =>
+  room.until('not applied to all', async () => room.has('[data-batch-busy="false"]'));
+const cell = (body: string, field: string): Promise<string> =>
+  room.text(`[role=row][data-id="${body}"] [data-field="${field}"]`);
+const asking = async (): Promise<number> =>
+  Number(await (await room.find('[data-batch-asks]')).getAttribute('data-batch-asks'));
+
+describe('a garment for many', () => {
+  it('is drafted for the crew from their table: what asks for something, trued, kept, undone, all in one zip', async () => {
+    await room.visit('/demo/crew');
+    await room.find('[role=row][data-id="cook"]');
+    await room.press('Draft for all');
+    await (await room.find('[data-garment="lamp-plain"]')).click();
+    await applied();
+    expect(await cell('apprentice', 'asks')).toContain('Inseam is missing');
+    expect(await cell('cook', 'cloth')).toMatch(/^\d\.\d\d m$/);
+    const before = await asking();
+    expect(before).toBeGreaterThan(0);
+
+    // One that is out is trued, for that body alone.
+    await room.press(`Ask for something ${before}`);
+    await (await room.find('[data-body="stage-rigger"]')).click();
+    expect(await room.text('[data-body-in-hand]')).toContain('Measured 2026-09-20');
+    await room.press('True it');
+    await room.until('nothing was told of it', async () => (await room.text('.bench')).includes('Undo takes it back'));
+    await applied();
+    const after = await asking();
+    await room.press(`All 8`);
+    const hand = (): Promise<string> => cell('stage-rigger', 'hand');
+    if ((await room.text('.bench')).includes('1 changed')) {
+      expect(await hand()).toContain('by hand');
+      expect(after).toBeLessThanOrEqual(before);
+      await room.press('Give back to the garment');
+      await room.until('not given back', async () => (await hand()) === '');
+      await room.press('Undo');
+      await room.until('not by hand again', async () => (await hand()).includes('by hand'));
+    }
+
+    // The run is there again after the page was loaded anew.
+    await room.saved();
+    await room.driver.navigate().refresh();
+    await applied();
+    expect(await room.text('.batch-said')).toContain('The crew: 8 bodies');
+
+    await room.section('Files');
+    await room.press('Chalk sheets');
+    await room.press('Save all in a zip');
+    const zip = unzipSync(new Uint8Array(await readFile(await room.download('.zip'))));
+    const names = Object.keys(zip);
+    for (const name of ['Cook.pdf', 'Cook chalk sheet.pdf', 'Cook cut list.csv', 'summary.csv', 'measurements.csv'])
+      expect(names).toContain(name);
+    expect(names.some((n) => n.startsWith('Apprentice'))).toBe(false);
+    const pdf = await PDFDocument.load(zip['Stage rigger.pdf'] ?? new Uint8Array());
+    expect(pdf.getPageCount()).toBeGreaterThan(5);
+    const summary = strFromU8(zip['summary.csv'] ?? new Uint8Array());
+    expect(summary.trim().split('\r\n')).toHaveLength(9);
+    expect(summary).toMatch(/Apprentice.*Inseam is missing/);
+    expect(strFromU8(zip['measurements.csv'] ?? new Uint8Array())).toContain('Ticket seller');
+  });
+
+  it('becomes a draft of its own for one of them, which stays as it is when the garment changes', async () => {
+    await room.section('Each');
+    await (await room.find('[data-body="cellist"]')).click();
+    await room.press('Make it a draft of its own');
+    await room.until('not opened', async () => (await room.text('.head')).includes('Cellist'));
+    await room.enter('Hem', '46');
+    await room.saved();
+    await room.visit('/demo/draft/lamp-plain/cut/many');
+    await applied();
+    expect(await cell('cellist', 'hand')).toBe('own draft');
+    await room.press('Spec');
+    const hem = async (): Promise<string[]> => (await room.text('[data-point="hem"]')).split(/\s+/).slice(1);
+    const [, own] = await hem();
+    expect(own).toBe('46.0');
+    await room.goTo('choose');
+    await room.visit('/demo/draft/lamp-plain/cut/many');
+    await applied();
+    await room.press('Each body');
+    await (await room.find('[data-body="cellist"]')).click();
+    await room.press('Give back to the garment');
+    await room.until('still its own', async () => (await cell('cellist', 'hand')) === '');
+  });
+
+  it('is nested in the sizes of a chart: a line and a layer for each, with its grade', async () => {
+    await room.visit('/demo/sizes');
+    await room.press('Draft its sizes');
+    await (await room.find('[data-garment="lamp-plain"]')).click();
+    await applied();
+    await room.press('Nest');
+    await room.find('.nest-drawing');
+    const lines = await room.driver.findElements({ css: '[data-nest="front"] [data-size]' });
+    expect(lines).toHaveLength(12);
+    const grade = await room.text('[data-grade="front"]');
+    expect(grade).toContain('98 – 104');
+    await room.section('Nest');
+    await room.choose('Brought together at', 'crotch');
+    await room.until('not moved', async () =>
+      /Inseam and rise 0\.0 \| 0\.0/.test((await room.text('[data-grade="front"]')).replace(/\n/g, ' ')),
+    );
+    await room.press('Save DXF');
+    const read = new DxfParser().parseSync(await readFile(await room.download('.dxf'), 'utf8'));
+    const layers = new Set(read?.entities.map((e) => e.layer));
+    for (const size of ['98', '128', '164']) expect(layers).toContain(`SIZE_${size}_CUT`);
+    await room.press('PDF on A4');
+    await room.until('no PDF', async () => (await room.text('.bench')).includes('Made'));
+  });
+
+  it('has a spec for each size, and tells what of a sewn one is out of tolerance, in inches too', async () => {
+    await room.press('Spec');
+    await room.choose('Size or person', '128');
+    await room.press('Enter a sewn garment');
+    const hip = await room.text('[data-point="hip"]');
+    const sizes = hip.split(/\s+/).slice(1);
+    const field = await room.find('[data-sewn] [data-point="hip"] input');
+    const right = Number(sizes[5]);
+    await field.sendKeys(String(right + 3), Key.ENTER);
+    await room.until('not told', async () => (await room.text('[data-sewn]')).includes('✕ out: hip'));
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), String(right + 0.9), Key.ENTER);
+    await room.until('not within', async () => (await room.text('[data-sewn]')).includes('✓ within tolerance'));
+    expect(await room.text('[data-sewn-out]')).toBe('1 measured, none out of tolerance.');
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), 'wide', Key.ENTER);
+    await room.until('not refused', async () => (await room.text('[data-sewn]')).includes('is not a length'));
+    await room.keys(Key.ESCAPE);
+    await room.press('Take out');
+    await room.until('not taken out', async () => !(await room.has('[data-sewn]')));
+  });
+});
