@@ -50,8 +50,8 @@ export class RoomPage {
   }
 
   /** Waits until `test` holds, and says `what` did not come where it never does. */
-  async until(what: string, test: () => Promise<boolean>): Promise<void> {
-    await this.driver.wait(async () => test().catch(() => false), WAIT, what);
+  async until(what: string, test: () => Promise<boolean>, ms = WAIT): Promise<void> {
+    await this.driver.wait(async () => test().catch(() => false), ms, what);
   }
 
   async press(label: string): Promise<void> {
@@ -218,16 +218,20 @@ export class RoomPage {
     await this.until('the draft is not saved', async () => (await this.text('[data-testid="saved"]')) === 'Saved');
   }
 
-  /** A file that the page has saved, once it is whole. */
-  async download(ending: string): Promise<string> {
+  /** A file that the page has saved, once it is whole; what takes long to make is waited for as long as is said. */
+  async download(ending: string, ms = WAIT): Promise<string> {
     let found = '';
-    await this.until(`no ${ending} was saved`, async () => {
-      const names = (await readdir(this.browser.downloads)).filter((n) => n.endsWith(ending));
-      const [name] = names;
-      if (name === undefined) return false;
-      found = join(this.browser.downloads, name);
-      return (await stat(found)).size > 0;
-    });
+    await this.until(
+      `no ${ending} was saved`,
+      async () => {
+        const names = (await readdir(this.browser.downloads)).filter((n) => n.endsWith(ending));
+        const [name] = names;
+        if (name === undefined) return false;
+        found = join(this.browser.downloads, name);
+        return (await stat(found)).size > 0;
+      },
+      ms,
+    );
     return found;
   }
 }

@@ -45,6 +45,12 @@ await picture('chalk', '/demo/draft/rigger-work/cut/chalk', '[data-move]', async
 });
 await picture('cut', '/demo/draft/cellist-dress/cut', '.tile-preview svg');
 await picture('lay', '/demo/draft/rigger-work/cut/lay', '[data-searching="false"]');
+await picture('many', '/demo/draft/lamp-plain/cut/many', '.bench button', async () => {
+  await room.press('12 sizes of Children by height');
+  await room.press('Nest');
+  await room.find('.nest-drawing');
+  await room.section('Nest');
+});
 await picture('choose', '/demo/draft/rigger-work/choose', '.choice');
 await picture('advise', '/demo/draft/puppeteer-black/choose/advise', '[data-advice]', async () => {
   await (await room.at('//label[span[.="For"]]//option[@value="tailored"]')).click();

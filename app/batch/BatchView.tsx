@@ -9,12 +9,14 @@ import { CLOTH_LABELS } from '../../core/cloth/index.js';
 import { clothWords, toBuy } from '../../core/lay/index.js';
 import { BenchSections } from '../shared/BenchSections.js';
 import { withFractions } from '../shared/fractions.js';
+import { useStable } from '../shared/use-stable.js';
 import { StorageFault } from '../shared/StorageFault.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { roomOf } from '../store/rooms.js';
 import { useTape, useUnit, useWork } from '../store/work-context.js';
 import { useBatch } from './batch-store.js';
 import type { BatchTask } from '../workers/batch.worker.js';
+import { LayAll } from './LayAll.js';
 import { BodyLines } from './BodyLines.js';
 import { FilesLines } from './FilesLines.js';
 import { Nest } from './Nest.js';
@@ -64,6 +66,8 @@ export function BatchView() {
     },
     [set],
   );
+  const keys = useStable(wanted.map((l) => l.id));
+  const laid = useMemo(() => keys.flatMap((key) => byKey.get(key) ?? []), [keys, byKey]);
   const found = lines.flatMap((l) => (l.row ? [l.row] : []));
   const asking = lines.filter((l) => l.row && rowAsks(l.row));
   const body = bodies.find((b) => b.key === inHand);
@@ -108,6 +112,7 @@ export function BatchView() {
             <ToggleButton value="rows">Each body</ToggleButton>
             <ToggleButton value="nest">Nest</ToggleButton>
             <ToggleButton value="spec">Spec</ToggleButton>
+            <ToggleButton value="lay">On cloth</ToggleButton>
           </ToggleButtonGroup>
           {shown === 'rows' && (
             <ToggleButtonGroup
@@ -162,7 +167,10 @@ export function BatchView() {
             />
           </div>
         )}
-        {shown === 'nest' && <Nest parts={nest.parts} failed={nest.failed} bodies={bodies.length} />}
+        {shown === 'nest' && (
+          <Nest parts={nest.parts} failed={nest.failed} bodies={bodies.length} graded={run.of.from === 'chart'} />
+        )}
+        {shown === 'lay' && <LayAll run={run} tasks={laid} kinds={clothOfAll(found).map((c) => c.kind)} />}
         {shown === 'spec' && (
           <SpecBoard
             run={run}
@@ -199,8 +207,10 @@ export function BatchView() {
                   <Totals rows={found} unit={unit} />
                   {byHand > 0 && (
                     <p className="doubt">
-                      {byHand} {byHand === 1 ? 'line is' : 'lines are'} set by hand in this draft, and stand as they are
-                      on every body. Give them back at Draft where they should follow the figures.
+                      {byHand === 1
+                        ? '1 line is set by hand in this draft, and stands as it is on every body.'
+                        : `${byHand} lines are set by hand in this draft, and stand as they are on every body.`}{' '}
+                      Give back at Draft what should follow the figures.
                     </p>
                   )}
                   <TrueAll truing={truing} asking={asking} tasks={byKey} />

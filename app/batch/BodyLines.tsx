@@ -88,8 +88,8 @@ export function BodyLines({
             {row.estimated.length > 0 && <li className="quiet">Estimated: {row.estimated.join(', ')}.</li>}
             {row.cloth.map(({ kind, length, width }) => (
               <li key={kind} className="quiet">
-                {CLOTH_LABELS[kind]}: about {withFractions(clothWords(toBuy(length, unit), unit))} of{' '}
-                {withFractions(formatLength(width, tape))} cloth
+                {CLOTH_LABELS[kind]}: about {withFractions(clothWords(toBuy(length, unit), unit))} of cloth{' '}
+                {withFractions(formatLength(width, tape))} wide
               </li>
             ))}
           </ul>

@@ -11,11 +11,14 @@ export function Nest({
   parts,
   failed,
   bodies,
+  graded,
 }: {
   readonly parts: readonly NestPart[] | undefined;
   readonly failed: boolean;
   /** How many bodies the run has. */
   readonly bodies: number;
+  /** Whether they are sizes of a chart. */
+  readonly graded: boolean;
 }) {
   const { part, cut, stitching, arrows, focus, body } = useBatch();
   const tape = useTape();
@@ -29,7 +32,7 @@ export function Nest({
   if (drawn.length === 0) return <div className="board-empty">No garment could be made of any size.</div>;
   return (
     <div className="nest">
-      <NestDrawing parts={drawn} lines={{ cut, stitching }} arrows={arrows} focus={focus} inHand={body} />
+      <NestDrawing parts={drawn} lines={{ cut, stitching }} arrows={arrows && graded} focus={focus} inHand={body} />
       <div className="nest-figures" tabIndex={0} role="region" aria-label="Grade">
         {bodies > MOST_NESTED && (
           <p className="doubt">
@@ -37,7 +40,7 @@ export function Nest({
           </p>
         )}
         {drawn.map((p) => (
-          <GradeTable key={p.id} part={p} tape={tape} />
+          <GradeTable key={p.id} part={p} tape={tape} graded={graded} />
         ))}
       </div>
     </div>

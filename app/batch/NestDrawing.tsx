@@ -15,6 +15,19 @@ const boxOfPart = ({ sizes }: NestPart): Box =>
 /** The ink of a size: all are alike but for their dashes; the size in hand is drawn out. */
 const weightOf = (inHand: boolean): number => (inHand ? 2.4 : 1);
 
+/** Parts beside one another, each with how far it is moved. */
+function laidOut(parts: readonly NestPart[]): { readonly part: NestPart; readonly box: Box; readonly move: Point }[] {
+  let at = 0;
+  return parts
+    .filter((p) => p.sizes.length > 0)
+    .map((part) => {
+      const box = boxOfPart(part);
+      const move = { x: at - box.minX, y: 0 };
+      at += box.maxX - box.minX + GAP;
+      return { part, box, move };
+    });
+}
+
 interface NestDrawingProps {
   readonly parts: readonly NestPart[];
   readonly lines: { readonly cut: boolean; readonly stitching: boolean };
@@ -27,17 +40,7 @@ interface NestDrawingProps {
 
 /** Sizes over one another, part beside part, each told by its dash; arrows show where places of the first size go. */
 export function NestDrawing({ parts, lines, arrows, focus, inHand }: NestDrawingProps) {
-  const laid = useMemo(() => {
-    let at = 0;
-    return parts
-      .filter((p) => p.sizes.length > 0)
-      .map((part) => {
-        const box = boxOfPart(part);
-        const move = { x: at - box.minX, y: 0 };
-        at += box.maxX - box.minX + GAP;
-        return { part, box, move };
-      });
-  }, [parts]);
+  const laid = useMemo(() => laidOut(parts), [parts]);
   const [first] = laid;
   if (!first) return <p className="quiet">There is nothing to draw.</p>;
   const minY = Math.min(...laid.map((l) => l.box.minY));

@@ -101,7 +101,7 @@ export function NestLines({ run, parts }: { readonly run: Run; readonly parts: r
         [
           ['cut', 'Cut lines', cut],
           ['stitching', 'Stitching lines', stitching],
-          ['arrows', 'Arrows from the first size to the last', arrows],
+          ...(run.of.from === 'chart' ? [['arrows', 'Arrows from the first size to the last', arrows] as const] : []),
         ] as const
       ).map(([id, label, on]) => (
         <FormControlLabel

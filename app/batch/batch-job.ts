@@ -1,10 +1,11 @@
 import { proxy } from 'comlink';
 import type { BatchRow } from '../../core/batch/index.js';
+import type { Cloth } from '../../core/garment/index.js';
 import type { NestBody } from '../../core/nest/index.js';
 import type { TrueItChange } from '../../core/true-it/index.js';
 import type { BatchFile, BatchPrint } from '../../formats/batch-files.js';
 import { runJob, type Job } from '../shared/job.js';
-import type { Batcher, BatchTask } from '../workers/batch.worker.js';
+import type { Batcher, BatchTask, BodyShapes } from '../workers/batch.worker.js';
 
 const worker = (): Worker => new Worker(new URL('../workers/batch.worker.ts', import.meta.url), { type: 'module' });
 
@@ -33,7 +34,7 @@ export const startRows = (
   onRows: (rows: readonly (readonly [string, BatchRow])[]) => void,
 ): Job<readonly unknown[]> =>
   shared(tasks, (share) =>
-    runJob<Batcher, void>(worker, 'The garment could not be applied', (at) => at.rows([...share], proxy(onRows))),
+    runJob<Batcher, unknown>(worker, 'The garment could not be applied', (at) => at.rows([...share], proxy(onRows))),
   );
 
 /** Runs True it on bodies in workers; what it changes on each is told as it is found. */
@@ -42,12 +43,16 @@ export const startTrueAll = (
   onTrued: (key: string, changes: readonly TrueItChange[]) => void,
 ): Job<readonly unknown[]> =>
   shared(tasks, (share) =>
-    runJob<Batcher, void>(worker, 'True it could not be run', (at) => at.trued([...share], proxy(onTrued))),
+    runJob<Batcher, unknown>(worker, 'True it could not be run', (at) => at.trued([...share], proxy(onTrued))),
   );
 
 /** Has the pieces of bodies made in a worker. */
 export const startPieces = (tasks: readonly BatchTask[]): Job<readonly NestBody[]> =>
   runJob<Batcher, readonly NestBody[]>(worker, 'The sizes could not be drawn', (at) => at.pieces(tasks));
+
+/** Has the shapes of all bodies that lie on a cloth made in a worker. */
+export const startShapes = (tasks: readonly BatchTask[], kind: Cloth): Job<readonly BodyShapes[]> =>
+  runJob<Batcher, readonly BodyShapes[]>(worker, 'The shapes could not be made', (at) => at.shapes(tasks, kind));
 
 /** Has the files of all bodies written into one zip in a worker. */
 export const startFiles = (

@@ -4,7 +4,7 @@ import type { RowFilter } from './row-words.js';
 
 interface BatchState {
   /** What lies on the board. */
-  readonly shown: 'rows' | 'nest' | 'spec';
+  readonly shown: 'rows' | 'nest' | 'spec' | 'lay';
   readonly filter: RowFilter;
   /** The body in hand, by its key. */
   readonly body: string | undefined;

@@ -7,15 +7,16 @@ import { useChange } from '../store/work-context.js';
 
 /** People that were chosen at Crew, or a chart at Size charts, and sent here become a run, once. */
 export function useSentHere(): void {
-  const { state, pathname } = useLocation();
+  const location = useLocation();
+  const { pathname } = location;
+  const state = location.state as SentRun | null;
   const go = useNavigate();
   const change = useChange();
   const taken = useRef(false);
   useEffect(() => {
-    const sent = state as SentRun | null;
-    if (!sent?.run || taken.current) return;
+    if (!state?.run || taken.current) return;
     taken.current = true;
-    change(beginRun(newId(), sent.run.name, sent.run.of, new Date()));
+    change(beginRun(newId(), state.run.name, state.run.of, new Date()));
     void go(pathname, { replace: true, state: null });
   }, [state, pathname, go, change]);
 }

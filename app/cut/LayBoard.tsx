@@ -12,6 +12,7 @@ import {
 import { formatLength, handStep, tapeFor, type Unit } from '../../core/units/index.js';
 import { LayMark } from './LayMark.js';
 import type { LayHand } from './use-lay-hand.js';
+import '../shared/lay.css';
 
 /** Cloth is shown this far beyond its lay and about it, in mm. */
 const AROUND = 40;

@@ -6,7 +6,7 @@ import type { Layer, LayTask } from '../workers/lay.worker.js';
 const worker = (): Worker => new Worker(new URL('../workers/lay.worker.ts', import.meta.url), { type: 'module' });
 
 /** Two searches go on at once where the machine has room for two. */
-const SEARCHES = navigator.hardwareConcurrency >= 2 ? 2 : 1;
+export const SEARCHES = navigator.hardwareConcurrency >= 2 ? 2 : 1;
 
 const shorter = (a: FoundLay, b: FoundLay): FoundLay => (b.length < a.length ? b : a);
 
@@ -34,6 +34,17 @@ export function startLay(task: LayTask, seed: number, forMs: number, onFound: (l
     },
   };
 }
+
+/** Searches for a short lay in one worker: of many that are laid at once. */
+export const startOneLay = (task: LayTask, seed: number, forMs: number): Job<FoundLay> =>
+  runJob<Layer, FoundLay>(worker, 'The lay could not be searched', (layer) =>
+    layer.lay(
+      task,
+      seed,
+      forMs,
+      proxy(() => undefined),
+    ),
+  );
 
 /** Looks whether a lay that was kept can still lie so. */
 export const layHolds = (task: LayTask): Job<FoundLay | undefined> =>

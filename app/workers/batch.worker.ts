@@ -1,6 +1,9 @@
 import { expose, transfer } from 'comlink';
 import { finished, rowOf, type BatchRow, type Making } from '../../core/batch/index.js';
 import type { DraftInput } from '../../core/chain/index.js';
+import { clothOf } from '../../core/cloth/index.js';
+import type { Cloth } from '../../core/garment/index.js';
+import { garmentShapes, type LaidFor } from '../../core/lay/index.js';
 import type { NestBody } from '../../core/nest/index.js';
 import { trueIt, type TrueItChange } from '../../core/true-it/index.js';
 import { batchFiles, type BatchFile, type BatchPrint } from '../../formats/batch-files.js';
@@ -12,6 +15,13 @@ export interface BatchTask {
   readonly name: string;
   readonly input: DraftInput;
   readonly making: Making;
+}
+
+/** What of a body's garment lies on a cloth. */
+export interface BodyShapes extends LaidFor {
+  readonly name: string;
+  /** What its parts are called, and which leg each is, by whose ink it is drawn; none where it is no leg. */
+  readonly parts: readonly { readonly id: string; readonly name: string; readonly ink: string }[];
 }
 
 /** What is found of bodies is told no oftener than this, in ms. */
@@ -45,6 +55,22 @@ const worker = {
     return tasks.flatMap(({ key, name, input, making }) => {
       const applied = finished(making, input);
       return applied.ok ? [{ key, name, pieces: applied.pieces }] : [];
+    });
+  },
+
+  /** The shapes of each body's garment that lie on one cloth, with what its parts are called. */
+  shapes(tasks: readonly BatchTask[], kind: Cloth): readonly BodyShapes[] {
+    return tasks.flatMap(({ key, name, input, making }) => {
+      const applied = finished(making, input);
+      if (!applied.ok) return [];
+      const { nap, fold } = clothOf(making.cloths, kind, making.unit);
+      const shapes = garmentShapes(applied.pieces, kind, nap, fold);
+      const parts = applied.pieces.map(({ part }) => ({
+        id: part.id,
+        name: part.name,
+        ink: part.onFrame ? (part.like ?? part.id) : '',
+      }));
+      return [{ key, name, shapes, parts }];
     });
   },
 

@@ -33,6 +33,7 @@ describe('the bodies of a run', () => {
     const puppeteer = bodies.find((b) => b.key === 'lead-puppeteer');
     expect(puppeteer?.note).toBe('2026-10-05');
     expect(puppeteer && setOf(puppeteer.work).id).toBe('lead-puppeteer-2');
+    expect(bodies.find((b) => b.key === 'cellist')?.note).toBe(setOf(work).date);
     const mine = bodies.find((b) => b.key === 'cellist');
     expect(mine && inputFor(mine)).toEqual(inputFor({ work }));
     for (const { work: each } of bodies) {

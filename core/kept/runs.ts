@@ -1,6 +1,6 @@
 import type { SizeChart } from '../measure/index.js';
 import type { KeptDraft, Person, Run } from '../workbook/index.js';
-import type { Work } from './kept.js';
+import { setOf, type Work } from './kept.js';
 import { currentSet, newPerson } from './person.js';
 import { inputsOf } from './versions.js';
 
@@ -57,12 +57,12 @@ function personOfSize(chart: SizeChart, name: string, unit: Person['unit']): Per
 
 /** The bodies of a run of a garment, in its order; those who are no longer here are left out. */
 export function bodiesOf(run: Run, { person: owner, draft }: Work, around: Around): readonly RunBody[] {
-  const found: (readonly [string, Person, string])[] = [];
+  const found: (readonly [string, Person, string | undefined])[] = [];
   if (run.of.from === 'people') {
     const people = new Map(around.people.map((p) => [p.id, p]));
     for (const id of run.of.people) {
       const person = id === owner.id ? owner : people.get(id);
-      if (person) found.push([id, person, currentSet(person).date]);
+      if (person) found.push([id, person, undefined]);
     }
   } else {
     const { chart: id, sizes } = run.of;
@@ -75,11 +75,12 @@ export function bodiesOf(run: Run, { person: owner, draft }: Work, around: Aroun
   return found.map(([key, person, note]): RunBody => {
     const byHand = run.own[key];
     const own = byHand?.draft === undefined ? undefined : around.drafts.find((d) => d.id === byHand.draft);
+    const work = { person, draft: own ?? onBody(draft, person, byHand) };
     return {
       key,
       name: person.name,
-      note,
-      work: { person, draft: own ?? onBody(draft, person, byHand) },
+      note: note ?? setOf(work).date,
+      work,
       own,
       byHand:
         own !== undefined ||
