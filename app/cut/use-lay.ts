@@ -10,6 +10,7 @@ import {
   type KeptLay,
   type LayCloth,
   type LayShape,
+  type Placed,
 } from '../../core/lay/index.js';
 import type { Job } from '../shared/job.js';
 import { layHolds, startLay } from '../shared/lay-search.js';
@@ -24,6 +25,9 @@ interface Asked {
   readonly shapes: readonly LayShape[];
   readonly cloth: LayCloth;
 }
+
+/** So many lays are remembered while the view is open, each of another cloth or other pieces. */
+const KNOWN = 8;
 
 interface Searching {
   readonly asked: Asked;
@@ -67,11 +71,16 @@ export function useLay(
   const ours = useRef<KeptLay>(undefined);
   // What was shown before anything was kept: undoing the first move comes back to it.
   const before = useRef<{ readonly asked: Asked; readonly lay: FoundLay }>(undefined);
+  const known = useRef<readonly (readonly [Asked, readonly Placed[]])[]>([]);
   const asked = useMemo((): Asked => ({ shapes, cloth }), [shapes, cloth]);
   const locked = useMemo(() => lockedIn(kept), [kept]);
   const places = useMemo(() => placesIn(kept, shapes), [kept, shapes]);
   const shown = state?.asked === asked ? state : undefined;
   const found = shown?.found;
+  useEffect(() => {
+    if (found)
+      known.current = [...known.current.filter(([of]) => of !== asked), [asked, found.placed] as const].slice(-KNOWN);
+  }, [found, asked]);
 
   const run = <T extends FoundLay | undefined>(started: Job<T>, then: (answer: T) => void): void => {
     job.current = started;
@@ -88,7 +97,9 @@ export function useLay(
     seed.current++;
     setState({ ...IDLE, asked, found: from, busy: true, anew });
     const begin = from?.placed ?? places;
-    const task = { shapes, cloth, from: begin, locked: begin.filter((p) => locked.has(copyName(p))) };
+    const held = begin.filter((p) => locked.has(copyName(p)));
+    // Cloth that was had before has the lay that was found on it, or a better one.
+    const task = { shapes, cloth, from: begin, locked: held, known: known.current.map(([, placed]) => placed) };
     const better = (was: Searching | undefined, one: FoundLay): FoundLay =>
       was?.asked === asked && was.found && was.found.length <= one.length ? was.found : one;
     const started = startLay(task, seed.current, ms, (one) => {

@@ -14,12 +14,13 @@ import {
 /** No more lays are told in a second than this: each is drawn. */
 const TOLD_EVERY_MS = 120;
 
-/** What is laid: shapes on a cloth, begun from a lay, some copies locked. */
+/** What is laid: shapes on a cloth, begun from a lay or the best of those that are known, some copies locked. */
 export interface LayTask {
   readonly shapes: readonly LayShape[];
   readonly cloth: LayCloth;
   readonly from: readonly Placed[];
   readonly locked: readonly Placed[];
+  readonly known?: readonly (readonly Placed[])[];
 }
 
 let inHand: LayJob | undefined;
@@ -35,7 +36,7 @@ const layer = {
    * one before, and the last is the best that was found.
    */
   lay(
-    { shapes, cloth, from, locked }: LayTask,
+    { shapes, cloth, from, locked, known }: LayTask,
     seed: number,
     forMs: number,
     onFound: (lay: FoundLay) => void,
@@ -44,7 +45,7 @@ const layer = {
     let told = -Infinity;
     let best: FoundLay | undefined;
     const over = (): boolean => performance.now() - begun > forMs;
-    for (const found of layOf(new LayJob(shapes, cloth, locked), seed, over, from)) {
+    for (const found of layOf(new LayJob(shapes, cloth, locked), seed, over, from, known)) {
       best = found;
       if (performance.now() - told < TOLD_EVERY_MS) continue;
       told = performance.now();

@@ -281,3 +281,24 @@ describe('how much to buy', () => {
     }
   });
 });
+
+describe('a lay that is known already', () => {
+  it('is begun from where it can lie so and is shorter, on a cloth that allows more; never where it cannot', () => {
+    const set = SETS.find((one) => one.name === 'one-pair-one-way');
+    if (!set) throw new Error('no set');
+    const lays = laysOf(set.shapes, set.cloth, 5, 400);
+    const [first, best] = [lays[0], lays.at(-1)];
+    if (!first || !best) throw new Error('no lay');
+    expect(best.length).toBeLessThan(first.length - 1);
+    const eitherWay = set.shapes.map((shape) => ({ ...shape, turns: [0, 180] as const }));
+    const begun = (cloth: LayCloth, shapes: readonly LayShape[]): FoundLay | undefined =>
+      [...layOf(new LayJob(shapes, cloth), 5, () => true, [], [first.placed, best.placed])][0];
+    expect(begun(set.cloth, eitherWay)?.length).toBeCloseTo(best.length, 6);
+    const narrow = { ...set.cloth, width: set.cloth.width - 300 };
+    const there = begun(narrow, set.shapes);
+    expect(layFaults(set.shapes, narrow, there?.placed ?? [])).toEqual([]);
+    expect(there?.length).toBeGreaterThan(best.length);
+    const alone = [...layOf(new LayJob(set.shapes, narrow), 5, () => true)][0];
+    expect(there?.length).toBeCloseTo(alone?.length ?? 0, 6);
+  });
+});

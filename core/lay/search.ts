@@ -257,16 +257,23 @@ function mendedLay(job: LayJob, placed: readonly Placed[], random: Random, over:
 
 /**
  * The search for a short lay: a first one at once, or the one it goes on from, then ever shorter ones as they are found,
- * until `over` says that it is time. Each is free of overlap. Deterministic by its seed as far as the time allows.
+ * until `over` says that it is time. It begins from the shortest of those that are known already (found on another cloth,
+ * say) where one of them can lie so and is shorter. Each is free of overlap. Deterministic by its seed as far as the time
+ * allows.
  */
 export function* layOf(
   job: LayJob,
   seed: number,
   over: () => boolean,
   from: readonly Placed[] = [],
+  known: readonly (readonly Placed[])[] = [],
 ): Generator<FoundLay> {
   const random = randomOf(seed);
   let best = toldLay(job, from) ?? mendedLay(job, from, random, over) ?? firstLay(job);
+  for (const placed of known) {
+    const lay = toldLay(job, placed);
+    if (lay && lengthOf(job, lay) < lengthOf(job, best)) best = lay;
+  }
   yield found(job, best);
   const along = (w: number): number => (job.ways[w] as Way).bounds.right - (job.ways[w] as Way).bounds.left;
   const longest = Math.max(...job.copies.map(({ ways }) => Math.min(...ways.map(along))));
