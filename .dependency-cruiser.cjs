@@ -55,7 +55,22 @@ const doors = {
   to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$', '^core/method/sheets/.*\\.json$'] },
 };
 
-const stations = ['measure', 'choose', 'true', 'finish', 'cut', 'keep', 'people', 'sizes', 'advise', 'compare', 'steps', 'sheet', 'toile', 'batch'];
+const stations = [
+  'measure',
+  'choose',
+  'true',
+  'finish',
+  'cut',
+  'keep',
+  'people',
+  'sizes',
+  'advise',
+  'compare',
+  'steps',
+  'sheet',
+  'toile',
+  'batch',
+];
 
 module.exports = {
   forbidden: [

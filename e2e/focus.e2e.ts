@@ -30,6 +30,7 @@ const VIEWS = [
   '/demo/draft/lamp-plain/cut/chalk',
   '/demo/draft/lamp-plain/cut/make',
   '/demo/draft/lamp-plain/cut/lay',
+  '/demo/draft/lamp-plain/cut/many',
   '/demo/draft/rigger-work/toile',
 ];
 

@@ -1,9 +1,11 @@
 import { readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
 import DxfParser from 'dxf-parser';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from '@cantoo/pdf-lib';
 import { Key } from 'selenium-webdriver';
 import { describe, expect, it } from 'vitest';
+import { resize } from './browser.js';
 import { inRoom } from './harness.js';
 
 const room = inRoom();
@@ -167,5 +169,32 @@ describe('a garment for many', () => {
     await room.press('Save SVG');
     const svg = await readFile(await room.download('.svg'), 'utf8');
     for (const part of ['Front, Cook', 'Back, Lamp operator', 'Back, Ticket seller']) expect(svg).toContain(part);
+  });
+
+  it('has no fault of any grade in any of its looks, and runs off no side of a telephone', async () => {
+    await room.visit('/demo/draft/cook-kitchen/cut/many');
+    await applied();
+    const axe = await readFile(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+    const looks = [
+      ['Each body', '[role=row] .picture'],
+      ['Nest', '.nest-drawing'],
+      ['Spec', '[data-spec]'],
+      ['On cloth', '.lay-all'],
+    ] as const;
+    const found: string[] = [];
+    await room.driver.executeScript(axe);
+    for (const [look, ready] of looks) {
+      await room.press(look);
+      await room.find(ready);
+      const faults = await room.driver.executeAsyncScript<{ id: string; nodes: { html: string }[] }[]>(
+        'axe.run().then(r=>arguments[0](r.violations))',
+      );
+      found.push(...faults.map((f) => `${look} ${f.id}: ${f.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`));
+      await resize(room.driver, 390, 844, true);
+      const over = await room.driver.executeScript<number>('return document.documentElement.scrollWidth - innerWidth');
+      if (over > 1) found.push(`${look} runs ${over} px off the side`);
+      await resize(room.driver, 1280, 800);
+    }
+    expect(found).toEqual([]);
   });
 });

@@ -10,6 +10,7 @@ import type { OpenWork } from '../store/open-work.js';
 import { usePreferences, withUnit } from '../store/preferences.js';
 import { sheetOf } from '../store/sheets.js';
 import { changeUnit } from '../store/work-changes.js';
+import { STATION_WORDS } from './station-words.js';
 import { STATIONS, VIEWS, type StationId } from './stations.js';
 
 /** How often, and how long apart in ms, a line is looked for that is still being laid out. */
@@ -125,9 +126,9 @@ export function roomFindables({ draftId, pathOf, open, go }: Here): Findable[] {
     changeUnit(next)(open);
   };
   return [
-    ...STATIONS.map((s) => to('Station', `station-${s.id}`, s.label, s.also, pathOf(s.id))),
-    ...(draftId === undefined ? [] : VIEWS).map(({ id, label, also, station }) =>
-      to('View', `view-${id}`, label, also, `${pathOf(station)}/${id}`),
+    ...STATIONS.map((s) => to('Station', `station-${s.id}`, s.label, STATION_WORDS[s.id], pathOf(s.id))),
+    ...(draftId === undefined ? [] : VIEWS).map(({ id, label, station }) =>
+      to('View', `view-${id}`, label, STATION_WORDS[id], `${pathOf(station)}/${id}`),
     ),
     command('undo', 'Undo', 'back, take back', open.undo),
     command('redo', 'Redo', 'again, forward', open.redo),

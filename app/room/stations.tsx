@@ -20,8 +20,6 @@ export type BoardMaker = (instead?: Drawing, above?: Drawing) => ReactNode;
 interface ViewEntry {
   readonly id: string;
   readonly label: string;
-  /** Everyday words under which it is looked for as well. */
-  readonly also: string;
   readonly View: ComponentType<{ readonly board: BoardMaker }>;
   /** Whether the checks lie at its foot; not where they have nothing to say. */
   readonly tape?: false;
@@ -38,8 +36,6 @@ interface PlaceProps {
 interface StationEntry {
   readonly id: string;
   readonly label: string;
-  /** Everyday words under which it is looked for as well. */
-  readonly also: string;
   readonly key: string;
   readonly Icon: typeof Tune;
   readonly Bench?: ComponentType;
@@ -57,7 +53,6 @@ export const STATIONS = [
   {
     id: 'measure',
     label: 'Measure',
-    also: 'tape, figures, body, person, set',
     key: '1',
     Icon: Straighten,
     Place: lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation }))),
@@ -66,7 +61,6 @@ export const STATIONS = [
   {
     id: 'choose',
     label: 'Choose',
-    also: 'method, ease, fit, leg, build, house rules',
     key: '2',
     Icon: Tune,
     Bench: lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench }))),
@@ -74,26 +68,22 @@ export const STATIONS = [
       {
         id: 'advise',
         label: 'Which method',
-        also: 'advise, advice, suits',
         View: lazy(() => import('../advise/AdviseView.js').then((m) => ({ default: m.AdviseView }))),
         tape: false,
       },
       {
         id: 'compare',
         label: 'Compare methods and drafts',
-        also: 'overlay, difference, side by side',
         View: lazy(() => import('../compare/CompareView.js').then((m) => ({ default: m.CompareView }))),
       },
       {
         id: 'steps',
         label: 'Worked steps',
-        also: 'how to draft, learn, step by step',
         View: lazy(() => import('../steps/StepsView.js').then((m) => ({ default: m.StepsView }))),
       },
       {
         id: 'sheet',
         label: 'Method sheet',
-        also: 'formulas, own method, edit sheet',
         View: lazy(() => import('../sheet/SheetView.js').then((m) => ({ default: m.SheetView }))),
         tape: false,
       },
@@ -102,7 +92,6 @@ export const STATIONS = [
   {
     id: 'draft',
     label: 'Draft',
-    also: 'board, pieces, handles, lines',
     key: '3',
     Icon: Architecture,
     Bench: lazy(() => import('../board/DraftBench.js').then((m) => ({ default: m.DraftBench }))),
@@ -112,7 +101,6 @@ export const STATIONS = [
   {
     id: 'true',
     label: 'True',
-    also: 'checks, alterations, correct, fit',
     key: '4',
     Icon: Rule,
     Bench: lazy(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench }))),
@@ -121,31 +109,26 @@ export const STATIONS = [
       {
         id: 'it',
         label: 'True it',
-        also: 'correct all, fix, automatic',
         View: lazy(() => import('../true/TrueItView.js').then((m) => ({ default: m.TrueItView }))),
       },
       {
         id: 'walk',
         label: 'Walk the seams',
-        also: 'match seams, notches, seam lengths',
         View: lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView }))),
       },
       {
         id: 'curve',
         label: 'The body’s curve',
-        also: 'trace, flexible curve, photo, crotch shape, rise shape',
         View: lazy(() => import('../true/CurveView.js').then((m) => ({ default: m.CurveView }))),
       },
       {
         id: 'outline',
         label: 'Outline from a file',
-        also: 'svg, dxf, existing pattern, overlay, import',
         View: lazy(() => import('../true/reference/ReferenceView.js').then((m) => ({ default: m.ReferenceView }))),
       },
       {
         id: 'report',
         label: 'Check report',
-        also: 'print the checks, all checks, fit report',
         View: lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView }))),
         tape: false,
       },
@@ -154,7 +137,6 @@ export const STATIONS = [
   {
     id: 'finish',
     label: 'Finish',
-    also: 'style, band, waistband, fly, zip, pockets, hem, flare, casing, yoke, allowances, seams, cut list',
     key: '5',
     Icon: Checkroom,
     Place: lazy(() => import('../finish/FinishStation.js').then((m) => ({ default: m.FinishStation }))),
@@ -163,7 +145,6 @@ export const STATIONS = [
   {
     id: 'cut',
     label: 'Cut',
-    also: 'print, pdf, svg, dxf, paper, export, files',
     key: '6',
     Icon: ContentCut,
     Place: lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation }))),
@@ -171,42 +152,36 @@ export const STATIONS = [
       {
         id: 'chalk',
         label: 'Chalk sheet',
-        also: 'figures, draw by hand, chalk on cloth, moves, cutting table',
         View: lazy(() => import('../cut/ChalkView.js').then((m) => ({ default: m.ChalkView }))),
         tape: false,
       },
       {
         id: 'ready',
         label: 'Ready to cut',
-        also: 'before the shears, check list, measure again',
         View: lazy(() => import('../cut/ReadyView.js').then((m) => ({ default: m.ReadyView }))),
         tape: false,
       },
       {
         id: 'lay',
         label: 'Lay on cloth',
-        also: 'how much cloth, yardage, fabric, marker, nesting, buy, metres, yards',
         View: lazy(() => import('../cut/LayView.js').then((m) => ({ default: m.LayView }))),
         tape: false,
       },
       {
         id: 'make',
         label: 'Make sheet',
-        also: 'order of sewing, sew, construction, instructions',
         View: lazy(() => import('../cut/MakeView.js').then((m) => ({ default: m.MakeView }))),
         tape: false,
       },
       {
         id: 'spec',
         label: 'Spec sheet',
-        also: 'points of measure, tolerance, finished garment',
         View: lazy(() => import('../cut/SpecView.js').then((m) => ({ default: m.SpecView }))),
         tape: false,
       },
       {
         id: 'many',
         label: 'Many bodies',
-        also: 'crew, sizes, batch, grade, nest, uniform, apply to all, size run, zip',
         View: lazy(() => import('../batch/BatchView.js').then((m) => ({ default: m.BatchView }))),
         tape: false,
       },
@@ -215,13 +190,15 @@ export const STATIONS = [
   {
     id: 'toile',
     label: 'Toile',
-    also: 'versions, fitting, keep a version, history, basted, muslin',
     key: '7',
     Icon: PushPin,
     Bench: lazy(() => import('../toile/ToileBench.js').then((m) => ({ default: m.ToileBench }))),
     views: [],
   },
 ] as const satisfies readonly StationEntry[];
+
+/** The name of a view that is opened from a station. */
+export type ViewId = (typeof STATIONS)[number]['views'][number]['id'];
 
 /** The name of a station. */
 export type StationId = (typeof STATIONS)[number]['id'];
@@ -237,6 +214,6 @@ export const viewOf = (station: StationId, name: string | undefined): ViewEntry 
   stationNamed(station).views.find((v) => v.id === name);
 
 /** Every view with the station that it is opened from. */
-export const VIEWS: readonly (ViewEntry & { readonly station: StationId })[] = STATIONS.flatMap((s) =>
-  s.views.map((view) => ({ ...view, station: s.id })),
+export const VIEWS: readonly (ViewEntry & { readonly id: ViewId; readonly station: StationId })[] = STATIONS.flatMap(
+  (s) => s.views.map((view) => ({ ...view, station: s.id })),
 );

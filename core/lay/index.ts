@@ -10,7 +10,14 @@ export { inPlaceOf, lengthOfPlaced, turnedInPlace } from './moved.js';
 export { layFault } from './lay-refusal.js';
 export { boundsOf, type Corner } from './polygon.js';
 export { layAt, layOf, type FoundLay } from './search.js';
-export { sectionsJoined, sectionsOf, sectionsPaired, type LaidFor, type LaidSection, type Section } from './sections.js';
+export {
+  sectionsJoined,
+  sectionsOf,
+  sectionsPaired,
+  type LaidFor,
+  type LaidSection,
+  type Section,
+} from './sections.js';
 export {
   layCloth,
   orderLaid,
