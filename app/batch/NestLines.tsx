@@ -15,11 +15,11 @@ import { useBatch } from './batch-store.js';
 import { PenSample } from './NestDrawing.js';
 
 const ALIGNED: readonly (readonly [NestAlignment, string])[] = [
-  ['crease', 'Crease, at the crotch'],
+  ['crease', 'Crease at crotch'],
   ['crotch', 'Crotch point'],
-  ['side', 'Side end of the waist'],
-  ['centre', 'Centre end of the waist'],
-  ['hem', 'Crease, at the hem'],
+  ['side', 'Waist at side'],
+  ['centre', 'Waist at centre'],
+  ['hem', 'Crease at hem'],
 ];
 
 /** How the sizes are laid over one another, which line is which, and the nest as a file. */

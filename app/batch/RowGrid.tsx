@@ -29,8 +29,8 @@ function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): Grid
   return [
     {
       field: 'picture',
-      headerName: '',
-      width: 68,
+      headerName: 'Pieces',
+      width: 78,
       sortable: false,
       renderCell: ({ row: { row } }) =>
         row?.ok ? (

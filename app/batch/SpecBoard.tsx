@@ -93,7 +93,7 @@ function Sewn({
   const out = judged.filter((j) => j.points.some((p) => p.out)).length;
   return (
     <section aria-label="Sewn garments">
-      <h3>Sewn garments, measured</h3>
+      <h2>Sewn garments, measured</h2>
       <p className="quiet" data-sewn-out={out}>
         {run.sewn.length === 0
           ? 'Measure what was sewn and enter it here: what is out of tolerance is told.'
