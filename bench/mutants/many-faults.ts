@@ -65,7 +65,13 @@ export const MANY_FAULTS: readonly Fault[] = [
     'p.x - box.minX + GAP',
     NEST,
   ),
-  fault('names of sizes on one another', 'core/nest/nest-sheet.ts', 'index * TAGS_APART', '0 * TAGS_APART', NEST),
+  fault(
+    'names of sizes on one another',
+    'core/nest/nest-sheet.ts',
+    'step < steps && !clear(',
+    'step < 0 && !clear(',
+    NEST,
+  ),
   fault(
     'a layer of its own is passed over',
     'formats/dxf/groups.ts',
@@ -99,14 +105,14 @@ export const MANY_FAULTS: readonly Fault[] = [
     'core/lay/search.ts',
     'if (lay && lengthOf(job, lay) < lengthOf(job, best)) best = lay;',
     '',
-    'core/lay/lay.test',
+    'core/lay/lay',
   ),
   fault(
     'a longer known lay is begun from',
     'core/lay/search.ts',
     'lengthOf(job, lay) < lengthOf(job, best)',
     'lengthOf(job, lay) > 0',
-    'core/lay/lay.test',
+    'core/lay/lay',
   ),
   fault(
     'files of one name overwrite',

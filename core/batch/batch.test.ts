@@ -91,6 +91,18 @@ describe('a garment applied to a body', () => {
     expect(more?.length).toBeGreaterThan((cloth[0]?.length ?? 0) * 1.3);
   });
 
+  it('leaves out nothing that is near its band or out of it, and tells nothing that is in it', () => {
+    const plain = { ...garment, input: { ...garment.input, alterations: [] } };
+    const verdicts = new Set<string>();
+    for (const backRise of [340, 356, 369, 370, 400]) {
+      const { draft, asks } = made(appliedTo(plain, { figure: undefined, measured: { ...body, backRise } }));
+      const open = draft.checks.filter((c) => c.verdict === 'out' || c.verdict === 'near');
+      expect(new Set(asks.map((c) => c.id))).toEqual(new Set(open.map((c) => c.id)));
+      for (const { verdict } of asks) verdicts.add(verdict);
+    }
+    expect(verdicts).toEqual(new Set(['near', 'out']));
+  });
+
   it('is grown for a cloth that shrinks', () => {
     const shell = { ...houseCloth('shell', 'cm'), shrinkLength: 0.05 };
     const area = (cloths: BatchGarment['cloths']): number => {

@@ -68,11 +68,34 @@ const layerOf = (name: string, line: string): string =>
       .toUpperCase() || 'X'
   }_${line}`;
 
-/** The name of a size on its own line: each further along than the one before it, so that none stands on another. */
-function tag({ cut, name }: NestSize, index: number, move: (p: Point) => Point): Mark {
-  const length = pathLength(cut);
-  const at = move(placeAtLength(cut, (TAGS_FROM * length + index * TAGS_APART) % length).at);
-  return { kind: 'text', at: point(at.x + INSIDE, at.y - INSIDE), text: name, size: TAG, turn: 0 };
+/** How wide letters are taken, as a share of their height. */
+const LETTER_WIDTH = 0.56;
+
+/** The names of sizes, each on its own line where no name before it stands: further along than the last. */
+function tags(sizes: readonly NestSize[], move: (p: Point) => Point): Mark[] {
+  const taken: Box[] = [];
+  return sizes.map(({ cut, name }, i): Mark => {
+    const length = pathLength(cut);
+    const tagAt = (step: number): Point => {
+      const along = (TAGS_FROM * length + i * TAGS_APART + step * TAG) % length;
+      const at = move(placeAtLength(cut, along).at);
+      return point(at.x + INSIDE, at.y - INSIDE);
+    };
+    const boxAt = ({ x, y }: Point): Box => ({
+      minX: x,
+      maxX: x + name.length * TAG * LETTER_WIDTH,
+      minY: y - TAG,
+      maxY: y,
+    });
+    const clear = (box: Box): boolean =>
+      taken.every((t) => box.maxX < t.minX || t.maxX < box.minX || box.maxY < t.minY || t.maxY < box.minY);
+    const steps = Math.floor(length / TAG);
+    let step = 0;
+    while (step < steps && !clear(boxAt(tagAt(step)))) step++;
+    const at = tagAt(step);
+    taken.push(boxAt(at));
+    return { kind: 'text', at, text: name, size: TAG, turn: 0 };
+  });
 }
 
 function partMarks(part: NestPart, labels: NestLabels, lines: NestLines, move: (p: Point) => Point): Mark[] {
@@ -102,7 +125,7 @@ function partMarks(part: NestPart, labels: NestLabels, lines: NestLines, move: (
   return [
     ...outlines,
     { kind: 'line', role: 'grain', name: 'grain line', part: part.id, path: [line(top, bottom)] },
-    ...sizes.map((size, i) => tag(size, i, move)),
+    ...tags(sizes, move),
     ...said
       .filter((text) => text !== '')
       .map((text, i): Mark => ({

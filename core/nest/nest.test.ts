@@ -135,10 +135,18 @@ describe('a nest on one sheet', () => {
     const [front] = parts;
     const ofFront = tags.slice(0, front?.sizes.length);
     expect(ofFront.map((m) => (m.kind === 'text' ? m.text : ''))).toEqual(front?.sizes.map((s) => s.name));
-    ofFront.forEach((a, i) => {
-      for (const b of ofFront.slice(i + 1))
-        if (a.kind === 'text' && b.kind === 'text') expect(distance(a.at, b.at)).toBeGreaterThan(4);
-    });
+    let at = 0;
+    for (const part of parts) {
+      const ofPart = tags.slice(at, at + part.sizes.length);
+      at += part.sizes.length;
+      ofPart.forEach((a, i) => {
+        for (const b of ofPart.slice(i + 1)) {
+          if (a.kind !== 'text' || b.kind !== 'text') continue;
+          const beside = Math.abs(a.at.x - b.at.x) >= 2 * Math.min(a.text.length, b.text.length);
+          expect(beside || Math.abs(a.at.y - b.at.y) >= 4).toBe(true);
+        }
+      });
+    }
     expect(new Set(children.map((_, i) => sizePen(i).dash.join())).size).toBe(children.length);
   });
 

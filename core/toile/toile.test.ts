@@ -91,6 +91,11 @@ describe('from what was seen to causes', () => {
     expect(first('foldsUnderSeat')).toBe('backRiseLong');
     expect(first('waistStandsBehind')).toBe('waistWideBehind');
     expect(first('foldsUnderSeat', 'waistStandsBehind')).toBe('seatLineSloping');
+    // The two together weigh more than each by itself, added up.
+    const score = (...what: string[]): number =>
+      causesOf(looking(...what), plain, 'cm').find((c) => c.cause.id === 'seatLineSloping')?.score ?? NaN;
+    const [alone, both] = [score('foldsUnderSeat'), score('foldsUnderSeat', 'waistStandsBehind')];
+    expect(both).toBeGreaterThan(alone + score('waistStandsBehind') + 1e-6);
     expect(first('riseCutsIn', 'dragBackCrotch')).toBe('backExtensionShort');
     expect(first('acrossSeatTight')).toBe('seatTight');
     expect(first('hemLowInside')).toBe('insideLong');
