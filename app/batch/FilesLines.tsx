@@ -4,6 +4,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { useEffect, useRef, useState } from 'react';
 import { CHALK_HOUSE } from '../../core/chalk/index.js';
 import { setOf, valuesOf, type Run } from '../../core/kept/index.js';
+import { isMeasurementId } from '../../core/measure/index.js';
 import { specPage } from '../../core/make/index.js';
 import { BATCH_KINDS, type BatchKind } from '../../formats/batch-files.js';
 import { writePeople } from '../../formats/csv/index.js';
@@ -66,9 +67,11 @@ export function FilesLines({
       lines.map(({ body: { work } }) => {
         const set = setOf(work);
         const { name: who, figure } = work.person;
-        return { name: who, figure, date: set.date, taker: set.taker, note: set.note, values: valuesOf(set) };
+        // A size was measured on no day.
+        const date = run.of.from === 'people' ? set.date : '';
+        return { name: who, figure, date, taker: set.taker, note: set.note, values: valuesOf(set) };
       }),
-      [...new Set(lines.flatMap(({ body }) => Object.keys(valuesOf(setOf(body.work)))))] as never,
+      [...new Set(lines.flatMap(({ body }) => Object.keys(valuesOf(setOf(body.work))).filter(isMeasurementId)))],
       unit,
     );
     const started = startFiles(

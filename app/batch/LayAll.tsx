@@ -55,7 +55,7 @@ export function LayAll({
   const kind = kinds.includes(wanted) ? wanted : (kinds[0] ?? 'shell');
   const cloth = clothOf(draft.cloths, kind, unit);
   const laidOn = useStable(layCloth(draft.cloths, kind, unit));
-  const all = useLayAll(tasks, kind, laidOn);
+  const all = useLayAll(tasks, kind, laidOn, cloth);
   const fault = clothFault(cloth, (mm) => formatLength(mm, tape))?.told;
   const laid = all.sections.filter(isLaid);
   const joined = useMemo(() => sectionsJoined(laid, laidOn.gap), [laid, laidOn]);

@@ -39,6 +39,8 @@ export function useTrueAll(run: Run | undefined): Truing {
   const [said, setSaid] = useState<string>();
   const job = useRef<Job<unknown>>(undefined);
   const found = useRef(new Map<string, readonly TrueItChange[]>());
+  // What was begun for one run is kept with that one, whichever is in hand by then.
+  const keepThere = useRef<() => void>(undefined);
   useEffect(
     () => () => {
       job.current?.stop();
@@ -57,7 +59,7 @@ export function useTrueAll(run: Run | undefined): Truing {
       );
     const none = found.current.size - changed.length;
     setSaid(
-      `${changed.length} changed${none > 0 ? `; for ${none} nothing was found that helps` : ''}. Undo takes it back.`,
+      `${changed.length} changed${none > 0 ? `; for ${none} nothing was found that helps` : ''}.${changed.length > 0 ? ' Undo takes it back.' : ''}`,
     );
     setState(undefined);
     job.current = undefined;
@@ -70,6 +72,7 @@ export function useTrueAll(run: Run | undefined): Truing {
     start: (tasks) => {
       if (tasks.length === 0) return;
       found.current = new Map();
+      keepThere.current = keep;
       setSaid(undefined);
       setState({ done: 0, all: tasks.length });
       const started = startTrueAll(tasks, (key, changes) => {
@@ -90,7 +93,7 @@ export function useTrueAll(run: Run | undefined): Truing {
     },
     stop: () => {
       job.current?.stop();
-      keep();
+      keepThere.current?.();
     },
   };
 }

@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
 import type { BatchRow } from '../../core/batch/index.js';
+import type { ClothData } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import type { NestBody } from '../../core/nest/index.js';
 import type { TrueItChange } from '../../core/true-it/index.js';
@@ -51,8 +52,12 @@ export const startPieces = (tasks: readonly BatchTask[]): Job<readonly NestBody[
   runJob<Batcher, readonly NestBody[]>(worker, 'The sizes could not be drawn', (at) => at.pieces(tasks));
 
 /** Has the shapes of all bodies that lie on a cloth made in a worker. */
-export const startShapes = (tasks: readonly BatchTask[], kind: Cloth): Job<readonly BodyShapes[]> =>
-  runJob<Batcher, readonly BodyShapes[]>(worker, 'The shapes could not be made', (at) => at.shapes(tasks, kind));
+export const startShapes = (
+  tasks: readonly BatchTask[],
+  kind: Cloth,
+  lies: Pick<ClothData, 'nap' | 'fold'>,
+): Job<readonly BodyShapes[]> =>
+  runJob<Batcher, readonly BodyShapes[]>(worker, 'The shapes could not be made', (at) => at.shapes(tasks, kind, lies));
 
 /** Has the files of all bodies written into one zip in a worker. */
 export const startFiles = (

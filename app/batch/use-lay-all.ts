@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import type { ClothData } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import { sectionsOf, sectionsPaired, type FoundLay, type LayCloth, type Section } from '../../core/lay/index.js';
 import type { Job } from '../shared/job.js';
@@ -41,7 +42,12 @@ const NOBODY: readonly BodyShapes[] = [];
 const messageOf = (fault: unknown): string => (fault instanceof Error ? fault.message : String(fault));
 
 /** Lays the garments of all bodies on one cloth in workers, a section at a time in each; stopped, what is laid stays. */
-export function useLayAll(tasks: readonly BatchTask[], kind: Cloth, cloth: LayCloth): AllLaid {
+export function useLayAll(
+  tasks: readonly BatchTask[],
+  kind: Cloth,
+  cloth: LayCloth,
+  { nap, fold }: Pick<ClothData, 'nap' | 'fold'>,
+): AllLaid {
   const [state, setState] = useState<State>();
   const jobs = useRef(new Set<Job<unknown>>());
   const round = useRef(0);
@@ -51,7 +57,7 @@ export function useLayAll(tasks: readonly BatchTask[], kind: Cloth, cloth: LayCl
     for (const job of jobs.current) job.stop();
     jobs.current.clear();
   };
-  const of = `${kind} ${JSON.stringify(cloth)}`;
+  const of = `${kind} ${nap} ${fold} ${JSON.stringify(cloth)}`;
   useEffect(() => halt, [tasks, of]);
   const shown = state?.of === of && state.tasks === tasks ? state : undefined;
 
@@ -104,7 +110,7 @@ export function useLayAll(tasks: readonly BatchTask[], kind: Cloth, cloth: LayCl
       }
       const mine = run.current;
       setState({ tasks, of, bodies: NOBODY, sections: NONE, busy: true, fault: undefined });
-      const job = startShapes(tasks, kind);
+      const job = startShapes(tasks, kind, { nap, fold });
       jobs.current.add(job);
       job.answer
         .then((bodies) => {

@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import { finished, rowOf, type BatchRow, type Making } from '../../core/batch/index.js';
 import type { DraftInput } from '../../core/chain/index.js';
-import { clothOf } from '../../core/cloth/index.js';
+import type { ClothData } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import { garmentShapes, type LaidFor } from '../../core/lay/index.js';
 import type { NestBody } from '../../core/nest/index.js';
@@ -58,12 +58,18 @@ const worker = {
     });
   },
 
-  /** The shapes of each body's garment that lie on one cloth, with what its parts are called. */
-  shapes(tasks: readonly BatchTask[], kind: Cloth): readonly BodyShapes[] {
+  /**
+   * The shapes of each body's garment that lie on one cloth, as that cloth lies and by its nap, whatever a draft of its own
+   * has; with what its parts are called.
+   */
+  shapes(
+    tasks: readonly BatchTask[],
+    kind: Cloth,
+    { nap, fold }: Pick<ClothData, 'nap' | 'fold'>,
+  ): readonly BodyShapes[] {
     return tasks.flatMap(({ key, name, input, making }) => {
       const applied = finished(making, input);
       if (!applied.ok) return [];
-      const { nap, fold } = clothOf(making.cloths, kind, making.unit);
       const shapes = garmentShapes(applied.pieces, kind, nap, fold);
       const parts = applied.pieces.map(({ part }) => ({
         id: part.id,

@@ -40,6 +40,7 @@ export type Applied =
   | {
       readonly ok: true;
       readonly draft: Draft;
+      /** Its garment grown for the cloth, as the pieces are; its legs and figures are those that are worn. */
       readonly styled: Styled;
       readonly pieces: readonly Piece[];
       /** Checks that are not in their band, the worst first. */
@@ -66,15 +67,13 @@ export function finished({ style, allowances, cloths, unit }: Making, input: Dra
   const styled = draftGarment(draft, style, unit);
   const refusals = styled.told.flatMap((t) => (t.refusal ? [t.refusal] : []));
   if (refusals.length > 0) return { ok: false, refusals };
-  const pieces = piecesOf(
-    grownGarment(styled.garment, (kind) => shrinkageOf(cloths, kind)),
-    allowances,
-  );
+  const garment = grownGarment(styled.garment, (kind) => shrinkageOf(cloths, kind));
+  const pieces = piecesOf(garment, allowances);
   const { body, ledger } = draft.worked;
   return {
     ok: true,
     draft,
-    styled,
+    styled: { ...styled, garment },
     pieces,
     leftOut: draft.altered.told.flatMap((t) => (t.refusal ? [t.refusal] : [])),
     asks: worstFirst(draft.checks.filter((c) => c.verdict === 'out' || c.verdict === 'near')),

@@ -111,6 +111,11 @@ describe('a garment applied to a body', () => {
     };
     expect(area({ shell }) / area(undefined)).toBeGreaterThan(1.04);
     expect(area({ shell }) / area(undefined)).toBeLessThan(1.06);
+    // What is chalked follows the garment, what is cut the pieces: both are grown.
+    const { styled, pieces } = made(
+      appliedTo({ ...garment, cloths: { shell } }, { figure: undefined, measured: body }),
+    );
+    expect(styled.garment.parts).toEqual(pieces.map((p) => p.part));
   });
 
   it('is none where the body has not the four figures, or a component cannot be made: with the reason', () => {
