@@ -57,7 +57,13 @@ export const MANY_FAULTS: readonly Fault[] = [
   fault('every step is uneven', 'core/nest/grade.ts', '> UNEVEN;', '>= 0;', NEST),
   fault('no step is uneven', 'core/nest/grade.ts', '> UNEVEN;', '> 1e9;', NEST),
   fault('all sizes of one dash', 'core/nest/nest-sheet.ts', 'DASHES[index % DASHES.length]', 'DASHES[0]', NEST),
-  fault('all sizes on one layer', 'core/nest/nest-sheet.ts', 'layer: layerOf(size.name, ', "layer: layerOf('', ", NEST),
+  fault(
+    'all sizes on one layer',
+    'core/nest/nest-sheet.ts',
+    'layer: layerOf(size.name, role',
+    "layer: layerOf('', role",
+    NEST,
+  ),
   fault(
     'parts of a nest on one another',
     'core/nest/nest-sheet.ts',

@@ -4,3 +4,4 @@ export { testSquares } from './test-squares.js';
 export { layOnPages, type PageStep } from './paged-layout.js';
 export { wordsOfPage, type WrittenBlock, type WrittenPage, type WrittenRow } from './written.js';
 export { clearOfJoins, type Joins } from './fit-label.js';
+export { cutWords, sewingMarks } from './piece-marks.js';

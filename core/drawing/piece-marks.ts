@@ -196,6 +196,12 @@ function markLines(part: Part, mark: PartMark, move: Move): Mark[] {
 const isFrame = (mark: PartMark): boolean =>
   mark.kind === 'line' && (mark.meaning === 'level' || mark.meaning === 'crease');
 
+/** What is marked within a piece and at its cut edge, but for its frame: snips, darts and drills, folds, placements. */
+export const sewingMarks = (piece: Piece, move: Move): Mark[] => [
+  ...piece.part.marks.filter((mark) => !isFrame(mark)).flatMap((mark) => markLines(piece.part, mark, move)),
+  ...notchLines(piece, move),
+];
+
 /** Everything drawn of a piece, carried onto the sheet; stitching line and cut line bear the names of part and edge. */
 export function pieceMarks(
   piece: Piece,
@@ -230,8 +236,7 @@ export function pieceMarks(
           };
         })
       : []),
-    ...part.marks.filter((mark) => !isFrame(mark)).flatMap((mark) => markLines(part, mark, move)),
-    ...notchLines(piece, move),
+    ...sewingMarks(piece, move),
     ...grainLines(part, move),
     ...(choice.cut && choice.stitching ? allowanceMarks(piece, labels, move, turnedOver) : []),
     ...labelMarks(piece, labels, move, turnedOver),

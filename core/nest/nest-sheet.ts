@@ -1,4 +1,4 @@
-import { layOnPages, type Drawing, type LineStyle, type Mark, type PageStep } from '../drawing/index.js';
+import { cutWords, layOnPages, type Drawing, type LineStyle, type Mark, type PageStep } from '../drawing/index.js';
 import {
   boxOf,
   flatten,
@@ -115,12 +115,24 @@ function partMarks(part: NestPart, labels: NestLabels, lines: NestLines, move: (
     });
     return [
       ...(lines.cut ? [drawn('cut', size.cut, pen.weight)] : []),
+      ...size.marks.map((mark): Mark =>
+        mark.kind === 'line'
+          ? { ...mark, part: part.id, path: mapPath(mark.path, move), layer: layerOf(size.name, 'MARKS') }
+          : mark,
+      ),
       ...(lines.stitching ? [drawn('stitching', size.net, lines.cut ? pen.weight / 2 : pen.weight)] : []),
     ];
   });
   const [top, bottom] = middle.grain.map(move) as [Point, Point];
   const words = sizes.map((s) => s.name).join(', ');
-  const said = [part.name, labels.title, labels.method, `Sizes ${words}`, `Cut ${part.cut.count} of each`, labels.date];
+  const said = [
+    part.name,
+    labels.title,
+    labels.method,
+    `Sizes ${words}`,
+    `${cutWords(part.part)}, of each size`,
+    labels.date,
+  ];
   const at = point(Math.min(top.x, bottom.x) + 5, top.y + (bottom.y - top.y) * 0.35);
   return [
     ...outlines,

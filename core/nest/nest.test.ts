@@ -1,7 +1,7 @@
 import DxfParser from 'dxf-parser';
 import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
-import { distance, enclosedArea, mapPath, pathBox, pathLength } from '../geometry/index.js';
+import { distance, enclosedArea, nearestPlace, mapPath, pathBox, pathLength } from '../geometry/index.js';
 import { SHIPPED_CHARTS } from '../measure/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../piece/index.js';
 import { draftGarment } from '../style/index.js';
@@ -127,6 +127,27 @@ describe('a nest on one sheet', () => {
       for (const b of boxes.slice(i + 1))
         expect(a.maxX <= b.minX || b.maxX <= a.minX || a.maxY <= b.minY || b.maxY <= a.minY).toBe(true);
     });
+  });
+
+  it('has the snips, darts and folds of every size where its piece has them, and says how each part is cut', () => {
+    for (const part of parts) {
+      const [first] = part.sizes;
+      const piece = children[0]?.pieces.find((p) => p.part.id === part.id);
+      const snips = sheet.marks.filter((m) => m.kind === 'line' && m.part === part.id && m.role === 'notch');
+      const wanted = children.flatMap((b) => b.pieces.find((p) => p.part.id === part.id)?.notches ?? []);
+      expect(snips).toHaveLength(wanted.reduce((sum, n) => sum + n.count, 0));
+      // A snip begins on the cut line of its size, wherever the nest was moved to.
+      const cut = sheet.marks.find((m) => m.kind === 'line' && m.name === `${part.id}.cut.${first?.name ?? ''}`);
+      for (const snip of snips.slice(0, piece?.notches.filter((n) => n.count === 1).length)) {
+        if (snip.kind !== 'line' || cut?.kind !== 'line' || piece?.notches.some((n) => n.count === 2)) continue;
+        const [stroke] = snip.path;
+        if (stroke) expect(nearestPlace(cut.path, stroke.p0).distance).toBeLessThan(0.1);
+      }
+    }
+    const words = sheet.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : []));
+    expect(words).toContain('Cut 2, mirrored, of each size');
+    const layers = new Set(new DxfParser().parseSync(toDxf(sheet))?.entities.map((e) => e.layer));
+    expect(layers).toContain(`SIZE_${children[0]?.name ?? ''}_MARKS`);
   });
 
   it('names every size on its own line, no two names on one another, and tells sizes apart by dashes', () => {

@@ -1,4 +1,5 @@
-import { EDGE_LABELS, EDGE_WORDS, partOutline, type Cut, type Edge, type Part } from '../garment/index.js';
+import { sewingMarks, type Mark } from '../drawing/index.js';
+import { EDGE_LABELS, EDGE_WORDS, partOutline, type Edge, type Part } from '../garment/index.js';
 import { endOf, mapPath, pathLength, startOf, type Path, type Point } from '../geometry/index.js';
 import type { Piece } from '../piece/index.js';
 
@@ -29,6 +30,8 @@ export interface NestSize {
   readonly cut: Path;
   readonly net: Path;
   readonly points: readonly NestPoint[];
+  /** Snips, darts, drills, folds and placements. */
+  readonly marks: readonly Mark[];
   /** How long each edge is, by its name, in mm. */
   readonly lengths: readonly { readonly edge: string; readonly label: string; readonly mm: number }[];
   readonly grain: readonly [Point, Point];
@@ -39,7 +42,8 @@ export interface NestPart {
   readonly id: string;
   readonly name: string;
   readonly onFrame: boolean;
-  readonly cut: Cut;
+  /** Of what it is cut, how often and how: alike in all sizes. */
+  readonly part: Part;
   readonly sizes: readonly NestSize[];
 }
 
@@ -116,6 +120,7 @@ function sizeOf({ key, name }: NestBody, piece: Piece, by: NestAlignment): NestS
     name,
     cut: mapPath(cut, move),
     net: mapPath(partOutline(part), move),
+    marks: sewingMarks(piece, move),
     points: pointsOf(piece).map((p) => ({ ...p, at: move(p.at) })),
     lengths: numbered(
       part.edges.map(({ id, role, path }) => ({ edge: id, label: EDGE_LABELS[role], mm: pathLength(path) })),
@@ -131,13 +136,13 @@ function sizeOf({ key, name }: NestBody, piece: Piece, by: NestAlignment): NestS
 export function nestOf(bodies: readonly NestBody[], by: NestAlignment): readonly NestPart[] {
   const parts = new Map<string, Part>();
   for (const { pieces } of bodies) for (const { part } of pieces) if (!parts.has(part.id)) parts.set(part.id, part);
-  return [...parts.values()].map(({ id, name, onFrame, cut }) => ({
-    id,
-    name,
-    onFrame,
-    cut,
+  return [...parts.values()].map((part) => ({
+    id: part.id,
+    name: part.name,
+    onFrame: part.onFrame,
+    part,
     sizes: bodies.flatMap((body) => {
-      const piece = body.pieces.find((p) => p.part.id === id);
+      const piece = body.pieces.find((p) => p.part.id === part.id);
       return piece ? [sizeOf(body, piece, by)] : [];
     }),
   }));
