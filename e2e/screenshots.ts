@@ -92,7 +92,6 @@ await picture('toile', '/demo/draft/rigger-work/toile', '[data-fitting]', async 
   await room.section('Causes');
   await room.find('[data-cause]');
 });
-await picture('curve', '/demo/draft/puppeteer-black/true/curve', '.curve-drawing');
 await picture('outline', '/demo/draft/cook-copy/true/outline', '[data-reference-outline]', async () => {
   await room.press('Figures');
 });

@@ -2,6 +2,7 @@ import { Zip, ZipDeflate, ZipPassThrough, strToU8 } from 'fflate';
 import { finished, toldOf, type Making } from '../core/batch/index.js';
 import type { DraftInput } from '../core/chain/index.js';
 import { chalkPages, chalkSheet, type ChalkChoice } from '../core/chalk/index.js';
+import { grownWords } from '../core/cloth/index.js';
 import { DRAW_ALL, pieceSheet } from '../core/drawing/index.js';
 import { specOf, specPage } from '../core/make/index.js';
 import { cutListOf } from '../core/piece/index.js';
@@ -61,7 +62,7 @@ async function filesOf(
   const { draft, styled, pieces } = applied;
   const { unit, allowances } = making;
   const person = note === '' ? name : `${name}, ${note}`;
-  const method = draft.worked.sheet.name;
+  const method = draft.worked.sheet.name + grownWords(making.cloths);
   const head: PdfHead = { title: print.title, lines: [person, method], date: print.date };
   const labels = {
     title: print.title,

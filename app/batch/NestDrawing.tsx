@@ -74,6 +74,13 @@ export function NestDrawing({ parts, lines, arrows, focus, inHand }: NestDrawing
                 {lines.cut && (
                   <path className="nest-line" d={`${pathData(size.cut)}Z`} {...pen} strokeWidth={weightOf(mine)} />
                 )}
+                {mine &&
+                  size.marks.map(
+                    (mark, k) =>
+                      mark.kind === 'line' && (
+                        <path key={k} className="nest-line" d={pathData(mark.path)} strokeWidth={1.2} />
+                      ),
+                  )}
                 {lines.stitching && (
                   <path
                     className="nest-line nest-net"

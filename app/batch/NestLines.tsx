@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
+import { grownWords } from '../../core/cloth/index.js';
 import { nestSheet, type NestAlignment, type NestPart } from '../../core/nest/index.js';
 import { PAPERS, pageStep, toDxf, toSvg } from '../../formats/index.js';
 import { dayOf, type Run } from '../../core/kept/index.js';
@@ -38,7 +39,7 @@ export function NestLines({ run, parts }: { readonly run: Run; readonly parts: r
   const sheet = (paged: boolean): ReturnType<typeof nestSheet> =>
     nestSheet(
       parts ?? [],
-      { title: draft.name, method: methodName(draft), date: dayOf(draft.changed) },
+      { title: draft.name, method: methodName(draft) + grownWords(draft.cloths), date: dayOf(draft.changed) },
       { cut, stitching: stitching || !cut },
       paged && paper ? pageStep(paper) : undefined,
     );
@@ -48,7 +49,10 @@ export function NestLines({ run, parts }: { readonly run: Run; readonly parts: r
     setSaid(undefined);
     const head = {
       title: draft.name,
-      lines: [`Nest: ${longest?.sizes.map((s) => s.name).join(', ') ?? ''}`, methodName(draft)],
+      lines: [
+        `Nest: ${longest?.sizes.map((s) => s.name).join(', ') ?? ''}`,
+        methodName(draft) + grownWords(draft.cloths),
+      ],
       date: new Date(draft.changed),
     };
     startPrint(sheet(true), head, paper, { ink }, () => undefined)

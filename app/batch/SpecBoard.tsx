@@ -18,18 +18,15 @@ export interface Specified {
   readonly lines: readonly SpecLine[];
 }
 
-/** The points of measure of every size with what each may be off by, and sewn garments held against them. */
-export function SpecBoard({
-  run,
-  specified,
-  unit,
-  tape,
-}: {
+interface SpecBoardProps {
   readonly run: Run;
   readonly specified: readonly Specified[];
   readonly unit: Unit;
   readonly tape: Tape;
-}) {
+}
+
+/** The points of measure of every size with what each may be off by, and sewn garments held against them. */
+export function SpecBoard({ run, specified, unit, tape }: SpecBoardProps) {
   const first = specified[0]?.lines ?? [];
   const ids = [...new Set(specified.flatMap(({ lines }) => lines.map((l) => l.id)))];
   if (first.length === 0) return <p className="quiet">No garment could be made yet.</p>;
@@ -72,17 +69,7 @@ export function SpecBoard({
 }
 
 /** Sewn garments that were measured, each held against the spec of its size. */
-function Sewn({
-  run,
-  specified,
-  unit,
-  tape,
-}: {
-  readonly run: Run;
-  readonly specified: readonly Specified[];
-  readonly unit: Unit;
-  readonly tape: Tape;
-}) {
+function Sewn({ run, specified, unit, tape }: SpecBoardProps) {
   const change = useChange();
   const [wanted, setWanted] = useState<string>();
   const body = specified.find((s) => s.body.key === wanted) ?? specified[0];

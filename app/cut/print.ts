@@ -1,5 +1,5 @@
 import type { Draft } from '../../core/chain/index.js';
-import { shrinkageOf } from '../../core/cloth/index.js';
+import { grownWords, shrinkageOf } from '../../core/cloth/index.js';
 import { REQUIRED_IDS, measurementLabel } from '../../core/measure/index.js';
 import { pieceSheet, type Drawing, type SheetChoice, type SheetLabels } from '../../core/drawing/index.js';
 import { grownGarment, piecesOf, PROFILE_ROLES, type Allowances, type Piece } from '../../core/piece/index.js';
@@ -9,14 +9,6 @@ import { formatFigure, formatLength, tapeFor, type Tape } from '../../core/units
 import { dayOf, setOf, type Work } from '../../core/kept/index.js';
 import { pagedDrawing, type Paper } from '../../formats/index.js';
 import type { PdfHead } from '../../formats/pdf.js';
-
-const percent = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
-
-/** What the label says where the pieces were grown for a cloth that shrinks. */
-function grownWords({ cloths }: Work['draft']): string {
-  const { length, width } = shrinkageOf(cloths, 'shell');
-  return length === 0 && width === 0 ? '' : `; grown for shrinkage of ${percent(length)} × ${percent(width)}`;
-}
 
 /** The pieces of a draft as they are printed, all or one part of them, with what their labels say. */
 function printed(
@@ -28,7 +20,7 @@ function printed(
   const labels = {
     title: work.draft.name,
     person: `${work.person.name}, measured ${setOf(work).date}`,
-    method: draft.worked.sheet.name + grownWords(work.draft),
+    method: draft.worked.sheet.name + grownWords(work.draft.cloths),
     date: dayOf(work.draft.changed),
     allowance: (mm: number) => formatFigure(mm, tapeFor(work.person.unit)),
   };
@@ -81,7 +73,7 @@ export function printHead(draft: Draft, work: Work, tape: Tape): PdfHead {
     title: work.draft.name,
     lines: [
       `${work.person.name}, measured ${setOf(work).date}`,
-      `${sheet.name}${grownWords(work.draft)}: ${four.join(', ')}`,
+      `${sheet.name}${grownWords(work.draft.cloths)}: ${four.join(', ')}`,
       `Allowances: ${widths.join(', ')}`,
     ],
     date: new Date(work.draft.changed),

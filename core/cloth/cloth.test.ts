@@ -62,3 +62,12 @@ describe('what is wrong with a cloth', () => {
     if (fault) expect(fault.told).toMatch(/\. (Give|Cut|Wash) .+\.$/);
   });
 });
+
+describe('what a label says of a cloth that shrinks', () => {
+  it('is both shares in per cent, and nothing where it does not shrink', () => {
+    const shell = { ...houseCloth('shell', 'cm'), shrinkLength: 0.025, shrinkWidth: 0.01 };
+    expect(grownWords({ shell })).toBe('; grown for shrinkage of 2.5 % × 1 %');
+    expect(grownWords({ shell: houseCloth('shell', 'cm') })).toBe('');
+    expect(grownWords(undefined)).toBe('');
+  });
+});

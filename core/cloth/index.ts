@@ -13,4 +13,5 @@ export {
   type Nap,
   type Shrinkage,
 } from './cloth.js';
+export { grownWords } from './grown-words.js';
 export { clothFault, type ClothFault, type ClothField } from './cloth-fault.js';
