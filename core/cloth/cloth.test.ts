@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { clothFault, clothOf, clothsAtHand, houseCloth, laidWidth, shrinkageOf, type ClothData } from './index.js';
+import {
+  clothFault,
+  clothOf,
+  clothsAtHand,
+  grownWords,
+  houseCloth,
+  laidWidth,
+  shrinkageOf,
+  type ClothData,
+} from './index.js';
 
 const cloth = (facts: Partial<ClothData>): ClothData => ({ ...houseCloth('shell', 'cm'), ...facts });
 
