@@ -34,26 +34,29 @@ describe('a garment for many', () => {
 
     // One that is out is trued, for that body alone.
     await room.press(`Ask for something ${before}`);
-    await (await room.find('[data-body="stage-rigger"]')).click();
-    expect(await room.text('[data-body-in-hand]')).toContain('Measured 2026-09-20');
+    await (await room.find('[data-body="lead-puppeteer"]')).click();
+    const inHand = (): Promise<string> => room.text('[data-body-in-hand]');
+    expect(await inHand()).toContain('Measured 2026-10-05');
+    expect(await inHand()).toContain('✕ Back rise');
     await room.press('True it');
     await room.until(
       'nothing was told of it',
-      async () => (await room.text('.bench')).includes('Undo takes it back'),
+      async () => (await room.text('.bench')).includes('1 changed. Undo takes it back.'),
       LONG,
     );
-    await applied();
-    const after = await asking();
+    await room.until(
+      'its back rise is still out',
+      async () => /cloth/.test(await inHand()) && !(await inHand()).includes('Back rise'),
+      LONG,
+    );
+    expect(await asking()).toBeLessThanOrEqual(before);
     await room.press(`All 8`);
-    const hand = (): Promise<string> => cell('stage-rigger', 'hand');
-    if ((await room.text('.bench')).includes('1 changed')) {
-      expect(await hand()).toContain('by hand');
-      expect(after).toBeLessThanOrEqual(before);
-      await room.press('Give back to the garment');
-      await room.until('not given back', async () => (await hand()) === '');
-      await room.press('Undo');
-      await room.until('not by hand again', async () => (await hand()).includes('by hand'));
-    }
+    const hand = (): Promise<string> => cell('lead-puppeteer', 'hand');
+    expect(await hand()).toContain('by hand');
+    await room.press('Give back to the garment');
+    await room.until('not given back', async () => (await hand()) === '');
+    await room.press('Undo');
+    await room.until('not by hand again', async () => (await hand()).includes('by hand'));
 
     // The run is there again after the page was loaded anew.
     await room.saved();

@@ -94,9 +94,13 @@ export class RoomPage {
     }
   }
 
-  /** Opens a section of the bench by its name in the index. */
+  /** Opens a section of the bench by its name in the index, once nothing that is still being laid out is over it. */
   async section(label: string): Promise<void> {
-    await (await this.at(`//*[@role="tab"][starts-with(normalize-space(), "${label}")]`)).click();
+    const xpath = `//*[@role="tab"][starts-with(normalize-space(), "${label}")]`;
+    await this.until(`the section “${label}” cannot be pressed`, async () => {
+      await (await this.at(xpath)).click();
+      return true;
+    });
   }
 
   /** How a check stands, wherever it is folded: all of them are laid on the bench, and closed again. */
@@ -154,7 +158,6 @@ export class RoomPage {
     return plain((await (await this.fieldFor(label)).getAttribute('value')) ?? '');
   }
 
-  /** The text of everything that stands under a selector. */
   /** What one reads there; what is still fading in is waited for. */
   async text(css: string): Promise<string> {
     const there = await this.find(css);

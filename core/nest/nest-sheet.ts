@@ -1,6 +1,18 @@
-import { cutWords, layOnPages, type Drawing, type LineStyle, type Mark, type PageStep } from '../drawing/index.js';
+import {
+  cutWords,
+  fitLabel,
+  labelOffsets,
+  layOnPages,
+  testSquares,
+  type LabelLine,
+  type Drawing,
+  type LineStyle,
+  type Mark,
+  type PageStep,
+} from '../drawing/index.js';
 import {
   boxOf,
+  enclosedArea,
   flatten,
   line,
   mapPath,
@@ -50,6 +62,8 @@ const GAP = 15;
 const NAME = 11;
 const WORDS = 5.5;
 const TAG = 4;
+/** The longer side of the larger test square, in mm. */
+const SQUARE = 101.6;
 /** Names of sizes stand on their lines from this share of the outline on, so far apart and so far inside, in mm. */
 const TAGS_FROM = 0.04;
 const TAGS_APART = 16;
@@ -98,6 +112,28 @@ function tags(sizes: readonly NestSize[], move: (p: Point) => Point): Mark[] {
   });
 }
 
+/** What stands on a part, within its smallest size: all of it, or what there is room for. */
+function wordsWithin(part: NestPart, labels: NestLabels, wished: Point, move: (p: Point) => Point): Mark[] {
+  const area = ({ net }: NestSize): number => Math.abs(enclosedArea(net));
+  const smallest = part.sizes.reduce((a, b) => (area(b) < area(a) ? b : a));
+  const name: LabelLine = { text: part.name, size: NAME };
+  const small = (text: string): LabelLine => ({ text, size: WORDS });
+  const cut = small(`${cutWords(part.part)}, of each size`);
+  const sizes = small(`Sizes ${part.sizes.map((s) => s.name).join(', ')}`);
+  const all = [name, ...[labels.title, labels.method].map(small), sizes, cut, small(labels.date)];
+  for (const lines of [all, [name, sizes, cut], [{ ...name, size: WORDS }, cut], [{ ...name, size: WORDS }]]) {
+    const place = fitLabel(mapPath(smallest.net, move), lines, wished);
+    if (!place) continue;
+    const offsets = labelOffsets(lines);
+    return lines.map(({ text, size }, i): Mark => {
+      const down = (offsets[i] ?? 0) * place.scale;
+      const at = place.turn === 0 ? point(place.at.x, place.at.y + down) : point(place.at.x - down, place.at.y);
+      return { kind: 'text', at, text, size: size * place.scale, turn: place.turn, ...(i === 0 && { bold: true }) };
+    });
+  }
+  return [];
+}
+
 function partMarks(part: NestPart, labels: NestLabels, lines: NestLines, move: (p: Point) => Point): Mark[] {
   const { sizes } = part;
   const middle = sizes[Math.floor((sizes.length - 1) / 2)];
@@ -124,36 +160,18 @@ function partMarks(part: NestPart, labels: NestLabels, lines: NestLines, move: (
     ];
   });
   const [top, bottom] = middle.grain.map(move) as [Point, Point];
-  const words = sizes.map((s) => s.name).join(', ');
-  const said = [
-    part.name,
-    labels.title,
-    labels.method,
-    `Sizes ${words}`,
-    `${cutWords(part.part)}, of each size`,
-    labels.date,
-  ];
-  const at = point(Math.min(top.x, bottom.x) + 5, top.y + (bottom.y - top.y) * 0.35);
   return [
     ...outlines,
     { kind: 'line', role: 'grain', name: 'grain line', part: part.id, path: [line(top, bottom)] },
     ...tags(sizes, move),
-    ...said
-      .filter((text) => text !== '')
-      .map((text, i): Mark => ({
-        kind: 'text',
-        at: point(at.x, at.y + (i === 0 ? 0 : NAME * 0.4 + i * WORDS * 1.35)),
-        text,
-        size: i === 0 ? NAME : WORDS,
-        turn: 0,
-        ...(i === 0 && { bold: true }),
-      })),
+    ...wordsWithin(part, labels, point(Math.min(top.x, bottom.x) + 5, top.y + (bottom.y - top.y) * 0.35), move),
   ];
 }
 
 /**
  * A nest at full size on one sheet: every part once, with a line for each size that bears its name, told apart by dashes;
- * each part from a page's join on where `step` says what is kept of a page, in mm.
+ * each part from a page's join on where `step` says what is kept of a page, in mm;
+ * with test squares below them where it is one sheet.
  */
 export function nestSheet(
   parts: readonly NestPart[],
@@ -172,9 +190,13 @@ export function nestSheet(
     const move = (p: Point): Point => point(p.x - box.minX + GAP + laid.x, p.y - box.minY + GAP + laid.y);
     return partMarks(part, labels, lines, move);
   });
+  const width = Math.max(1, ...at.map(({ x }, i) => x + (sizes[i]?.width ?? 0)));
+  const height = Math.max(1, ...at.map(({ y }, i) => y + (sizes[i]?.height ?? 0)));
+  // On pages the squares stand on the overview.
+  if (step) return { width, height, marks };
   return {
-    width: Math.max(1, ...at.map(({ x }, i) => x + (sizes[i]?.width ?? 0))),
-    height: Math.max(1, ...at.map(({ y }, i) => y + (sizes[i]?.height ?? 0))),
-    marks,
+    width: Math.max(width, 2 * GAP + SQUARE),
+    height: height + SQUARE + GAP,
+    marks: [...marks, ...testSquares(point(GAP, height))],
   };
 }
