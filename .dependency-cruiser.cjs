@@ -34,6 +34,7 @@ const stages = [
   'older',
   'workbook',
   'kept',
+  'practice',
   'demo',
 ];
 
@@ -70,6 +71,7 @@ const stations = [
   'sheet',
   'toile',
   'batch',
+  'practise',
 ];
 
 module.exports = {

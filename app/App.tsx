@@ -13,6 +13,7 @@ const Welcome = lazy(async () => ({ default: (await import('./room/Welcome.js'))
 const ShelfPage = lazy(async () => ({ default: (await import('./keep/ShelfPage.js')).ShelfPage }));
 const CrewPage = lazy(async () => ({ default: (await import('./people/CrewPage.js')).CrewPage }));
 const SizesPage = lazy(async () => ({ default: (await import('./sizes/SizesPage.js')).SizesPage }));
+const Practising = lazy(async () => ({ default: (await import('./practise/Practising.js')).Practising }));
 const FormsPage = lazy(async () => ({ default: (await import('./people/FormsPage.js')).FormsPage }));
 const PersonPage = lazy(async () => ({ default: (await import('./people/PersonPage.js')).PersonPage }));
 const PersonRoom = lazy(async () => ({ default: (await import('./room/PersonRoom.js')).PersonRoom }));
@@ -51,6 +52,7 @@ function Views() {
           <Route path="/:room" element={<ShelfPage />} />
           <Route path="/:room/crew" element={<CrewPage />} />
           <Route path="/:room/sizes" element={<SizesPage />} />
+          <Route path="/:room/practise/:lessonId?" element={<Practising />} />
           <Route path="/:room/forms" element={<FormsPage />} />
           <Route path="/:room/person/:personId/history" element={<PersonPage />} />
           <Route path="/:room/person/:personId" element={<PersonRoom />} />

@@ -195,7 +195,7 @@ export function ShelfPage() {
                 }}
                 onHandOver={() => {
                   void saveBook(
-                    { people: [person], drafts: [draft], charts: [] },
+                    { people: [person], drafts: [draft], charts: [], practice: [] },
                     fileName(`${person.name} ${draft.name}`),
                   );
                 }}

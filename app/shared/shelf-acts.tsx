@@ -16,6 +16,8 @@ import { isHalfTyped } from './half-typed.js';
 /** Something done to a room, with what it is called. */
 export interface ShelfAct extends ShelfChange {
   readonly said: string;
+  /** True where nothing is told of it: what is done shows by itself. */
+  readonly quiet?: boolean;
 }
 
 /** Acts on a room with undo: how to act, how to tell, and what the page shows of it. */
@@ -27,7 +29,7 @@ export interface ShelfActs {
 }
 
 /** The places beside the drafts at which something is done; each undoes only what was done there. */
-export type ShelfPlace = 'shelf' | 'crew' | 'charts';
+export type ShelfPlace = 'shelf' | 'crew' | 'charts' | 'practise';
 
 /**
  * Everything a page does to the room is an act of the change log: it can be undone, by button, by key and from the
@@ -44,7 +46,7 @@ export function useShelfActs(room: RoomId, place: ShelfPlace): ShelfActs {
   /** Carries something out and tells what came of it. */
   const carriedOut = async (
     write: () => Promise<Written | undefined>,
-    done: { readonly words: string; readonly undo: boolean },
+    done: { readonly words: string; readonly undo: boolean } | undefined,
     clashed: (clashes: readonly RecordChange[]) => string | Promise<string>,
   ): Promise<void> => {
     try {
@@ -58,13 +60,13 @@ export function useShelfActs(room: RoomId, place: ShelfPlace): ShelfActs {
     }
   };
 
-  const act = async ({ said, ...change }: ShelfAct): Promise<void> => {
+  const act = async ({ said, quiet = false, ...change }: ShelfAct): Promise<void> => {
     const here = contentOf(queryClient.getQueryData<Shelf>(shelfKey(room)));
     const changes = shelfChanges(here, change);
     if (changes.length === 0) return;
     await carriedOut(
       () => doAt(room, place, said, changes, acts),
-      { words: said, undo: true },
+      quiet ? undefined : { words: said, undo: true },
       async (clashes) => {
         const { sayClashes } = await import('./clashes-said.js');
         return `Changed in another window meanwhile: ${sayClashes(clashes, reader)}. Nothing was written; look at it and try again.`;

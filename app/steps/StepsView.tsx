@@ -5,13 +5,14 @@ import Next from '@mui/icons-material/NavigateNext';
 import Play from '@mui/icons-material/PlayArrow';
 import Pause from '@mui/icons-material/Pause';
 import { useEffect, useMemo, type ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
 import { stepsOf, type StepSum, type WorkedStep } from '../../core/steps/index.js';
 import type { Drawn } from '../board/drawn-board.js';
 import { withFractions } from '../shared/fractions.js';
 import { ViewHead } from '../shared/ViewHead.js';
-import { useComputed, useUnit } from '../store/work-context.js';
+import { useComputed, useUnit, useWork } from '../store/work-context.js';
 import { StepDrawing } from './StepDrawing.js';
-import { StepPicture } from './StepPicture.js';
+import { StepPicture } from '../shared/StepPicture.js';
 import { useSteps } from './steps-store.js';
 
 /** How long a step stands while the steps are played, in ms. */
@@ -55,6 +56,9 @@ function StepWords({ step }: { step: WorkedStep }) {
 export function StepsView({ board }: { board: (over: (drawn: Drawn) => ReactNode) => ReactNode }) {
   const draft = useComputed((c) => c.draft);
   const unit = useUnit();
+  const { room = 'own' } = useParams();
+  const practised = useWork(({ work: { draft: d } }) => (d.sheet ? `own:${d.id}` : d.method));
+  const practisePath = `/${room}/practise/own?${new URLSearchParams({ method: practised, level: unit === 'in' ? 'eighths' : 'halves' }).toString()}`;
   const { at: wanted, playing, set } = useSteps();
   const steps = useMemo(() => (draft ? stepsOf(draft, unit) : []), [draft, unit]);
   const last = Math.max(0, steps.length - 1);
@@ -136,6 +140,9 @@ export function StepsView({ board }: { board: (over: (drawn: Drawn) => ReactNode
                 </li>
               ))}
             </ol>
+            <Button component={Link} to={practisePath} variant="outlined">
+              Practise this method
+            </Button>{' '}
             <Button
               variant="contained"
               onClick={() => {

@@ -5,7 +5,7 @@ import { readActs, readRecord } from './database.js';
 import { crossOut, noteUnwritten } from './journal.js';
 import { onWritten, wroteRecords } from './queries.js';
 import type { RoomId } from './rooms.js';
-import { outlineNow, workChanges, workWith, type OpenWork } from './open-work.js';
+import { isOfWork, outlineNow, workChanges, workWith, type OpenWork } from './open-work.js';
 
 /** How saving stands. */
 export type SaveState = 'saved' | 'saving' | 'conflict' | 'failed';
@@ -119,7 +119,7 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
         if (work === written && unwritten.size === 0 && dropped.length === 0) break;
         const batch = batchNow(work, force);
         if (batch.changes.length > 0 || batch.put.length > 0) state.setState({ save: 'saving' });
-        const mine = ({ kind }: RecordRef): KeptRecord | undefined => (kind === 'chart' ? undefined : work[kind]);
+        const mine = ({ kind }: RecordRef): KeptRecord | undefined => (isOfWork(kind) ? work[kind] : undefined);
         const outcome = await writeBatch(room, batch, force ? mine : undefined);
         if (!outcome.ok) {
           state.setState({ save: 'conflict', clashes: outcome.clashes });
@@ -158,7 +158,7 @@ export function startAutosave(room: RoomId, open: OpenWork, keepsDraft = true): 
     if (where !== room || by === 'here') return;
     const { work } = open.state.getState();
     const ours = records.filter(
-      ({ kind, id }) => kind !== 'chart' && id === work[kind].id && (keepsDraft || kind === 'person'),
+      ({ kind, id }) => isOfWork(kind) && id === work[kind].id && (keepsDraft || kind === 'person'),
     );
     if (!ours.some(({ record }) => record !== undefined)) return;
     if (running || state.getState().save !== 'saved') missed = [...missed, ...ours];

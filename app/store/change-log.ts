@@ -7,7 +7,7 @@ import {
   type RecordChange,
   type RecordRef,
 } from '../../core/kept/index.js';
-import { database, nextRevision, STORE_OF } from './database.js';
+import { database, nextRevision, RECORD_STORES, STORE_OF } from './database.js';
 import type { Versioned } from './room-schema.js';
 import type { RoomId } from './rooms.js';
 import { wholly } from './wholly.js';
@@ -59,7 +59,9 @@ export async function writeBatch(
   instead?: (ref: RecordRef) => KeptRecord | undefined,
 ): Promise<Written> {
   const db = await database(room);
-  const tx = db.transaction(['people', 'drafts', 'charts', 'acts', 'meta'], 'readwrite', { durability: 'strict' });
+  const tx = db.transaction([...RECORD_STORES, 'acts', 'meta'], 'readwrite', {
+    durability: 'strict',
+  });
   const found = await Promise.all(
     changes.map(async (change) => ({
       change,

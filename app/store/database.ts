@@ -1,5 +1,14 @@
 import { openDB, type IDBPDatabase, type StoreNames } from 'idb';
-import type { Act, KeptChart, KeptDraft, KeptOf, Person, RecordKind, WorkbookContent } from '../../core/kept/index.js';
+import type {
+  Act,
+  KeptChart,
+  KeptDraft,
+  KeptOf,
+  Person,
+  Practice,
+  RecordKind,
+  WorkbookContent,
+} from '../../core/kept/index.js';
 import type { renew } from './renew.js';
 import type { Schema, Versioned } from './room-schema.js';
 import type { RoomId } from './rooms.js';
@@ -7,26 +16,31 @@ import { storage } from './storage.js';
 import { knock } from './windows.js';
 
 /** The store that holds the records of a kind. */
-export const STORE_OF = { person: 'people', draft: 'drafts', chart: 'charts' } as const satisfies Record<
-  RecordKind,
-  StoreNames<Schema>
->;
+export const STORE_OF = {
+  person: 'people',
+  draft: 'drafts',
+  chart: 'charts',
+  practice: 'practice',
+} as const satisfies Record<RecordKind, StoreNames<Schema>>;
 
 /** Everything kept in a room. */
 export interface Shelf {
   readonly people: readonly Versioned<Person>[];
   readonly drafts: readonly Versioned<KeptDraft>[];
   readonly charts: readonly Versioned<KeptChart>[];
+  readonly practice: readonly Versioned<Practice>[];
 }
 
-/** What is kept in a room, without its revisions. */
-export const contentOf = (shelf: Shelf | undefined): WorkbookContent => ({
-  people: shelf?.people.map((p) => p.value) ?? [],
-  drafts: shelf?.drafts.map((d) => d.value) ?? [],
-  charts: shelf?.charts.map((c) => c.value) ?? [],
-});
+/** The stores of records. */
+export const RECORD_STORES = Object.values(STORE_OF);
 
-const VERSION = 8;
+/** What is kept in a room, without its revisions. */
+export const contentOf = (shelf: Shelf | undefined): WorkbookContent =>
+  Object.fromEntries(
+    RECORD_STORES.map((store) => [store, shelf?.[store].map(({ value }) => value) ?? []]),
+  ) as unknown as WorkbookContent;
+
+const VERSION = 9;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
@@ -52,6 +66,7 @@ async function opened(room: RoomId): Promise<IDBPDatabase<Schema>> {
       }
       if (from < 2) db.createObjectStore('charts', { keyPath: 'id' });
       if (from < 7) db.createObjectStore('acts', { keyPath: 'id' }).createIndex('place', ['place', 'rank']);
+      if (from < 9) db.createObjectStore('practice', { keyPath: 'id' });
       // A room that cannot be brought along stays whole as it was.
       older?.renew(tx, from).catch(() => {
         tx.abort();
@@ -102,8 +117,8 @@ export function nextRevision(before = 0): number {
 /** Reads a whole room. The demo room is filled with the demo workbook when it is first entered. */
 export async function readShelf(room: RoomId): Promise<Shelf> {
   const db = await filled(room);
-  const [people, drafts, charts] = await Promise.all([db.getAll('people'), db.getAll('drafts'), db.getAll('charts')]);
-  return { people, drafts, charts };
+  const lists = await Promise.all(RECORD_STORES.map(async (store) => [store, await db.getAll(store)] as const));
+  return Object.fromEntries(lists) as unknown as Shelf;
 }
 
 /** One record of a room; nothing where it is not there. */

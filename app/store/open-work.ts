@@ -14,6 +14,7 @@ import {
   type Act,
   type KeptOutline,
   type RecordChange,
+  type RecordKind,
   type Work,
 } from '../../core/kept/index.js';
 import { newAct } from './change-log.js';
@@ -137,12 +138,15 @@ export const workChanges = (was: Work, is: Work): RecordChange[] =>
     was[kind] === is[kind] ? [] : (changeOf({ kind, id: is[kind].id }, was[kind], is[kind]) ?? []),
   );
 
+/** True for what an open work consists of. */
+export const isOfWork = (kind: RecordKind): kind is keyof Work => kind === 'person' || kind === 'draft';
+
 /** The work with changes made to it; nothing where they do not fit it any more. */
 export function workWith(work: Work, changes: readonly RecordChange[]): Work | undefined {
   let now: Work | undefined = work;
   for (const change of changes) {
     const { kind } = change;
-    if (kind === 'chart' || !now || clashesOf(now[kind], change).length > 0) return undefined;
+    if (!isOfWork(kind) || !now || clashesOf(now[kind], change).length > 0) return undefined;
     const made = recordWith(now[kind], change);
     now = made && { ...now, [kind]: made };
   }

@@ -1,7 +1,7 @@
 import { QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
-import type { Act, KeptRecord, RecordKind, RecordRef } from '../../core/kept/index.js';
+import type { Act, KeptRecord, RecordRef } from '../../core/kept/index.js';
 import type { KeptNow } from './change-log.js';
-import { readActs, readRecord, readShelf, resetDemo, type Shelf } from './database.js';
+import { readActs, readRecord, readShelf, resetDemo, STORE_OF, type Shelf } from './database.js';
 import type { Versioned } from './room-schema.js';
 import type { RoomId } from './rooms.js';
 import { askToPersist } from './storage.js';
@@ -32,8 +32,6 @@ export function onWritten(then: Listener): () => void {
   };
 }
 
-const LIST_OF: Readonly<Record<RecordKind, keyof Shelf>> = { person: 'people', draft: 'drafts', chart: 'charts' };
-
 /** A list with a record in the place of the one of its id, at the end where there is none, or without it. */
 function withRecord(list: readonly Versioned<KeptRecord>[], { id, record }: KeptNow): readonly Versioned<KeptRecord>[] {
   const at = list.findIndex((r) => r.id === id);
@@ -47,7 +45,7 @@ function show(room: RoomId, records: readonly KeptNow[], by: 'here' | 'elsewhere
     shelfKey(room),
     (shelf) =>
       shelf &&
-      records.reduce<Shelf>((now, r) => ({ ...now, [LIST_OF[r.kind]]: withRecord(now[LIST_OF[r.kind]], r) }), shelf),
+      records.reduce<Shelf>((now, r) => ({ ...now, [STORE_OF[r.kind]]: withRecord(now[STORE_OF[r.kind]], r) }), shelf),
   );
   for (const listener of listeners) listener(room, records, by);
 }

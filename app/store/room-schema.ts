@@ -1,5 +1,5 @@
 import type { DBSchema } from 'idb';
-import type { Act, KeptChart, KeptDraft, Person } from '../../core/kept/index.js';
+import type { Act, KeptChart, KeptDraft, Person, Practice } from '../../core/kept/index.js';
 
 /** A record with a mark that grows at every write, so that two windows never overwrite one another unseen. */
 export interface Versioned<T> {
@@ -13,6 +13,7 @@ export interface Schema extends DBSchema {
   people: { key: string; value: Versioned<Person> };
   drafts: { key: string; value: Versioned<KeptDraft> };
   charts: { key: string; value: Versioned<KeptChart> };
+  practice: { key: string; value: Versioned<Practice> };
   acts: { key: string; value: Act; indexes: { place: [string, number] } };
   meta: { key: string; value: string };
 }

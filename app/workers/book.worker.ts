@@ -30,7 +30,7 @@ const reader = {
   },
   /** What has to be put on the shelf once the conflicts are decided. */
   merged(decisions: Decisions): WorkbookContent {
-    if (!theirs || !mine) return { people: [], drafts: [], charts: [] };
+    if (!theirs || !mine) return { people: [], drafts: [], charts: [], practice: [] };
     return mergeWorkbooks(mine, theirs, decisions, () => crypto.randomUUID());
   },
 };

@@ -7,4 +7,5 @@ export const DEMO_WORKBOOK: WorkbookContent = {
   people: [...PEOPLE],
   drafts: [...DRAFTS],
   charts: [],
+  practice: [],
 };

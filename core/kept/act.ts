@@ -1,11 +1,12 @@
 import { clashesWith, patched, patchesBetween, reversed, same, valueAt, type Patch } from './patch.js';
-import type { KeptChart, KeptDraft, Person } from '../workbook/index.js';
+import type { KeptChart, KeptDraft, Person, Practice } from '../workbook/index.js';
 
 /** What is kept of each kind. */
 export interface KeptOf {
   readonly person: Person;
   readonly draft: KeptDraft;
   readonly chart: KeptChart;
+  readonly practice: Practice;
 }
 
 /** A kind of record. */

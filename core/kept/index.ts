@@ -53,6 +53,7 @@ export type {
   KeptDraft,
   MeasurementSet,
   Person,
+  Practice,
   Run,
   Trace,
   Workbook,

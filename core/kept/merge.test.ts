@@ -4,7 +4,7 @@ import { mergeWorkbooks, planMerge, type Person, type Side, type WorkbookContent
 
 let n = 0;
 const newId = (): string => `new-${++n}`;
-const empty: WorkbookContent = { people: [], drafts: [], charts: [] };
+const empty: WorkbookContent = { people: [], drafts: [], charts: [], practice: [] };
 const only = (more: Partial<WorkbookContent>): WorkbookContent => ({ ...empty, ...more });
 const cellist = DEMO_WORKBOOK.people.find((p) => p.id === 'cellist') as Person;
 const set = cellist.sets[0] as Person['sets'][number];
@@ -19,6 +19,7 @@ function after(mine: WorkbookContent, theirs: WorkbookContent, side: Side): Work
     ...b,
   ];
   return {
+    practice: [],
     people: join(mine.people, put.people),
     drafts: join(mine.drafts, put.drafts),
     charts: join(mine.charts, put.charts),

@@ -1,4 +1,12 @@
-import type { KeptChart, KeptDraft, MeasurementSet, Person, Trace, WorkbookContent } from '../workbook/index.js';
+import type {
+  KeptChart,
+  KeptDraft,
+  MeasurementSet,
+  Person,
+  Practice,
+  Trace,
+  WorkbookContent,
+} from '../workbook/index.js';
 
 /** Which side of a conflict is kept. Keeping both is always possible; nothing is lost unless a maker says so. */
 export type Side = 'mine' | 'theirs' | 'both';
@@ -185,6 +193,20 @@ function mergeById<T extends KeptDraft | KeptChart>(
   });
 }
 
+/** Practice of both sides as one: of each item, that which was practised last. */
+function mergePractice(mine: readonly Practice[], theirs: readonly Practice[]): Practice[] {
+  const here = new Map(mine.map((p) => [p.id, p]));
+  return theirs.flatMap((there): Practice[] => {
+    const known = here.get(there.id);
+    if (!known) return [there];
+    const items = { ...known.items };
+    for (const [id, item] of Object.entries(there.items)) {
+      if ((items[id]?.last ?? '') < item.last) items[id] = item;
+    }
+    return same(sortedKeys(items), sortedKeys(known.items)) ? [] : [{ ...known, items }];
+  });
+}
+
 /**
  * What has to be put on the shelf to merge a file into what is here: people are one person by id, or by name where a
  * maker says so; every set of both sides is kept. What is not decided keeps both sides.
@@ -222,5 +244,10 @@ export function mergeWorkbooks(
     const personId = movedTo.get(draft.personId);
     return personId === undefined ? draft : { ...draft, personId };
   });
-  return { people, drafts, charts: mergeById('chart', mine.charts, theirs.charts, decided, newId) };
+  return {
+    people,
+    drafts,
+    charts: mergeById('chart', mine.charts, theirs.charts, decided, newId),
+    practice: mergePractice(mine.practice, theirs.practice),
+  };
 }

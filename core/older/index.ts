@@ -99,8 +99,11 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
-/** The thirteenth version only adds that a draft may be applied to many bodies. */
-const from13 = (book: Json): Json => ({ ...book, version: 14 });
+/** The fifteenth version has what was practised. */
+const from14 = (book: Json): Json => ({ ...book, version: 15, practice: [] });
+
+/** The fourteenth version only adds that a draft may be applied to many bodies. */
+const from13 = (book: Json): Json => from14({ ...book, version: 14 });
 
 const from12 = (book: Json): Json => from13({ ...book, version: 13, drafts: each(book['drafts'], draftFrom12) });
 
@@ -169,5 +172,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 10) return from10(book);
   if (book['version'] === 11) return from11(book);
   if (book['version'] === 12) return from12(book);
-  return book['version'] === 13 ? from13(book) : book;
+  if (book['version'] === 13) return from13(book);
+  return book['version'] === 14 ? from14(book) : book;
 }

@@ -13,15 +13,17 @@ import {
   type Person,
   type Workbook,
 } from './schema.js';
+import { practiceSchema, type Practice } from './practice-schema.js';
 
 const twice = (what: string): FileRefusal => fileRefusal('workbook', 'workbookIdTwice', { what });
 
 /** References that lead nowhere: a draft without its person or set, or an id used twice. */
-function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts'>): FileRefusal | undefined {
+function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts' | 'practice'>): FileRefusal | undefined {
   const people = new Map(book.people.map((p) => [p.id, p]));
   if (people.size !== book.people.length) return twice('people');
   if (new Set(book.drafts.map((d) => d.id)).size !== book.drafts.length) return twice('drafts');
   if (new Set(book.charts.map((c) => c.id)).size !== book.charts.length) return twice('size charts');
+  if (new Set(book.practice.map((p) => p.id)).size !== book.practice.length) return twice('practice');
   for (const p of book.people) {
     if (new Set(p.sets.map((s) => s.id)).size !== p.sets.length) return twice(`sets of “${p.name}”`);
   }
@@ -35,10 +37,11 @@ function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts'>): 
   return undefined;
 }
 
-const headSchema = workbookSchema.omit({ people: true, drafts: true, charts: true }).extend({
+const headSchema = workbookSchema.omit({ people: true, drafts: true, charts: true, practice: true }).extend({
   people: z.array(z.unknown()),
   drafts: z.array(z.unknown()),
   charts: z.array(z.unknown()),
+  practice: z.array(z.unknown()),
 });
 
 const damaged = (path: readonly PropertyKey[], fault: string | undefined): Outcome<never, FileRefusal> =>
@@ -70,7 +73,10 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
     const issue = head.error.issues[0];
     return damaged(issue?.path ?? [], issue?.message);
   }
-  const total = head.data.people.length + head.data.drafts.length + head.data.charts.length;
+  const total = [head.data.people, head.data.drafts, head.data.charts, head.data.practice].reduce(
+    (sum, list) => sum + list.length,
+    0,
+  );
   let done = 0;
   const readAll = <T>(name: string, items: readonly unknown[], schema: z.ZodType<T>): Outcome<T[], FileRefusal> => {
     const found: T[] = [];
@@ -92,7 +98,15 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
   if (!drafts.ok) return drafts;
   const charts = readAll<KeptChart>('charts', head.data.charts, sizeChartSchema);
   if (!charts.ok) return charts;
-  const book: Workbook = { ...head.data, people: people.value, drafts: drafts.value, charts: charts.value };
+  const practice = readAll<Practice>('practice', head.data.practice, practiceSchema);
+  if (!practice.ok) return practice;
+  const book: Workbook = {
+    ...head.data,
+    people: people.value,
+    drafts: drafts.value,
+    charts: charts.value,
+    practice: practice.value,
+  };
   const broken = brokenReference(book);
   if (broken) return refused(broken);
   return good(book);
@@ -103,8 +117,9 @@ export interface WorkbookContent {
   readonly people: readonly Person[];
   readonly drafts: readonly KeptDraft[];
   readonly charts: readonly KeptChart[];
+  readonly practice: readonly Practice[];
 }
 
 /** A workbook as the text of a file. */
 export const writeWorkbook = (book: WorkbookContent, written: Date): string =>
-  `${JSON.stringify({ format: WORKBOOK_FORMAT, version: WORKBOOK_VERSION, written: written.toISOString(), people: book.people, drafts: book.drafts, charts: book.charts }, undefined, 2)}\n`;
+  `${JSON.stringify({ format: WORKBOOK_FORMAT, version: WORKBOOK_VERSION, written: written.toISOString(), people: book.people, drafts: book.drafts, charts: book.charts, practice: book.practice }, undefined, 2)}\n`;

@@ -2,11 +2,12 @@ import { z } from 'zod';
 import { WAIST_SCHOOLS } from '../draft/index.js';
 import { MEASUREMENT_IDS, PAIR_FIGURE_IDS } from '../measure/index.js';
 import { alterationSchema, traceSchema } from './alteration-schema.js';
+import { practiceSchema } from './practice-schema.js';
 import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 14;
+export const WORKBOOK_VERSION = 15;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -322,10 +323,11 @@ export const workbookSchema = z
     people: z.array(personSchema),
     drafts: z.array(draftSchema),
     charts: z.array(sizeChartSchema),
+    practice: z.array(practiceSchema),
   })
   .meta({
     title: 'Upstride workbook',
-    description: 'All people, measurement sets, drafts and own size charts of one workroom.',
+    description: 'All people, measurement sets, drafts, own size charts and practice of one workroom.',
   });
 
 /** A dated set of measurements. */

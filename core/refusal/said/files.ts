@@ -11,6 +11,7 @@ interface Damage {
 }
 
 const WORKBOOK_NAME = 'Choose a file that ends in .upstride.json.';
+const LESSON_NAME = 'Choose a file that ends in .lesson.json or .result.json.';
 const OLDER_COPY = 'Open an older copy of it.';
 const OWN_SHEET = 'Open a method sheet that was saved from here.';
 const SAVE_LINES = 'Save the outline as SVG or DXF.';
@@ -20,6 +21,12 @@ const megabytes = (bytes: number): number => bytes / 1024 / 1024;
 
 /** Refusals of workbooks and method sheets, of outlines from a file, and of traces. */
 export const FILES_SAID = {
+  lessonUnread: (): Said => ['This file is damaged or is not a lesson: it cannot be read.', LESSON_NAME],
+  lessonForeign: (): Said => ['This file is neither an Upstride lesson nor what came of one.', LESSON_NAME],
+  lessonDamaged: ({ place, fault }: Damage): Said => [
+    `This lesson is damaged at “${place}”: ${shape(fault)}.`,
+    LESSON_NAME,
+  ],
   workbookUnread: (): Said => ['This file is damaged or is not a workbook: it cannot be read.', WORKBOOK_NAME],
   workbookForeign: (): Said => ['This file is not an Upstride workbook.', WORKBOOK_NAME],
   workbookNewer: ({ version, reads }: { readonly version: number; readonly reads: number }): Said => [

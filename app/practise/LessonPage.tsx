@@ -1,0 +1,208 @@
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { newDraft, newPerson, type Practice, type WorkbookContent } from '../../core/kept/index.js';
+import type { Sheet } from '../../core/method/index.js';
+import {
+  COURSE,
+  practised,
+  unitOfLevel,
+  writeResult,
+  type Lesson,
+  type LessonOnBody,
+} from '../../core/practice/index.js';
+import { PageHead } from '../head/PageHead.js';
+import { newId } from '../shared/new-id.js';
+import { Opening } from '../shared/Opening.js';
+import { fileName, saveFile } from '../shared/save-file.js';
+import { useShelfActs, type ShelfActs } from '../shared/shelf-acts.js';
+import { contentOf, type Shelf } from '../store/database.js';
+import { queryClient, shelfKey, useShelf } from '../store/queries.js';
+import { roomOf, type RoomId } from '../store/rooms.js';
+import { LessonEnd } from './LessonEnd.js';
+import { lessonNamed, useLessonSheet, type NamedLesson } from './lesson-source.js';
+import { LineTask } from './LineTask.js';
+import { PaperSoFar } from './PaperSoFar.js';
+import { SumTask } from './SumTask.js';
+import { TapeTask } from './TapeTask.js';
+import { useLesson, type Answered } from './use-lesson.js';
+import './practise.css';
+
+/** A lesson: of the course, handed over by a teacher, or put together. */
+export function LessonPage() {
+  const room = roomOf(useParams()['room']);
+  const id = useParams()['lessonId'] ?? '';
+  const [query] = useSearchParams();
+  const shelf = useShelf(room);
+  const acts = useShelfActs(room, 'practise');
+  const content = useMemo(() => contentOf(shelf.data), [shelf.data]);
+  // What was due as the lesson began is asked, whatever is answered meanwhile.
+  const [named, setNamed] = useState<NamedLesson & { readonly at: string }>();
+  const at = `${id} ${query.toString()}`;
+  const found = named?.at === at ? named : shelf.isSuccess ? lessonNamed(id, query, content) : undefined;
+  if (found && named?.at !== at) setNamed({ ...found, at });
+  const lesson = found?.lesson;
+  const sheet = useLessonSheet(lesson, content);
+  const title = lesson?.title ?? 'Practise';
+  const missing = shelf.isSuccess && (!lesson || sheet === null);
+  return (
+    <>
+      <PageHead room={room} title={title} undoRedo={acts.undoRedo} />
+      <main id="page" className="page practise">
+        <p className="practise-back">
+          <Link to={`/${room}/practise`}>Practise</Link>
+        </p>
+        <h1>{title}</h1>
+        {lesson && lesson.about !== '' && <p className="quiet">{lesson.about}</p>}
+        {missing ? (
+          <p>
+            This lesson is not here. It may have been taken away, or its method belongs to a draft that was deleted.
+          </p>
+        ) : lesson && sheet && shelf.isSuccess ? (
+          <LessonRun key={at} room={room} lesson={lesson} only={found.only} sheet={sheet} acts={acts} />
+        ) : (
+          <Opening className="quiet" />
+        )}
+        {acts.message}
+      </main>
+    </>
+  );
+}
+
+const shelfNow = (room: RoomId): WorkbookContent => contentOf(queryClient.getQueryData<Shelf>(shelfKey(room)));
+
+/** The record under which a lesson's answers are counted: its method or subject, or the lesson that was handed over. */
+const practiceOf = (lesson: Lesson, { practice }: WorkbookContent, name: string): Practice =>
+  practice.find((p) => p.lesson?.id === lesson.id) ??
+  practice.find((p) => p.id === idOf(lesson)) ?? { id: idOf(lesson), name, items: {} };
+
+const idOf = (lesson: Lesson): string => lesson.subject ?? lesson.method ?? lesson.id;
+
+/** A lesson counts as done where so many of its first answers are right. */
+const DONE = 0.8;
+
+function LessonRun({
+  room,
+  lesson,
+  only,
+  sheet,
+  acts,
+}: {
+  readonly room: RoomId;
+  readonly lesson: Lesson;
+  readonly only: ReadonlySet<string> | undefined;
+  readonly sheet: Sheet;
+  readonly acts: ShelfActs;
+}) {
+  const { now, answer, next, again } = useLesson(lesson, sheet, only);
+  const go = useNavigate();
+  const unit = unitOfLevel(lesson.level);
+  const asked = now?.asked[now.at];
+  const name = lesson.subject ? lesson.title : sheet.name;
+  const count = (what: Answered): void => {
+    if (!asked) return;
+    const practice = practiceOf(lesson, shelfNow(room), name);
+    const { id } = asked.exercise;
+    const item = practised(practice.items[id], what.asked, what.outcome, what.slips, what.hints > 0, new Date());
+    const put = [{ ...practice, items: { ...practice.items, [id]: item } }];
+    void acts.act({ said: `Practised “${what.asked}”`, quiet: true, put: { practice: put } });
+    answer(what);
+  };
+  const goOn = (): void => {
+    next();
+    if (!now || now.at + 1 < now.asked.length || !COURSE.some((l) => l.id === lesson.id)) return;
+    const { practice } = shelfNow(room);
+    const course = practice.find((p) => p.id === 'course') ?? { id: 'course', name: 'Course', items: {} };
+    const first = now.answers.slice(0, now.asked.filter((a) => !a.again).length);
+    const right = first.filter((a) => a.verdict === 'right' || a.verdict === 'near').length;
+    const outcome = right >= DONE * first.length ? 'right' : 'missed';
+    const item = practised(course.items[lesson.id], lesson.title, outcome, [], false, new Date());
+    const put = [{ ...course, items: { ...course.items, [lesson.id]: item } }];
+    void acts.act({ said: `Went through “${lesson.title}”`, quiet: true, put: { practice: put } });
+  };
+  if (!now) return <p>On no body of this kind does the lesson give anything to ask. Take other figures.</p>;
+  if (!asked) {
+    const body = now.asked[0]?.on;
+    return (
+      <LessonEnd
+        room={room}
+        lesson={lesson}
+        answers={now.answers}
+        onAgain={again}
+        onKeep={
+          body &&
+          (() => {
+            void keepAsDraft(acts, lesson, sheet, body, room, (path) => void go(path));
+          })
+        }
+        onSave={(learner) => {
+          const result = {
+            lesson: { ...lesson, seed: now.seed },
+            learner,
+            ended: new Date().toISOString(),
+            answers: [...now.answers],
+          };
+          saveFile(`${fileName(`${lesson.title} ${learner}`)}.result.json`, writeResult(result), 'application/json');
+        }}
+      />
+    );
+  }
+  const { exercise, on } = asked;
+  const key = `${now.seed} ${now.at}`;
+  return (
+    <>
+      <p className="practise-where" role="status" data-asked={now.at + 1}>
+        {now.at + 1} of {now.asked.length}
+        {asked.again ? ', once more on other figures' : ''}. {exercise.title}
+      </p>
+      <progress
+        className="practise-progress"
+        max={now.asked.length}
+        value={now.at}
+        aria-label="How far the lesson is"
+      />
+      {exercise.kind === 'sum' && on ? (
+        <div className="practise-two">
+          <SumTask key={key} sum={exercise.sum} onAnswer={count} onNext={goOn} />
+          <PaperSoFar on={on} unit={unit} step={exercise.step} usual={exercise.usual} />
+        </div>
+      ) : exercise.kind === 'tape' ? (
+        <TapeTask key={key} tape={exercise.tape} unit={unit} onAnswer={count} onNext={goOn} />
+      ) : (
+        on &&
+        exercise.kind !== 'sum' && (
+          <LineTask key={key} exercise={exercise} on={on} unit={unit} onAnswer={count} onNext={goOn} />
+        )
+      )}
+    </>
+  );
+}
+
+/** Keeps the body of a lesson with its draft, so that the piece can be cut, printed and changed as any other. */
+async function keepAsDraft(
+  acts: ShelfActs,
+  lesson: Lesson,
+  sheet: Sheet,
+  { measured }: LessonOnBody,
+  room: RoomId,
+  open: (path: string) => void,
+): Promise<void> {
+  const now = new Date();
+  const unit = unitOfLevel(lesson.level);
+  const fresh = newPerson(newId, `Practice body, ${lesson.title.toLowerCase()}`, unit, now);
+  const person = {
+    ...fresh,
+    sets: fresh.sets.map((s) => ({ ...s, note: 'Made up for a lesson.', values: { ...measured } })),
+  };
+  const draft = {
+    ...newDraft(newId, person, lesson.title, now),
+    method: sheet.basedOn ?? sheet.id,
+    choices: { ...lesson.choices },
+    ...(sheet.basedOn !== undefined && { sheet }),
+  };
+  await acts.act({
+    said: `Kept “${lesson.title}” as a draft`,
+    quiet: true,
+    put: { people: [person], drafts: [draft] },
+  });
+  open(`/${room}/draft/${draft.id}/cut`);
+}

@@ -1,0 +1,100 @@
+import type { Draft } from '../chain/index.js';
+import { measurementLabel, type MeasurementId } from '../measure/index.js';
+import { stepsOf } from '../steps/index.js';
+import type { Lesson } from '../workbook/index.js';
+import { unitOfLevel, wrongTape, type WrongTape } from './bodies.js';
+import { curveTasks, pointTasks, type CurveTask, type PointTask } from './lines.js';
+import { subjectSums, subjectWords } from './subject-sums.js';
+import { methodSums, type SetSum } from './sums.js';
+
+/** One thing that is asked: a sum, a point, a curve, or the wrong tape among figures. */
+export type Exercise = {
+  readonly id: string;
+  readonly step: string;
+  /** Where in the work it stands: `Front: put the crotch point`. */
+  readonly title: string;
+  /** What is usually done wrong there. */
+  readonly usual: string;
+} & (
+  | { readonly kind: 'sum'; readonly sum: SetSum }
+  | { readonly kind: 'point'; readonly task: PointTask }
+  | { readonly kind: 'curve'; readonly task: CurveTask }
+  | { readonly kind: 'tape'; readonly tape: WrongTape }
+);
+
+const ALL = ['sums', 'points', 'curves'] as const;
+
+/** What a lesson asks on a draft, in the order of the work. */
+export function exercisesOn(draft: Draft, lesson: Lesson): Exercise[] {
+  const unit = unitOfLevel(lesson.level);
+  if (lesson.subject !== undefined && lesson.subject !== 'measuring') {
+    const { label, about } = subjectWords(lesson.subject);
+    return subjectSums(lesson.subject, draft, unit).map((sum) => ({
+      id: sum.id,
+      step: lesson.subject ?? '',
+      title: label,
+      usual: about,
+      kind: 'sum' as const,
+      sum,
+    }));
+  }
+  const ask: readonly (typeof ALL)[number][] = lesson.ask ?? ALL;
+  const wanted = (step: string): boolean => lesson.steps?.includes(step) ?? true;
+  const sums = ask.includes('sums') ? methodSums(draft, unit) : [];
+  const points = ask.includes('points') ? pointTasks(draft, unit) : [];
+  const curves = ask.includes('curves') ? curveTasks(draft, unit) : [];
+  const steps = [
+    { id: 'girths', title: 'Work out the girths', slip: '' },
+    ...stepsOf(draft, unit).map(({ id, panel, title, slip }) => ({
+      id,
+      title: panel ? `${panel === 'front' ? 'Front' : 'Back'}: ${title.toLowerCase()}` : title,
+      slip,
+    })),
+  ];
+  return steps
+    .filter(({ id }) => wanted(id))
+    .flatMap(({ id: step, title, slip }): Exercise[] => {
+      const about = { step, title, usual: slip };
+      return [
+        ...sums
+          .filter((s) => s.step === step)
+          .flatMap((s) => s.sums)
+          .map((sum): Exercise => ({ ...about, id: sum.id, kind: 'sum', sum })),
+        ...points
+          .filter((p) => p.step === step)
+          .map((task): Exercise => ({ ...about, id: task.id, kind: 'point', task })),
+        ...curves
+          .filter((c) => c.step === step)
+          .map((task): Exercise => ({ ...about, id: task.id, kind: 'curve', task })),
+      ];
+    });
+}
+
+/** So many tables of figures are gone through where nothing else is said. */
+const TABLES = 3;
+
+/** Tables of figures, each with one that is wrong, by a seed. */
+export const tapesFor = (lesson: Lesson, seed: number): Exercise[] =>
+  Array.from({ length: lesson.times ?? TABLES }, (_, i) => {
+    const tape = wrongTape(seed + i * 101, lesson.level);
+    return {
+      id: `tape.${tape.wrong}`,
+      step: 'measuring',
+      title: 'Measuring',
+      usual: 'A figure is written down and never held against the others.',
+      kind: 'tape' as const,
+      tape,
+    };
+  });
+
+/** The measurement that was picked as the wrong one, held against the one that is. */
+export function judgeTape(
+  { wrong, said, shows }: WrongTape,
+  picked: MeasurementId,
+): { readonly verdict: 'right' | 'wrong'; readonly said: string } {
+  const name = measurementLabel(wrong).toLowerCase();
+  const why = `${said} ${shows}`;
+  return picked === wrong
+    ? { verdict: 'right', said: `Right, the ${name}. ${why}` }
+    : { verdict: 'wrong', said: `The ${measurementLabel(picked).toLowerCase()} is sound; it is the ${name}. ${why}` };
+}

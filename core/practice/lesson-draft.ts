@@ -1,0 +1,49 @@
+import { computeDraft, EMPTY_INPUT, type Draft } from '../chain/index.js';
+import type { Measured } from '../measure/index.js';
+import { formulaFor, SHEETS_OWN_FIT, type Sheet } from '../method/index.js';
+import { snapTo } from '../units/index.js';
+import type { Lesson } from '../workbook/index.js';
+import { practiceBody, unitOfLevel } from './bodies.js';
+import { exercisesOn, type Exercise } from './exercises.js';
+import { stepOf } from './paper-sum.js';
+
+/** A lesson on a body: its figures, its draft, and what is asked. */
+export interface LessonOnBody {
+  readonly seed: number;
+  readonly measured: Measured;
+  readonly draft: Draft;
+  readonly exercises: readonly Exercise[];
+}
+
+/** How far a knit for practice stretches, as a share. */
+const KNIT_STRETCH = 0.5;
+/** So many bodies are tried until one gives something to ask. */
+const TRIES = 40;
+
+/** A pair of about a body's size, for a method that drafts from one, in mm. */
+const pairOf = (hip: number, step: number): Measured => ({
+  pairFrontThigh: snapTo(0.29 * hip, step),
+  pairThigh: snapTo(0.665 * hip, step),
+});
+
+/** A lesson by a sheet on the body of a seed; on the next that gives something to ask. Nothing where none does. */
+export function lessonOn(sheet: Sheet, lesson: Lesson, seed: number): LessonOnBody | undefined {
+  const step = stepOf(unitOfLevel(lesson.level));
+  const choices = lesson.choices ?? {};
+  const knit = formulaFor(sheet.fitClass, choices) === 'knit' || sheet.fitClass === 'knit';
+  for (let i = 0; i < TRIES; i += 1) {
+    const body = practiceBody(seed + i, lesson.level, sheet.meantFor);
+    const measured = sheet.needs.some((id) => id.startsWith('pair')) ? { ...body, ...pairOf(body.hip, step) } : body;
+    const drafted = computeDraft({
+      ...EMPTY_INPUT,
+      sheet,
+      measured,
+      fit: knit ? { stretch: KNIT_STRETCH } : SHEETS_OWN_FIT,
+      choices,
+    });
+    if (!drafted.ok) continue;
+    const exercises = exercisesOn(drafted.value, lesson);
+    if (exercises.length > 0) return { seed: seed + i, measured, draft: drafted.value, exercises };
+  }
+  return undefined;
+}
