@@ -19,7 +19,9 @@ export function AnswerTable({ answers }: { readonly answers: readonly LessonAnsw
             <th scope="col">Answer</th>
             <th scope="col">Verdict</th>
             <th scope="col">Hints</th>
-            <th scope="col">What was told</th>
+            <th scope="col" className="practise-told">
+              What was told
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -153,7 +153,7 @@ function placeSaid(p: Point, { panel }: PointTask, { draft }: LessonOnBody, unit
   const show = (mm: number): string => formatLength(Math.abs(mm), tapeFor(unit));
   const centre = draft.block[panel].points.corner.x;
   const down = `${show(p.y)} ${p.y >= 0 ? 'below' : 'above'} the waist line`;
-  const fromSide = `${show(p.x)} ${p.x >= 0 ? 'in from' : 'outside'} the side frame`;
+  const fromSide = `${show(p.x)} ${p.x >= 0 ? 'inside' : 'outside'} the side frame`;
   const fromCentre = `${show(p.x - centre)} ${p.x > centre ? 'beyond' : 'short of'} the centre frame`;
   return withFractions(`${down}; ${fromSide}; ${fromCentre}.`);
 }

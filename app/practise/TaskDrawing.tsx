@@ -34,7 +34,7 @@ interface TaskDrawingProps {
 
 /** Signs on the drawing are so large, in hundredths of what is shown. */
 const GRIP = 1.6;
-const WORDS = 2.6;
+const WORDS = 3;
 
 /** The front lies with its side at the right, as on the board: x is turned. */
 const turned = (panel: PanelName): 1 | -1 => (panel === 'front' ? -1 : 1);

@@ -137,7 +137,7 @@ export function wrongTape(seed: number, level: FigureLevel): WrongTape {
   const unit = unitOfLevel(level);
   for (let tries = 0; ; tries += 1) {
     const body = practiceBody(seed + tries * 7919, level);
-    const ids = Object.keys(body) as (keyof PracticeBody  )[];
+    const ids = Object.keys(body) as (keyof PracticeBody)[];
     const wrong = ids[Math.floor(random() * ids.length)] ?? 'waist';
     const [said, change] = FAULTS[Math.floor(random() * FAULTS.length)] ?? HALF_A_GIRTH;
     const was = body[wrong] ?? 0;

@@ -153,6 +153,21 @@ function tightestOf(bends: readonly number[]): number {
   );
 }
 
+/** The place of a line of points that is nearest to a point, and how far that is, in mm. */
+function nearestOn(points: readonly Point[], p: Point): { readonly at: Point; readonly distance: number } {
+  let best = { at: p, distance: Infinity };
+  for (const [i, b] of points.entries()) {
+    const a = points[i - 1];
+    if (!a) continue;
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const along = Math.min(1, Math.max(0, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (dx * dx + dy * dy || 1)));
+    const at = { x: a.x + along * dx, y: a.y + along * dy };
+    const away = distance(at, p);
+    if (away < best.distance) best = { at, distance: away };
+  }
+  return best;
+}
+
 const PART_OF_LINE = [
   'at its beginning',
   'in the first half',
@@ -171,19 +186,19 @@ const TIGHT = 2.2;
 export function judgeCurve({ label, master }: CurveTask, drawn: Cubic, unit: Unit): JudgedLine {
   const path: Path = [drawn];
   const whole = pathLength(master);
+  const theirLine = shares.map((share) => pointAtPlace(master, placeAtLength(master, share * whole)));
+  const myLine = shares.map((share) => pointAt(drawn, share));
   let off = 0;
   let at = 0;
   let side = 0;
-  for (const share of shares) {
-    const p = pointAtPlace(master, placeAtLength(master, share * whole));
-    const near = nearestPlace(path, p);
-    if (near.distance > off) {
-      off = near.distance;
-      at = share;
-      side = p.y - pointAt(drawn, near.t).y;
-    }
-    off = Math.max(off, nearestPlace(master, pointAt(drawn, share)).distance);
+  for (const [i, p] of theirLine.entries()) {
+    const near = nearestOn(myLine, p);
+    if (near.distance <= off) continue;
+    off = near.distance;
+    at = i / PLACES;
+    side = p.y - near.at.y;
   }
+  for (const p of myLine) off = Math.max(off, nearestOn(theirLine, p).distance);
   const length = pathLength(path);
   const [mine, theirs] = [bendsOf(path, length), bendsOf(master, whole)];
   const [turns, wanted] = [turnsOf(mine, length, COUNTED_DRAWN), turnsOf(theirs, whole, COUNTED)];
