@@ -10,6 +10,8 @@ const VIEWS = [
   '/demo',
   '/demo/crew',
   '/demo/sizes',
+  '/demo/practise',
+  '/demo/practise/own?method=quarter-and-half&level=eighths&ask=curves',
   '/demo/forms?people=cellist&unit=cm',
   '/demo/person/lead-puppeteer/history',
   '/demo/draft/rigger-work/measure',

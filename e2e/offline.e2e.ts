@@ -20,6 +20,8 @@ const VIEWS = [
   '/demo',
   '/demo/crew',
   '/demo/sizes',
+  '/demo/practise',
+  '/demo/practise/first-line',
   '/demo/forms',
   '/demo/person/cellist/history',
   ...[

@@ -52,9 +52,14 @@ await picture('many', '/demo/draft/lamp-plain/cut/many', '.bench button', async 
   await room.section('Nest');
 });
 await picture('choose', '/demo/draft/rigger-work/choose', '.choice');
-await picture('advise', '/demo/draft/puppeteer-black/choose/advise', '[data-advice]', async () => {
-  await (await room.at('//label[span[.="For"]]//option[@value="tailored"]')).click();
-});
+await picture(
+  'practise',
+  '/demo/practise/own?method=quarter-and-half&level=eighths&ask=curves',
+  '[data-task]',
+  async () => {
+    await room.press('Ask what it is worth');
+  },
+);
 await picture('compare', '/demo/draft/cellist-dress/choose/compare', '.compare-drawing', async () => {
   for (const id of ['close', 'front-first']) {
     await (await room.at(`//label[span[.="Lay over"]]//option[@value="method:${id}"]`)).click();

@@ -84,7 +84,10 @@ describe('a draft that is drawn otherwise than when it was kept', () => {
     if (!then.ok) throw new Error('it is drawn');
     const kept = { ...draft, outline: keptOutline(then.value.block, { person: measured, draft }) };
     const file = join(await mkdtemp(join(tmpdir(), 'upstride-')), 'kept.json');
-    await writeFile(file, writeWorkbook({ people: [measured], drafts: [kept], charts: [], practice: [] }, new Date('2026-03-02')));
+    await writeFile(
+      file,
+      writeWorkbook({ people: [measured], drafts: [kept], charts: [], practice: [] }, new Date('2026-03-02')),
+    );
     await room.visit('/own');
     await (await room.find('input[type=file]')).sendKeys(file);
     await room.until('it does not come in', async () => (await names()).includes('Kept long ago'));
@@ -149,6 +152,10 @@ const VIEWS = [
   '/demo',
   '/demo/crew',
   '/demo/sizes',
+  '/demo/practise',
+  '/demo/practise/extension',
+  '/demo/practise/wrong-tape',
+  '/demo/practise/own?method=quarter-and-half&level=eighths&ask=curves',
   '/demo/forms?people=cellist&unit=cm',
   '/demo/person/lead-puppeteer/history',
   '/demo/person/apprentice',
