@@ -27,11 +27,12 @@ export function TapeTask({
       <h2>Which of these is wrong?</h2>
       <p className="quiet">All in {unit === 'in' ? 'inches' : 'centimetres'}, of one body.</p>
       <ul className="practise-tapes">
-        {figures.map(([id, mm]) => (
+        {figures.map(([id, mm], i) => (
           <li key={id}>
             <Button
               variant="outlined"
               fullWidth
+              autoFocus={i === 0}
               disabled={judged !== undefined}
               data-tape-figure={id}
               data-picked={id === picked}

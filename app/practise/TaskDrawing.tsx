@@ -1,4 +1,4 @@
-import { useRef, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { mapPath, point, type Box, type Path, type Point } from '../../core/geometry/index.js';
 import { LEVELS, type PanelName } from '../../core/method/index.js';
 import type { LessonOnBody } from '../../core/practice/index.js';
@@ -60,6 +60,10 @@ export function TaskDrawing({
 }: TaskDrawingProps) {
   const svg = useRef<SVGSVGElement>(null);
   const held = useRef<string>(undefined);
+  // The keys go to the first grip as the exercise comes.
+  useEffect(() => {
+    svg.current?.querySelector<SVGElement>('[data-grip]')?.focus({ preventScroll: true });
+  }, []);
   const way = turned(panel);
   const seen = (p: Point): Point => point(way * p.x, p.y);
   const data = (path: Path): string => pathData(mapPath(path, seen));

@@ -84,6 +84,9 @@ export function Welcome() {
         <Button component={Link} to="/own">
           My workroom
         </Button>
+        <Button component={Link} to="/own/practise">
+          Learn to draft
+        </Button>
       </div>
       <p className="quiet">Everything stays in this browser and in files that you save. Nothing is sent anywhere.</p>
     </main>

@@ -1,6 +1,7 @@
 import { fault, type Fault } from './fault.js';
 import { CUTTING_FAULTS } from './cutting-faults.js';
 import { MANY_FAULTS } from './many-faults.js';
+import { PRACTICE_FAULTS } from './practice-faults.js';
 import { MAKING_FAULTS } from './making-faults.js';
 import { KEEPING_FAULTS } from './keeping-faults.js';
 import { ROOM_FAULTS } from './room-faults.js';
@@ -16,6 +17,7 @@ export type { Fault } from './fault.js';
 export const FAULTS: readonly Fault[] = [
   ...MAKING_FAULTS,
   ...MANY_FAULTS,
+  ...PRACTICE_FAULTS,
   ...CUTTING_FAULTS,
   ...MEASURING_FAULTS,
   ...KEEPING_FAULTS,

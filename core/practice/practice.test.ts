@@ -73,6 +73,10 @@ describe('an answer to a sum', () => {
       verdict: 'near',
       said: 'Near: 1/8 in too much. 37 1/2 ÷ 4 = 9 3/8 in.',
     });
+    expect(judgeSum(QUARTER, '9 5/8')).toEqual({
+      verdict: 'wrong',
+      said: '1/4 in too much. The sum is 37 1/2 ÷ 4 = 9 3/8 in.',
+    });
   });
 
   it('that is no length asks for one by name, with an example', () => {
@@ -197,6 +201,21 @@ describe('the sums of a method', () => {
     ]);
     for (const { sums } of steps)
       for (const { figure } of sums.flatMap((s) => s.given)) expect(figure).toMatch(/^\d+$|^(\d+ )?\d+\/(2|4|8|16)$/);
+  });
+
+  it('go on from figures that were rounded to the tape, and leave out what is nought', () => {
+    const { draft } = onBody('quarter-and-half', 5, 'odd');
+    const { figures, sums } = paperOf(draft.worked, 'in');
+    for (const name of sums.keys()) {
+      const sixteenths = fromMm(figures.get(name) ?? 0, 'in') * 16;
+      expect(sixteenths - Math.round(sixteenths), name).toBeCloseTo(0, 6);
+    }
+    const sheet = SHEETS.find((s) => s.id === 'quarter-and-half') as Sheet;
+    const choices = { variant: 'surplus-shared' };
+    const shared = lessonOn(sheet, { id: 'x', title: '', about: '', level: 'eighths', choices }, 5) as LessonOnBody;
+    const told = methodSums(shared.draft, 'in').flatMap((s) => s.sums.map((sum) => sum.told));
+    expect(told.filter((words) => /[+−] 0( |$)/.test(words))).toEqual([]);
+    expect(told.some((words) => /^\d+( \d\/\d)? ÷ 4 = /.test(words))).toBe(true);
   });
 
   it('give the extension of a known body: a quarter of 38 in less the split, and a quarter of that', () => {
