@@ -232,8 +232,16 @@ function ofAnswer(right: number, unit: Unit): Slip[] {
 
 /** Differences up to this are none: the slip changes nothing, in mm. */
 const NOTHING = 0.02;
-/** Slips that change nothing by chance alone; all others have nothing to go wrong with where they change nothing. */
-const BY_CHANCE: ReadonlySet<SlipKind> = new Set(['otherMeasure', 'otherPanel']);
+
+/** True where two measures of the body that are taken for one another happen to be equal, and one of them is used. */
+const alikeByChance = (names: readonly string[], { figureOf, isMeasured }: SumContext): boolean =>
+  CONFUSED.some(
+    ([a, b]) =>
+      (names.includes(a) || names.includes(b)) &&
+      isMeasured(a) &&
+      isMeasured(b) &&
+      Math.abs((figureOf(a) ?? NaN) - (figureOf(b) ?? NaN)) <= NOTHING,
+  );
 
 /** The slips of a sum: those that give another figure, each once; and whether one hides behind the right answer. */
 export interface Slips {
@@ -272,12 +280,13 @@ export function slipsOf(
   ];
   const seen = new Set<string>();
   const slips: Slip[] = [];
-  let hidden = false;
+  let hidden = alikeByChance(namesIn(node), context);
   for (const slip of all) {
     if (!Number.isFinite(slip.mm)) continue;
     const off = Math.abs(slip.mm - right);
     if (off <= step / 2 + 1e-9) {
-      if (off > NOTHING || BY_CHANCE.has(slip.kind)) hidden = true;
+      // What changes nothing at all has nothing to go wrong with: a limit holds, or both are alike by the method.
+      if (off > NOTHING) hidden = true;
       continue;
     }
     const key = `${slip.kind} ${slip.mm.toFixed(2)}`;
