@@ -257,7 +257,12 @@ export function sayAct({ said, changes }: Act, reader: ActReader): string {
   return upper(more > 0 ? `${shown}; and ${more} more` : shown) || 'Changed';
 }
 
-const GONE: Readonly<Record<RecordKind, string>> = { person: 'The person', draft: 'The draft', chart: 'The chart', practice: 'What was practised' };
+const GONE: Readonly<Record<RecordKind, string>> = {
+  person: 'The person',
+  draft: 'The draft',
+  chart: 'The chart',
+  practice: 'What was practised',
+};
 
 /** What was wanted of a record and what is there instead, in the reader's words (see `clashOf`). */
 export function sayClash(change: RecordChange, reader: ActReader): string {
