@@ -30,6 +30,7 @@ export function shelfFindables(room: RoomId, shelf: Shelf | undefined, go: (path
     page('keep', 'Keep: all drafts', 'shelf, workbook, saved, files', `/${room}`),
     page('crew', 'Crew: everybody’s figures', 'people, persons, cast, table', `/${room}/crew`),
     page('sizes', 'Size charts', 'grade, standard sizes', `/${room}/sizes`),
+    page('practise', 'Practise: lessons, sums, curves', 'learn, course, trainer, exercise, teach', `/${room}/practise`),
     page('forms', 'Measuring forms', 'sheet to fill in, print a form', `/${room}/forms`),
     ...(shelf?.people ?? []).map(({ value }): Findable => ({
       id: `person-${value.id}`,
