@@ -1,15 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { newDraft, newPerson, type Practice, type WorkbookContent } from '../../core/kept/index.js';
+import type { Practice, WorkbookContent } from '../../core/kept/index.js';
 import type { Sheet } from '../../core/method/index.js';
-import {
-  COURSE,
-  practised,
-  unitOfLevel,
-  writeResult,
-  type Lesson,
-  type LessonOnBody,
-} from '../../core/practice/index.js';
+import { COURSE, pieceOfLesson, practised, unitOfLevel, writeResult, type Lesson } from '../../core/practice/index.js';
 import { PageHead } from '../head/PageHead.js';
 import { newId } from '../shared/new-id.js';
 import { Opening } from '../shared/Opening.js';
@@ -131,7 +124,11 @@ function LessonRun({
         onKeep={
           body &&
           (() => {
-            void keepAsDraft(acts, lesson, sheet, body, room, (path) => void go(path));
+            const { person, draft } = pieceOfLesson(lesson, sheet, body, newId, new Date());
+            const put = { people: [person], drafts: [draft] };
+            void acts
+              .act({ said: `Kept “${lesson.title}” as a draft`, quiet: true, put })
+              .then(() => go(`/${room}/draft/${draft.id}/cut`));
           })
         }
         onSave={(learner) => {
@@ -175,34 +172,4 @@ function LessonRun({
       )}
     </>
   );
-}
-
-/** Keeps the body of a lesson with its draft, so that the piece can be cut, printed and changed as any other. */
-async function keepAsDraft(
-  acts: ShelfActs,
-  lesson: Lesson,
-  sheet: Sheet,
-  { measured }: LessonOnBody,
-  room: RoomId,
-  open: (path: string) => void,
-): Promise<void> {
-  const now = new Date();
-  const unit = unitOfLevel(lesson.level);
-  const fresh = newPerson(newId, `Practice body, ${lesson.title.toLowerCase()}`, unit, now);
-  const person = {
-    ...fresh,
-    sets: fresh.sets.map((s) => ({ ...s, note: 'Made up for a lesson.', values: { ...measured } })),
-  };
-  const draft = {
-    ...newDraft(newId, person, lesson.title, now),
-    method: sheet.basedOn ?? sheet.id,
-    choices: { ...lesson.choices },
-    ...(sheet.basedOn !== undefined && { sheet }),
-  };
-  await acts.act({
-    said: `Kept “${lesson.title}” as a draft`,
-    quiet: true,
-    put: { people: [person], drafts: [draft] },
-  });
-  open(`/${room}/draft/${draft.id}/cut`);
 }

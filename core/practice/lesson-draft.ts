@@ -1,6 +1,6 @@
 import { computeDraft, EMPTY_INPUT, type Draft } from '../chain/index.js';
 import type { Measured } from '../measure/index.js';
-import { formulaFor, SHEETS_OWN_FIT, type Sheet } from '../method/index.js';
+import { formulaFor, SHEETS_OWN_FIT, type Fit, type Sheet } from '../method/index.js';
 import { snapTo } from '../units/index.js';
 import type { Lesson } from '../workbook/index.js';
 import { practiceBody, unitOfLevel } from './bodies.js';
@@ -11,6 +11,7 @@ import { stepOf } from './paper-sum.js';
 export interface LessonOnBody {
   readonly seed: number;
   readonly measured: Measured;
+  readonly fit: Fit;
   readonly draft: Draft;
   readonly exercises: readonly Exercise[];
 }
@@ -31,19 +32,14 @@ export function lessonOn(sheet: Sheet, lesson: Lesson, seed: number): LessonOnBo
   const step = stepOf(unitOfLevel(lesson.level));
   const choices = lesson.choices ?? {};
   const knit = formulaFor(sheet.fitClass, choices) === 'knit' || sheet.fitClass === 'knit';
+  const fit: Fit = knit ? { stretch: KNIT_STRETCH } : SHEETS_OWN_FIT;
   for (let i = 0; i < TRIES; i += 1) {
     const body = practiceBody(seed + i, lesson.level, sheet.meantFor);
     const measured = sheet.needs.some((id) => id.startsWith('pair')) ? { ...body, ...pairOf(body.hip, step) } : body;
-    const drafted = computeDraft({
-      ...EMPTY_INPUT,
-      sheet,
-      measured,
-      fit: knit ? { stretch: KNIT_STRETCH } : SHEETS_OWN_FIT,
-      choices,
-    });
+    const drafted = computeDraft({ ...EMPTY_INPUT, sheet, measured, fit, choices });
     if (!drafted.ok) continue;
     const exercises = exercisesOn(drafted.value, lesson);
-    if (exercises.length > 0) return { seed: seed + i, measured, draft: drafted.value, exercises };
+    if (exercises.length > 0) return { seed: seed + i, measured, fit, draft: drafted.value, exercises };
   }
   return undefined;
 }

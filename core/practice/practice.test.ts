@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { seeded, waysOf } from '../../bench/random-body.js';
 import { bodyOf, computeDraft, EMPTY_INPUT } from '../chain/index.js';
 import { endDirection, startDirection, type Point } from '../geometry/index.js';
+import { inputOf } from '../kept/index.js';
 import { findDoubts, isMeasurementId } from '../measure/index.js';
-import { parseFormula, SHEETS_OWN_FIT, workOut, type Sheet } from '../method/index.js';
+import { PANEL_NAMES, parseFormula, SHEETS_OWN_FIT, workOut, type Sheet } from '../method/index.js';
 import { SHEETS } from '../shipped/index.js';
 import { fromMm, snapTo, toMm } from '../units/index.js';
 import {
@@ -18,6 +19,7 @@ import {
   lessonOn,
   LEVELS_OF_FIGURES,
   methodSums,
+  pieceOfLesson,
   pointTasks,
   practiceBody,
   SUBJECT_IDS,
@@ -376,5 +378,21 @@ describe('the course', () => {
       'sum back.extension',
       'point back.crotch point',
     ]);
+  });
+});
+
+describe('the piece of a lesson', () => {
+  it('is kept as it was drawn in the lesson, by every method', () => {
+    for (const sheet of SHEETS) {
+      const lesson = { id: 'x', title: 'Lesson', about: '', level: 'eighths' as const, method: sheet.id };
+      const on = lessonOn(sheet, lesson, 21);
+      if (!on) throw new Error(`${sheet.id} gives nothing to ask`);
+      let ids = 0;
+      const work = pieceOfLesson(lesson, sheet, on, () => `id ${(ids += 1)}`, new Date('2026-03-02'));
+      const kept = computeDraft(inputOf(work, sheet));
+      if (!kept.ok) throw new Error(`${sheet.id} is not drafted as it was kept`);
+      for (const panel of PANEL_NAMES)
+        expect(kept.value.block[panel].edges, `${sheet.id} ${panel}`).toEqual(on.draft.block[panel].edges);
+    }
   });
 });

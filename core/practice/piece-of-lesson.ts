@@ -1,0 +1,26 @@
+import { newDraft, newPerson, type KeptDraft, type Person } from '../kept/index.js';
+import type { Sheet } from '../method/index.js';
+import type { Lesson } from '../workbook/index.js';
+import { unitOfLevel } from './bodies.js';
+import type { LessonOnBody } from './lesson-draft.js';
+
+/** The body of a lesson as a person, and its piece as a draft of theirs: drawn as in the lesson, and kept as any other. */
+export function pieceOfLesson(
+  { title, level, choices }: Lesson,
+  sheet: Sheet,
+  { measured, fit }: Pick<LessonOnBody, 'measured' | 'fit'>,
+  newId: () => string,
+  now: Date,
+): { readonly person: Person; readonly draft: KeptDraft } {
+  const fresh = newPerson(newId, `Practice body, ${title.toLowerCase()}`, unitOfLevel(level), now);
+  const sets = fresh.sets.map((set) => ({ ...set, note: 'Made up for a lesson.', values: { ...measured } }));
+  const person = { ...fresh, sets };
+  const draft = {
+    ...newDraft(newId, person, title, now),
+    method: sheet.basedOn ?? sheet.id,
+    fit: { ...fit },
+    choices: { ...choices },
+    ...(sheet.basedOn !== undefined && { sheet }),
+  };
+  return { person, draft };
+}
