@@ -20,15 +20,15 @@ interface LessonEndProps {
 export function LessonEnd({ room, lesson, answers, onAgain, onKeep, onSave }: LessonEndProps) {
   const [learner, setLearner] = useState('');
   const right = answers.filter((a) => a.verdict === 'right').length;
-  const next = COURSE[COURSE.findIndex((l) => l.id === lesson.id) + 1];
-  const inCourse = COURSE.some((l) => l.id === lesson.id);
+  const at = COURSE.indexOf(lesson);
+  const next = at === -1 ? undefined : COURSE[at + 1];
   return (
     <section data-lesson-end>
       <p role="status" className="practise-sum">
         {right} of {answers.length} right{right === answers.length ? '' : '; what was missed comes back'}.
       </p>
       <div className="page-head">
-        {inCourse && next && (
+        {next && (
           <Button component={Link} to={`/${room}/practise/${next.id}`} variant="contained" autoFocus>
             Next: {next.title}
           </Button>

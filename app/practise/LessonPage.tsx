@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { Practice, WorkbookContent } from '../../core/kept/index.js';
+import type { WorkbookContent } from '../../core/kept/index.js';
 import type { Sheet } from '../../core/method/index.js';
-import { COURSE, pieceOfLesson, practised, unitOfLevel, writeResult, type Lesson } from '../../core/practice/index.js';
+import { COURSE, pieceOfLesson, practised, unitOfLevel, writeResult } from '../../core/practice/index.js';
 import { PageHead } from '../head/PageHead.js';
 import { newId } from '../shared/new-id.js';
 import { Opening } from '../shared/Opening.js';
@@ -51,7 +51,7 @@ export function LessonPage() {
             This lesson is not here. It may have been taken away, or its method belongs to a draft that was deleted.
           </p>
         ) : lesson && sheet && shelf.isSuccess ? (
-          <LessonRun key={at} room={room} lesson={lesson} only={found.only} sheet={sheet} acts={acts} />
+          <LessonRun key={at} room={room} named={found} sheet={sheet} acts={acts} />
         ) : (
           <Opening className="quiet" />
         )}
@@ -63,26 +63,17 @@ export function LessonPage() {
 
 const shelfNow = (room: RoomId): WorkbookContent => contentOf(queryClient.getQueryData<Shelf>(shelfKey(room)));
 
-/** The record under which a lesson's answers are counted: its method or subject, or the lesson that was handed over. */
-const practiceOf = (lesson: Lesson, { practice }: WorkbookContent, name: string): Practice =>
-  practice.find((p) => p.lesson?.id === lesson.id) ??
-  practice.find((p) => p.id === idOf(lesson)) ?? { id: idOf(lesson), name, items: {} };
-
-const idOf = (lesson: Lesson): string => lesson.subject ?? lesson.method ?? lesson.id;
-
 /** A lesson counts as done where so many of its first answers are right. */
 const DONE = 0.8;
 
 function LessonRun({
   room,
-  lesson,
-  only,
+  named: { lesson, record, only },
   sheet,
   acts,
 }: {
   readonly room: RoomId;
-  readonly lesson: Lesson;
-  readonly only: ReadonlySet<string> | undefined;
+  readonly named: NamedLesson;
   readonly sheet: Sheet;
   readonly acts: ShelfActs;
 }) {
@@ -90,19 +81,19 @@ function LessonRun({
   const go = useNavigate();
   const unit = unitOfLevel(lesson.level);
   const asked = now?.asked[now.at];
-  const name = lesson.subject ? lesson.title : sheet.name;
   const count = (what: Answered): void => {
     if (!asked) return;
-    const practice = practiceOf(lesson, shelfNow(room), name);
+    const practice = shelfNow(room).practice.find((p) => p.id === record.id) ?? record;
+    const { level, choices } = lesson;
     const { id } = asked.exercise;
     const item = practised(practice.items[id], what.asked, what.outcome, what.slips, what.hints > 0, new Date());
-    const put = [{ ...practice, items: { ...practice.items, [id]: item } }];
+    const put = [{ ...practice, level, ...(choices && { choices }), items: { ...practice.items, [id]: item } }];
     void acts.act({ said: `Practised “${what.asked}”`, quiet: true, put: { practice: put } });
     answer(what);
   };
   const goOn = (): void => {
     next();
-    if (!now || now.at + 1 < now.asked.length || !COURSE.some((l) => l.id === lesson.id)) return;
+    if (!now || now.at + 1 < now.asked.length || !COURSE.includes(lesson)) return;
     const { practice } = shelfNow(room);
     const course = practice.find((p) => p.id === 'course') ?? { id: 'course', name: 'Course', items: {} };
     const first = now.answers.slice(0, now.asked.filter((a) => !a.again).length);

@@ -14,7 +14,7 @@ import { usePreferences } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { AnswerTable } from './AnswerTable.js';
-import { lessonPath } from './lesson-source.js';
+import { lessonPath, recordOfHanded } from './lesson-source.js';
 import { MakeLesson } from './MakeLesson.js';
 import { ProgressTable } from './ProgressTable.js';
 import './practise.css';
@@ -34,6 +34,7 @@ export function PractisePage() {
   const done = practice.find((p) => p.id === 'course')?.items ?? {};
   const next = COURSE.find((l) => (done[l.id]?.right ?? 0) === 0);
   const handed = practice.flatMap((p) => (p.lesson ? [{ lesson: p.lesson, id: p.id }] : []));
+  const pathOf = (id: string): string => `/${room}/practise/${encodeURIComponent(id)}`;
   const begin = (lesson: Lesson): void => void go(lessonPath(room, lesson));
   const open = async (file: File): Promise<void> => {
     setResult(undefined);
@@ -48,13 +49,10 @@ export function PractisePage() {
       return;
     }
     const { lesson } = read.value;
-    if (!handed.some((h) => h.lesson.id === lesson.id))
-      await act({
-        said: `Opened the lesson “${lesson.title}”`,
-        quiet: true,
-        put: { practice: [{ id: `lesson ${lesson.id}`, name: lesson.title, items: {}, lesson }] },
-      });
-    await go(`/${room}/practise/${lesson.id}`);
+    const record = recordOfHanded(lesson);
+    if (!handed.some((h) => h.id === record.id))
+      await act({ said: `Opened the lesson “${lesson.title}”`, quiet: true, put: { practice: [record] } });
+    await go(pathOf(record.id));
   };
   return (
     <>
@@ -116,7 +114,7 @@ export function PractisePage() {
             <ul className="practise-handed">
               {handed.map(({ lesson, id }) => (
                 <li key={id}>
-                  <Link to={`/${room}/practise/${lesson.id}`}>{lesson.title}</Link>{' '}
+                  <Link to={pathOf(id)}>{lesson.title}</Link>{' '}
                   <Button
                     size="small"
                     onClick={() => {

@@ -1,8 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
-import type { WorkbookContent } from '../../core/kept/index.js';
+import type { Practice, WorkbookContent } from '../../core/kept/index.js';
 import { DEFAULT_SHEET, loadSheet, SHEET_LIST, type Sheet } from '../../core/method/index.js';
-import { COURSE, dueItems, LEVELS_OF_FIGURES, SUBJECT_IDS, subjectWords } from '../../core/practice/index.js';
-import type { Lesson } from '../../core/practice/index.js';
+import {
+  COURSE,
+  dueItems,
+  LEVELS_OF_FIGURES,
+  SUBJECT_IDS,
+  subjectWords,
+  type Lesson,
+} from '../../core/practice/index.js';
 
 /** What a lesson's method begins with where it is the own sheet of a draft. */
 const OWN = 'own:';
@@ -57,27 +63,45 @@ export function lessonFrom(query: URLSearchParams, shelf: Pick<WorkbookContent, 
   };
 }
 
-/** A lesson with what of it is asked, where that is not all. */
+/** A lesson with the record its answers are counted in, and what of it is asked, where that is not all. */
 export interface NamedLesson {
   readonly lesson: Lesson;
+  readonly record: Practice;
   readonly only?: ReadonlySet<string>;
+}
+
+/** What is kept of a lesson that was handed over; apart from methods and subjects, whatever it calls itself. */
+export const recordOfHanded = (lesson: Lesson): Practice => ({
+  id: `lesson ${lesson.id}`,
+  name: lesson.title,
+  items: {},
+  lesson,
+});
+
+/** The record of a method or a subject as it is kept; an empty one where it was not practised yet. */
+function recordOf(lesson: Lesson, shelf: Pick<WorkbookContent, 'drafts' | 'practice'>): Practice {
+  const { methods, subjects } = whatToPractise(shelf);
+  const id = lesson.subject ?? lesson.method ?? DEFAULT_SHEET.id;
+  const name = [...methods, ...subjects].find(([known]) => known === id)?.[1] ?? id;
+  return { ...(shelf.practice.find((p) => p.id === id) ?? { id, items: {} }), name };
 }
 
 /** So many tables of figures are gone through at most. */
 const MOST_TABLES = 50;
 
-/** What has come back of a method, a subject or a lesson, as a lesson on other figures. */
+/** What has come back of a record, as a lesson on other figures, as hard as they were last. */
 function dueLesson(of: string, shelf: Pick<WorkbookContent, 'drafts' | 'practice'>): NamedLesson | undefined {
-  const found = shelf.practice.find((p) => p.id === of);
-  if (!found) return undefined;
-  const only = new Set(dueItems(found, new Date()));
-  const { subjects } = whatToPractise(shelf);
-  const isSubject = subjects.some(([id]) => id === of);
-  const query = new URLSearchParams(isSubject ? { subject: of } : { method: of });
+  const record = shelf.practice.find((p) => p.id === of);
+  if (!record) return undefined;
+  const only = new Set(dueItems(record, new Date()));
+  const isSubject = whatToPractise(shelf).subjects.some(([id]) => id === of);
+  const plain = lessonFrom(new URLSearchParams(isSubject ? { subject: of } : { method: of }), shelf);
+  const { level = plain.level, choices } = record;
   const times = Math.max(1, Math.min(MOST_TABLES, only.size));
-  const lesson = found.lesson ?? { ...lessonFrom(query, shelf), times };
+  const lesson = record.lesson ?? { ...plain, level, ...(choices && { choices }), times };
+  const title = `${record.name}: what comes back`;
   // On other figures than those that were missed, and wherever in the work they stand.
-  return { lesson: { ...lesson, seed: undefined, steps: undefined, title: `${found.name}: what comes back` }, only };
+  return { lesson: { ...lesson, seed: undefined, steps: undefined, title }, record, only };
 }
 
 /** The lesson that an address names: of the course, one handed over, one put together, or what has come back. */
@@ -86,10 +110,11 @@ export function lessonNamed(
   query: URLSearchParams,
   shelf: Pick<WorkbookContent, 'drafts' | 'practice'>,
 ): NamedLesson | undefined {
-  if (id === 'own') return { lesson: lessonFrom(query, shelf) };
   if (id === 'due') return dueLesson(query.get('of') ?? '', shelf);
-  const lesson = COURSE.find((l) => l.id === id) ?? shelf.practice.find((p) => p.lesson?.id === id)?.lesson;
-  return lesson && { lesson };
+  const handed = shelf.practice.find((p) => p.id === id && p.lesson);
+  if (handed?.lesson) return { lesson: handed.lesson, record: handed };
+  const lesson = id === 'own' ? lessonFrom(query, shelf) : COURSE.find((l) => l.id === id);
+  return lesson && { lesson, record: recordOf(lesson, shelf) };
 }
 
 /** The sheet of a lesson: undefined while it is fetched, null where there is none of its name. */

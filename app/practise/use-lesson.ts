@@ -47,11 +47,9 @@ export function begun(lesson: Lesson, sheet: Sheet, seed: number, only?: Readonl
     const asked = tapesFor(lesson, first).map((exercise): Asked => ({ exercise, on: undefined, again: false }));
     return { seed: first, asked, at: 0, answers: [] };
   }
-  const on = lessonOn(sheet, lesson, first);
+  const on = lessonOn(sheet, lesson, first, only);
   if (!on) return undefined;
-  const exercises = on.exercises.filter(({ id }) => only?.has(id) ?? true);
-  if (exercises.length === 0) return undefined;
-  return { seed: on.seed, asked: exercises.map((exercise) => ({ exercise, on, again: false })), at: 0, answers: [] };
+  return { seed: on.seed, asked: on.exercises.map((exercise) => ({ exercise, on, again: false })), at: 0, answers: [] };
 }
 
 /** The same exercise on another body, where that sets it too. */
@@ -60,8 +58,8 @@ function onAnother(lesson: Lesson, sheet: Sheet, { exercise, on }: Asked, seed: 
     const [fresh = exercise] = tapesFor({ ...lesson, times: 1 }, seed + ANOTHER);
     return { exercise: fresh, on: undefined, again: true };
   }
-  const other = lessonOn(sheet, lesson, seed + ANOTHER);
-  const same = other?.exercises.find((e) => e.id === exercise.id && e.kind === exercise.kind);
+  const other = lessonOn(sheet, lesson, seed + ANOTHER, new Set([exercise.id]));
+  const [same] = other?.exercises ?? [];
   return same ? { exercise: same, on: other, again: true } : { exercise, on, again: true };
 }
 

@@ -27,8 +27,16 @@ const pairOf = (hip: number, step: number): Measured => ({
   pairThigh: snapTo(0.665 * hip, step),
 });
 
-/** A lesson by a sheet on the body of a seed; on the next that gives something to ask. Nothing where none does. */
-export function lessonOn(sheet: Sheet, lesson: Lesson, seed: number): LessonOnBody | undefined {
+/**
+ * A lesson by a sheet on the body of a seed, all of it or `only` some items; on the next body that gives something to ask.
+ * Nothing where none does.
+ */
+export function lessonOn(
+  sheet: Sheet,
+  lesson: Lesson,
+  seed: number,
+  only?: ReadonlySet<string>,
+): LessonOnBody | undefined {
   const step = stepOf(unitOfLevel(lesson.level));
   const choices = lesson.choices ?? {};
   const knit = formulaFor(sheet.fitClass, choices) === 'knit' || sheet.fitClass === 'knit';
@@ -38,7 +46,7 @@ export function lessonOn(sheet: Sheet, lesson: Lesson, seed: number): LessonOnBo
     const measured = sheet.needs.some((id) => id.startsWith('pair')) ? { ...body, ...pairOf(body.hip, step) } : body;
     const drafted = computeDraft({ ...EMPTY_INPUT, sheet, measured, fit, choices });
     if (!drafted.ok) continue;
-    const exercises = exercisesOn(drafted.value, lesson);
+    const exercises = exercisesOn(drafted.value, lesson).filter(({ id }) => only?.has(id) ?? true);
     if (exercises.length > 0) return { seed: seed + i, measured, fit, draft: drafted.value, exercises };
   }
   return undefined;

@@ -4,21 +4,25 @@ const id = z.string().min(1).max(100);
 const words = z.string().max(2000);
 const times = z.number().int().min(0).max(1_000_000);
 
+/** How hard the figures of a lesson are. */
+const level = z
+  .enum(['whole', 'eighths', 'odd', 'halves'])
+  .meta({ description: 'How hard the figures are: whole inches, eighths, odd eighths, centimetres with halves.' });
+const choices = z.record(z.string().max(100), z.string().max(100));
+
 /** A lesson: what is asked, by which method, on which body. */
 export const lessonSchema = z
   .strictObject({
-    id,
+    id: z.string().min(1).max(80),
     title: words,
     about: words,
     method: id.optional().meta({ description: 'A shipped method; none where no draft is needed.' }),
-    choices: z.record(z.string().max(100), z.string().max(100)).optional(),
+    choices: choices.optional(),
     subject: z
       .enum(['measuring', 'allowances', 'checks', 'chalk'])
       .optional()
       .meta({ description: 'What is practised in the place of a method.' }),
-    level: z
-      .enum(['whole', 'eighths', 'odd', 'halves'])
-      .meta({ description: 'How hard the figures are: whole inches, eighths, odd eighths, centimetres with halves.' }),
+    level,
     seed: z
       .number()
       .int()
@@ -53,6 +57,8 @@ export const practiceSchema = z
     id,
     name: words,
     items: z.record(z.string().max(200), itemSchema),
+    level: level.optional().meta({ description: 'The figures it was practised with last.' }),
+    choices: choices.optional().meta({ description: 'The way it was practised last.' }),
     lesson: lessonSchema.optional(),
   })
   .meta({ description: 'What a learner has practised of one method, subject or lesson.' });
