@@ -2,20 +2,10 @@ import type { DraftInput } from '../core/chain/index.js';
 import type { Measured, REQUIRED_IDS } from '../core/measure/index.js';
 import { SHEETS_OWN_FIT, type Sheet } from '../core/method/index.js';
 
+export { seeded } from '../core/geometry/index.js';
+
 /** Figures with the required four among them, in mm. */
 type Full = Measured & Readonly<Record<(typeof REQUIRED_IDS)[number], number>>;
-
-/** A small seeded generator (mulberry32), so that every run meets the same bodies. */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 /** A body whose figures go together, mm: hip 75 to 145 cm, drop -5 to 34 cm, short and long rise and leg. */
 export function plausibleBody(random: () => number): Full {

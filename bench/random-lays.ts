@@ -3,11 +3,11 @@
  * took no part in it, on the original outlines. `npm run bench:lays -- [COUNT] [SEED]`
  */
 import { LayJob, layOf, type FoundLay, type LayShape, type Placed } from '../core/lay/index.js';
-import { randomOf } from '../core/lay/search.js';
+import { seeded } from '../core/geometry/index.js';
 import { blob, layFaults } from './lay-faults.js';
 
 const [count = 10_000, seed = 1] = process.argv.slice(2).map(Number);
-const random = randomOf(seed);
+const random = seeded(seed);
 const chance = (share: number): boolean => random() < share;
 let faulty = 0;
 let moved = 0;

@@ -34,6 +34,7 @@ export {
   type Sum,
 } from './graph-curve.js';
 export { FixedPoint } from './numeric/fixed-point.js';
+export { seeded } from './numeric/seeded.js';
 export { goldenLeast } from './numeric/golden.js';
 export { solveSymmetric } from './numeric/symmetric.js';
 export type { BendGive, BendLimits, BendWish } from './bend-wish.js';

@@ -1,3 +1,4 @@
+import { seeded } from '../geometry/index.js';
 import { FREE, type LayJob, type Placed, type Way } from './job.js';
 import { copyOf, Separator, type Lay, type Random } from './separate.js';
 
@@ -7,18 +8,6 @@ export interface FoundLay {
   /** Net area over length times width, as a share. */
   readonly use: number;
   readonly placed: readonly Placed[];
-}
-
-/** A small seeded generator (mulberry32). */
-export function randomOf(seed: number): Random {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 const wayOf = (job: LayJob, lay: Lay, copy: number): Way => job.ways[lay.way[copy] as number] as Way;
@@ -268,7 +257,7 @@ export function* layOf(
   from: readonly Placed[] = [],
   known: readonly (readonly Placed[])[] = [],
 ): Generator<FoundLay> {
-  const random = randomOf(seed);
+  const random = seeded(seed);
   let best = toldLay(job, from) ?? mendedLay(job, from, random, over) ?? firstLay(job);
   for (const placed of known) {
     const lay = toldLay(job, placed);

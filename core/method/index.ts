@@ -5,6 +5,7 @@ export {
   checkSheet,
   formulaFor,
   lineKind,
+  REDUCTION,
   settingsOf,
   type Sheet,
   type Line,
@@ -22,7 +23,7 @@ export {
 } from './ledger.js';
 export { DEFAULT_SHEET, loadSheet, SHEET_LIST, sheetFrom } from './sheets/index.js';
 export { choicesOf, COMMON, holds, termsFor, type Term } from './common.js';
-export { showSum, type Sum } from './show-sum.js';
+export { nameInSum, showSum, type Sum } from './show-sum.js';
 export {
   classEase,
   FIT_CLASSES,

@@ -24,8 +24,8 @@ export interface Sum {
 /** A sum without the brackets about the whole of it. */
 const bare = (text: string, bracketed: boolean): string => (bracketed ? text.slice(1, -1) : text);
 
-/** The names of a formula as a maker says them: `hip`, `front hip width`. */
-const said = (sheet: Sheet, name: string): string =>
+/** A name of a formula as a maker says it: `hip`, `front hip width`. */
+export const nameInSum = (sheet: Sheet, name: string): string =>
   name === REDUCTION ? 'reduction by stretch' : lineLabel(sheet, name).toLowerCase();
 
 /**
@@ -73,19 +73,20 @@ export function showSum(worked: Worked, name: string, unit: Unit): Sum {
         ? leaf.text
         : leaf.name === 'value'
           ? sumFigure(term.from, unit)
-          : `${said(worked.sheet, leaf.name)} ${figure(leaf.name)}`,
+          : `${nameInSum(worked.sheet, leaf.name)} ${figure(leaf.name)}`,
     );
     return `; ${term.label.toLowerCase()}: ${sum} = ${to}`;
   });
   const added = terms.join('');
   return {
-    formula: typeset(line.node, (leaf) => (leaf.type === 'literal' ? leaf.text : said(worked.sheet, leaf.name))),
+    formula: typeset(line.node, (leaf) => (leaf.type === 'literal' ? leaf.text : nameInSum(worked.sheet, leaf.name))),
     with: typeset(line.node, (leaf) => (leaf.type === 'literal' ? literal(leaf) : figure(leaf.name))) + added,
     told:
       bare(
         typeset(
           line.node,
-          (leaf) => (leaf.type === 'literal' ? written(leaf) : `${said(worked.sheet, leaf.name)} ${figure(leaf.name)}`),
+          (leaf) =>
+            leaf.type === 'literal' ? written(leaf) : `${nameInSum(worked.sheet, leaf.name)} ${figure(leaf.name)}`,
           callInWords,
         ),
         line.node.type === 'call',

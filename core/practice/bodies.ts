@@ -1,3 +1,4 @@
+import { seeded } from '../geometry/index.js';
 import { findDoubts, type Measured, type MeasurementId, type REQUIRED_IDS } from '../measure/index.js';
 import { fromMm, snapTo, toMm, type Unit } from '../units/index.js';
 
@@ -20,18 +21,6 @@ export const unitOfLevel = (level: FigureLevel): Unit => (level === 'halves' ? '
 
 /** Figures with the required four among them, in mm. */
 export type PracticeBody = Measured & Readonly<Record<(typeof REQUIRED_IDS)[number], number>>;
-
-/** A small generator of numbers from 0 to 1 by a seed (mulberry32): the same seed gives the same body. */
-export function seededBy(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 /** A figure as that level has it, near to what it is, in mm. */
 function asLevel(mm: number, level: FigureLevel, random: () => number): number {
@@ -63,7 +52,7 @@ const overlap = ([a, b]: readonly [number, number], [c, d]: readonly [number, nu
  * certain bodies gets one of them. Figures in mm, as fine as the level has them.
  */
 export function practiceBody(seed: number, level: FigureLevel, meantFor: Ranges = GROWN): PracticeBody {
-  const random = seededBy(seed);
+  const random = seeded(seed);
   const between = ([low, high]: readonly [number, number]): number => low + (high - low) * random();
   for (;;) {
     const hip = between(overlap(GROWN.hip, meantFor.hip));
@@ -133,7 +122,7 @@ const FAULTS: readonly Fault[] = [
  * only one that is in doubt.
  */
 export function wrongTape(seed: number, level: FigureLevel): WrongTape {
-  const random = seededBy(seed);
+  const random = seeded(seed);
   const unit = unitOfLevel(level);
   for (let tries = 0; ; tries += 1) {
     const body = practiceBody(seed + tries * 7919, level);

@@ -5,7 +5,7 @@ import type { Lesson } from '../workbook/index.js';
 import { unitOfLevel, wrongTape, type WrongTape } from './bodies.js';
 import { curveTasks, pointTasks, type CurveTask, type PointTask } from './lines.js';
 import { subjectSums, subjectWords } from './subject-sums.js';
-import { methodSums, type SetSum } from './sums.js';
+import { GIRTHS, methodSums, stepTitle, type SetSum } from './sums.js';
 
 /** One thing that is asked: a sum, a point, a curve, or the wrong tape among figures. */
 export type Exercise = {
@@ -44,12 +44,8 @@ export function exercisesOn(draft: Draft, lesson: Lesson): Exercise[] {
   const points = ask.includes('points') ? pointTasks(draft, unit) : [];
   const curves = ask.includes('curves') ? curveTasks(draft, unit) : [];
   const steps = [
-    { id: 'girths', title: 'Work out the girths', slip: '' },
-    ...stepsOf(draft, unit).map(({ id, panel, title, slip }) => ({
-      id,
-      title: panel ? `${panel === 'front' ? 'Front' : 'Back'}: ${title.toLowerCase()}` : title,
-      slip,
-    })),
+    { ...GIRTHS, slip: '' },
+    ...stepsOf(draft, unit).map((step) => ({ id: step.id, title: stepTitle(step), slip: step.slip })),
   ];
   return steps
     .filter(({ id }) => wanted(id))

@@ -1,4 +1,4 @@
-import { evaluate, knitReduction, lineLabel, type LedgerLine, type Node, type Worked } from '../method/index.js';
+import { evaluate, knitReduction, REDUCTION, type LedgerLine, type Node, type Worked } from '../method/index.js';
 import { fromMm, snapTo, tapeFor, toMm, type Unit } from '../units/index.js';
 
 /** A whole step of a learner's tape, in mm. */
@@ -6,9 +6,6 @@ export const stepOf = (unit: Unit): number => toMm(tapeFor(unit).step, unit);
 
 /** What a constant of a method is rounded to where it is set in the learner's unit: 1/16 in, 0.1 mm. */
 const CONSTANT: Readonly<Record<Unit, number>> = { in: toMm(1 / 16, 'in'), cm: 0.1, mm: 0.1 };
-
-/** The name of the reduction that cloth takes from a girth, in formulas. */
-export const REDUCTION = 'reduction';
 
 const each = (node: Node, change: (leaf: Node) => Node): Node => {
   switch (node.type) {
@@ -129,7 +126,3 @@ export function wholeAndRest(mm: number, unit: Unit): readonly [whole: number, r
   const whole = Math.floor(fromMm(mm, unit) + 1e-9);
   return [toMm(whole, unit), mm - toMm(whole, unit)];
 }
-
-/** What a name on the paper is called, small. */
-export const nameOnPaper = (worked: Worked, name: string): string =>
-  name === REDUCTION ? 'reduction by stretch' : lineLabel(worked.sheet, name).toLowerCase();

@@ -205,6 +205,19 @@ describe('the sums of a method', () => {
       for (const { figure } of sums.flatMap((s) => s.given)) expect(figure).toMatch(/^\d+$|^(\d+ )?\d+\/(2|4|8|16)$/);
   });
 
+  it('never give a figure that is asked only later, by any method', () => {
+    const out: string[] = [];
+    for (const { id } of SHEETS)
+      for (const seed of [3, 4, 5]) {
+        const sums = methodSums(onBody(id, seed).draft, 'in').flatMap((s) => s.sums);
+        const asked = sums.map((s) => s.id);
+        sums.forEach((sum, i) => {
+          for (const { name } of sum.given) if (asked.indexOf(name) > i) out.push(`${id}: ${sum.id} gives ${name}`);
+        });
+      }
+    expect([...new Set(out)]).toEqual([]);
+  });
+
   it('go on from figures that were rounded to the tape, and leave out what is nought', () => {
     const { draft } = onBody('quarter-and-half', 5, 'odd');
     const { figures, sums } = paperOf(draft.worked, 'in');

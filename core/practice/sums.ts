@@ -1,9 +1,9 @@
 import type { Draft } from '../chain/index.js';
-import { isMeasurementId, measurementLabel } from '../measure/index.js';
-import { namesIn, type Node } from '../method/index.js';
-import { stepsOf } from '../steps/index.js';
+import { isMeasurementId } from '../measure/index.js';
+import { nameInSum, namesIn, REDUCTION, type Node } from '../method/index.js';
+import { stepsOf, type WorkedStep } from '../steps/index.js';
 import type { Unit } from '../units/index.js';
-import { nameOnPaper, paperOf, REDUCTION, stepOf, type Paper } from './paper-sum.js';
+import { paperOf, stepOf, type Paper } from './paper-sum.js';
 import { slipsOf } from './slips.js';
 import type { Slip } from './slip.js';
 import { figureSaid, lengthSaid, sumInFigures, sumInNames, type SumContext } from './sum-words.js';
@@ -75,13 +75,13 @@ export function paperContext({ worked, unit, figures }: Paper): SumContext {
   return {
     unit,
     figureOf: (name) => figures.get(name),
-    nameOf: (name) => (isMeasurementId(name) ? measurementLabel(name).toLowerCase() : nameOnPaper(worked, name)),
+    nameOf: (name) => nameInSum(worked.sheet, name),
     kindOf: (name) => {
       if (name === REDUCTION) return 'share';
       const kind = worked.ledger.get(name)?.kind ?? 'length';
       return kind === 'length' || kind === 'share' ? kind : 'number';
     },
-    isMeasured: (name) => isMeasurementId(name),
+    isMeasured: isMeasurementId,
   };
 }
 
@@ -92,29 +92,45 @@ export interface SumStep {
   readonly sums: readonly SetSum[];
 }
 
+/** A step of the work by what its makers call it: `Front: lay off the width`. */
+export const stepTitle = ({ panel, title }: Pick<WorkedStep, 'panel' | 'title'>): string =>
+  panel ? `${panel === 'front' ? 'Front' : 'Back'}: ${title.toLowerCase()}` : title;
+
+/** What is worked out before the first line is drawn. */
+export const GIRTHS = { id: 'girths', title: 'Work out the girths' } as const;
+
 /**
- * The sums of a draft's method in the order of the work: girths and lengths first, then step by step as its makers draw.
- * A line stands in the first step that uses it.
+ * For every line of a paper the step in which it is worked out, by its place in the work; the girths are before all. A line
+ * that no step names stands where all that it rests on is known; what is used before its own step is worked out there.
+ */
+function stepsOfLines({ sums }: Paper, steps: readonly WorkedStep[]): ReadonlyMap<string, number> {
+  const at = new Map(steps.flatMap((step, i) => step.sums.map(({ name }) => [name, i] as const)));
+  for (const [name, { node }] of sums) {
+    if (!at.has(name)) at.set(name, Math.max(-1, ...namesIn(node).map((used) => at.get(used) ?? -1)));
+  }
+  for (const [name, { node }] of [...sums].reverse()) {
+    const here = at.get(name) ?? -1;
+    for (const used of namesIn(node)) if ((at.get(used) ?? -1) > here) at.set(used, here);
+  }
+  return at;
+}
+
+/**
+ * The sums of a draft's method in the order of the work: girths and lengths first, then step by step as its makers draw;
+ * none gives away what is asked later.
  */
 export function methodSums(draft: Draft, unit: Unit): SumStep[] {
   const paper = paperOf(draft.worked, unit);
   const context = paperContext(paper);
-  const inSteps = stepsOf(draft, unit).map(({ id, title, panel, sums }) => ({
-    step: id,
-    title: panel ? `${panel === 'front' ? 'Front' : 'Back'}: ${title.toLowerCase()}` : title,
-    names: sums.map((s) => s.name),
-  }));
-  const placed = new Set(inSteps.flatMap((s) => s.names));
-  const before = [...paper.sums.keys()].filter((name) => !placed.has(name));
-  return [{ step: 'girths', title: 'Work out the girths', names: before }, ...inSteps].flatMap(
-    ({ step, title, names }): SumStep[] => {
-      const sums = names.flatMap((name) => {
-        const sum = paper.sums.get(name);
-        if (!sum) return [];
-        const words = { label: labelled(context.nameOf(name)), reason: sum.line.reason };
-        return setSum(name, words, sum.node, sum.right, context, sum.without) ?? [];
-      });
-      return sums.length > 0 ? [{ step, title, sums }] : [];
-    },
-  );
+  const steps = stepsOf(draft, unit);
+  const at = stepsOfLines(paper, steps);
+  return [GIRTHS, ...steps].flatMap((step, i): SumStep[] => {
+    const sums = [...paper.sums].flatMap(([name, { node, right, without, line }]) => {
+      if (at.get(name) !== i - 1) return [];
+      const words = { label: labelled(context.nameOf(name)), reason: line.reason };
+      return setSum(name, words, node, right, context, without) ?? [];
+    });
+    const title = 'panel' in step ? stepTitle(step) : step.title;
+    return sums.length > 0 ? [{ step: step.id, title, sums }] : [];
+  });
 }
