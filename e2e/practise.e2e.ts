@@ -100,6 +100,10 @@ describe('practising', () => {
     expect(await verdict()).toContain('The sum is (');
     expect(await room.has('[data-asked="1"]')).toBe(true);
     await goOn();
+    // The lesson is where it was after a reload.
+    const where = await room.text('.practise-where');
+    await room.driver.navigate().refresh();
+    expect(await room.text('.practise-where')).toBe(where);
     // The point is asked by its own figures; it is passed over here, and so is all that follows.
     for (let i = 0; i < 3; i += 1) {
       if (await room.has('.practise-answer')) await answer(1);

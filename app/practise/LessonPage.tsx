@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { WorkbookContent } from '../../core/kept/index.js';
 import type { Sheet } from '../../core/method/index.js';
 import { COURSE, pieceOfLesson, practised, unitOfLevel, writeResult } from '../../core/practice/index.js';
@@ -17,7 +17,7 @@ import { LineTask } from './LineTask.js';
 import { PaperSoFar } from './PaperSoFar.js';
 import { SumTask } from './SumTask.js';
 import { TapeTask } from './TapeTask.js';
-import { useLesson, type Answered } from './use-lesson.js';
+import { useLesson, type Answered, type LessonPlace } from './use-lesson.js';
 import './practise.css';
 
 /** A lesson: of the course, handed over by a teacher, or put together. */
@@ -77,8 +77,15 @@ function LessonRun({
   readonly sheet: Sheet;
   readonly acts: ShelfActs;
 }) {
-  const { now, answer, next, again } = useLesson(lesson, sheet, only);
   const go = useNavigate();
+  const location = useLocation();
+  const { pathname, search } = location;
+  const from = (location.state as { readonly place?: LessonPlace } | null)?.place;
+  const { now, answer, next, again } = useLesson(lesson, sheet, {
+    from,
+    only: from?.only ? new Set(from.only) : only,
+    onPlace: (place) => void go({ pathname, search }, { replace: true, state: { place }, preventScrollReset: true }),
+  });
   const unit = unitOfLevel(lesson.level);
   const asked = now?.asked[now.at];
   const count = (what: Answered): void => {

@@ -26,6 +26,7 @@ export function SumTask({
   const [judged, setJudged] = useState<Judged>();
   const first = useRef(true);
   const field = useId();
+  const units = sum.unit === 'in' ? 'inches' : 'centimetres';
   const judge = (): void => {
     const found = judgeSum(sum, text);
     setJudged(found);
@@ -54,6 +55,7 @@ export function SumTask({
     >
       <h2>{sum.label}</h2>
       <table className="figures practise-given">
+        <caption>In {units}</caption>
         <tbody>
           {sum.given.map(({ name, label, figure }) => (
             <tr key={name}>
@@ -64,7 +66,7 @@ export function SumTask({
         </tbody>
       </table>
       <div className="practise-answer">
-        <label htmlFor={field}>Your figure in {sum.unit === 'in' ? 'inches' : 'centimetres'}</label>
+        <label htmlFor={field}>Your figure in {units}</label>
         <input
           id={field}
           className="text-field"

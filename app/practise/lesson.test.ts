@@ -3,7 +3,7 @@ import type { Practice } from '../../core/kept/index.js';
 import { DEFAULT_SHEET } from '../../core/method/index.js';
 import { COURSE, practised, type Lesson } from '../../core/practice/index.js';
 import { lessonFrom, lessonNamed, lessonPath, recordOfHanded } from './lesson-source.js';
-import { answered, begun, type Answered, type Lessoning } from './use-lesson.js';
+import { answered, begun, placeOf, resumed, type Answered, type Lessoning, type LessonPlace } from './use-lesson.js';
 
 const none = new URLSearchParams();
 const empty = { drafts: [], practice: [] };
@@ -98,6 +98,28 @@ describe('a lesson under way', () => {
     const only = new Set(['back.extension']);
     expect(ids(begun(course('extension'), DEFAULT_SHEET, 3, only) as Lessoning)).toEqual(['back.extension']);
     expect(begun(course('extension'), DEFAULT_SHEET, 3, new Set(['no such']))).toBeUndefined();
+  });
+
+  it('goes on after a reload where it was left, with what was missed still to come', () => {
+    const lesson = course('extension');
+    let now = begun(lesson, DEFAULT_SHEET, 12) as Lessoning;
+    for (const outcome of ['missed', 'right'] as const) {
+      now = answered(now, lesson, DEFAULT_SHEET, answer(outcome));
+      now = { ...now, at: now.at + 1 };
+    }
+    const place = JSON.parse(JSON.stringify(placeOf(now))) as LessonPlace;
+    const back = resumed(lesson, DEFAULT_SHEET, place) as Lessoning;
+    expect(back.at).toBe(2);
+    expect(ids(back)).toEqual(ids(now));
+    expect(back.answers).toEqual(now.answers);
+    expect(back.asked.map((a) => a.on?.measured)).toEqual(now.asked.map((a) => a.on?.measured));
+    const due = placeOf(
+      begun(lesson, DEFAULT_SHEET, 3, new Set(['back.extension'])) as Lessoning,
+      new Set(['back.extension']),
+    );
+    expect(ids(resumed(lesson, DEFAULT_SHEET, due) as Lessoning)).toEqual(['back.extension']);
+    const strange = { ...place, answers: [{ ...(place.answers[0] as LessonPlace['answers'][number]), item: 'gone' }] };
+    expect(resumed(lesson, DEFAULT_SHEET, strange)?.at).toBe(0);
   });
 
   it('goes through as many tables of figures as it says', () => {

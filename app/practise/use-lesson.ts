@@ -77,28 +77,69 @@ export function answered(
   return { ...now, answers: [...now.answers, line], asked: [...now.asked, ...back] };
 }
 
-/** A lesson under way in a view. */
+/** How far a lesson is, as the page's place in the browser's history keeps it: it is there after a reload, and by Back. */
+export interface LessonPlace {
+  readonly seed: number;
+  readonly answers: readonly LessonAnswer[];
+  /** What was due as it began, where that is all that is asked. */
+  readonly only?: readonly string[];
+}
+
+const outcomeOf = (verdict: LessonAnswer['verdict']): Outcome =>
+  verdict === 'right' || verdict === 'near' ? verdict : 'missed';
+
+/** A lesson gone on with after the answers that were given. */
+export function resumed(lesson: Lesson, sheet: Sheet, { seed, answers, only }: LessonPlace): Lessoning | undefined {
+  const start = begun(lesson, sheet, seed, only && new Set(only));
+  return answers.reduce<Lessoning | undefined>((now, { item, asked, ...what }) => {
+    // What no longer stands there was answered under other rules: go on from before it.
+    if (now?.asked[now.at]?.exercise.id !== item) return now;
+    const next = answered(now, lesson, sheet, { ...what, asked, outcome: outcomeOf(what.verdict), slips: [] });
+    return { ...next, at: now.at + 1 };
+  }, start);
+}
+
+/** The place of a lesson, to be kept. */
+export const placeOf = ({ seed, answers }: Lessoning, only?: ReadonlySet<string>): LessonPlace => ({
+  seed,
+  answers,
+  ...(only && { only: [...only] }),
+});
+
+/** A lesson under way in a view, from the place where it was left; each answer is told as a place to be kept. */
 export function useLesson(
   lesson: Lesson,
   sheet: Sheet,
-  only?: ReadonlySet<string>,
+  {
+    from,
+    only,
+    onPlace,
+  }: {
+    readonly from: LessonPlace | undefined;
+    readonly only: ReadonlySet<string> | undefined;
+    readonly onPlace: (place: LessonPlace | undefined) => void;
+  },
 ): {
   readonly now: Lessoning | undefined;
   readonly answer: (what: Answered) => void;
   readonly next: () => void;
   readonly again: () => void;
 } {
-  const [now, setNow] = useState(() => begun(lesson, sheet, newSeed(), only));
+  const [now, setNow] = useState(() => (from ? resumed(lesson, sheet, from) : begun(lesson, sheet, newSeed(), only)));
   return {
     now,
     answer: (what) => {
-      setNow((was) => was && answered(was, lesson, sheet, what));
+      if (!now) return;
+      const then = answered(now, lesson, sheet, what);
+      setNow(then);
+      onPlace(placeOf(then, only));
     },
     next: () => {
       setNow((was) => was && { ...was, at: was.at + 1 });
     },
     again: () => {
       setNow(begun(lesson, sheet, newSeed(), only));
+      onPlace(undefined);
     },
   };
 }
