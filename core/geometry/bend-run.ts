@@ -69,45 +69,57 @@ function startFor({ wish }: Frame, z: number[]): { at: Point; byStart: Point; by
   };
 }
 
-/** Runs along the bend to a share of its length. */
-export function reach(frame: Frame, z: number[], to: number): Reach {
-  const { side, first } = frame;
+/** A run along a bend as far as it has come, in shares of its length, with its derivatives. */
+interface Run {
+  x: number;
+  y: number;
+  turned: number;
+  readonly dx: number[];
+  readonly dy: number[];
+}
+
+/** Carries a run over a span, or the first `share` of it, by three places of Gauss. */
+function carry(run: Run, { side, first }: Frame, z: number[], i: number, share: number): void {
+  const { dx, dy } = run;
+  const k0 = z[i] as number;
+  const k1 = z[i + 1] as number;
+  const base = first + (z[LEAN] as number);
+  const by = side * (z[LENGTH] as number);
+  const begun = i === 0 ? 0 : 0.5;
+  for (const [g, weight] of GAUSS) {
+    const t = g * share;
+    const half = (t * t) / 2;
+    const turned = run.turned + (t * k0 + (k1 - k0) * half) / SPANS;
+    const angle = base + by * turned;
+    const w = (weight * share) / SPANS;
+    const c = Math.cos(angle) * w;
+    const s = Math.sin(angle) * w;
+    run.x += c;
+    run.y += s;
+    for (let j = 0; j < i; j++) {
+      const h = by * (TOTAL[j] as number);
+      dx[j] = (dx[j] as number) - s * h;
+      dy[j] = (dy[j] as number) + c * h;
+    }
+    // The hats of the two nodes of this span, as far as they have been run over.
+    const falling = (by * (begun + t - half)) / SPANS;
+    const rising = (by * half) / SPANS;
+    dx[i] = (dx[i] as number) - s * falling;
+    dy[i] = (dy[i] as number) + c * falling;
+    dx[i + 1] = (dx[i + 1] as number) - s * rising;
+    dy[i + 1] = (dy[i + 1] as number) + c * rising;
+    dx[LENGTH] = (dx[LENGTH] as number) - s * side * turned;
+    dy[LENGTH] = (dy[LENGTH] as number) + c * side * turned;
+    dx[LEAN] = (dx[LEAN] as number) - s;
+    dy[LEAN] = (dy[LEAN] as number) + c;
+  }
+  run.turned += (share * k0 + ((k1 - k0) * share * share) / 2) / SPANS;
+}
+
+/** Where a run has come to, in mm, with its derivatives by all unknowns. */
+function reached({ x, y, turned, dx, dy }: Run, frame: Frame, z: number[]): Reach {
   const { at: from, byStart, byLean } = startFor(frame, z);
   const length = z[LENGTH] as number;
-  const dx = zeros(SIZE);
-  const dy = zeros(SIZE);
-  let x = 0;
-  let y = 0;
-  const base = first + (z[LEAN] as number);
-  let lastTurned = 0;
-  for (let i = 0; i < SPANS && i < to * SPANS - 1e-12; i++) {
-    const k0 = z[i] as number;
-    const k1 = z[i + 1] as number;
-    const share = Math.min(1, to * SPANS - i);
-    const spanFrom = i / SPANS;
-    for (const [g, weight] of GAUSS) {
-      const t = g * share;
-      const turned = lastTurned + (t * k0 + ((k1 - k0) * t * t) / 2) / SPANS;
-      const angle = base + side * length * turned;
-      const w = (weight * share) / SPANS;
-      const c = Math.cos(angle) * w;
-      const s = Math.sin(angle) * w;
-      x += c;
-      y += s;
-      const by = side * length;
-      const here = spanFrom + t / SPANS;
-      for (let j = 0; j <= i + 1; j++) {
-        const h = by * (j < i ? (TOTAL[j] as number) : hatTo(j, here));
-        dx[j] = (dx[j] as number) - s * h;
-        dy[j] = (dy[j] as number) + c * h;
-      }
-      dx[LENGTH] = (dx[LENGTH] as number) - s * side * turned;
-      dy[LENGTH] = (dy[LENGTH] as number) + c * side * turned;
-      dx[LEAN] = (dx[LEAN] as number) - s;
-      dy[LEAN] = (dy[LEAN] as number) + c;
-    }
-    lastTurned += (share * k0 + ((k1 - k0) * share * share) / 2) / SPANS;
-  }
   const long = length * UNIT;
   for (let j = 0; j < NODES; j++) {
     dx[j] = (dx[j] as number) * long;
@@ -121,10 +133,39 @@ export function reach(frame: Frame, z: number[], to: number): Reach {
   dy[START] = byStart.y;
   return {
     at: { x: from.x + long * x, y: from.y + long * y },
-    angle: base + side * length * lastTurned,
+    angle: frame.first + (z[LEAN] as number) + frame.side * length * turned,
     dx,
     dy,
   };
+}
+
+const atStart = (): Run => ({ x: 0, y: 0, turned: 0, dx: zeros(SIZE), dy: zeros(SIZE) });
+
+/** Where the bend comes to at some share of its length, and at its end. */
+export function reachAndEnd(frame: Frame, z: number[], to: number): { readonly there: Reach; readonly tip: Reach } {
+  const run = atStart();
+  const last = Math.min(SPANS - 1, Math.floor(to * SPANS));
+  let there: Run = run;
+  for (let i = 0; i < SPANS; i++) {
+    if (i === last) {
+      there = { ...run, dx: run.dx.slice(), dy: run.dy.slice() };
+      carry(there, frame, z, i, Math.min(1, to * SPANS - i));
+    }
+    carry(run, frame, z, i, 1);
+  }
+  return { there: reached(there, frame, z), tip: reached(run, frame, z) };
+}
+
+/** Where the bend comes to at each of its nodes. */
+export function nodesOf(frame: Frame, z: number[]): Reach[] {
+  const run = atStart();
+  const at = (): Reach => reached({ ...run, dx: run.dx.slice(), dy: run.dy.slice() }, frame, z);
+  const nodes = [at()];
+  for (let i = 0; i < SPANS; i++) {
+    carry(run, frame, z, i, 1);
+    nodes.push(at());
+  }
+  return nodes;
 }
 
 /** The share of the length at which the bend crosses the diagonal, nearest to the middle. */

@@ -8,7 +8,8 @@ import {
   LENGTH,
   MISS,
   NODES,
-  reach,
+  nodesOf,
+  reachAndEnd,
   SIZE,
   SPANS,
   START,
@@ -19,7 +20,7 @@ import {
 } from './bend-run.js';
 import type { BendWish } from './bend-wish.js';
 import { cubic } from './cubic.js';
-import { Conditions, solveQuadratic } from './numeric/quadratic-programme.js';
+import { Conditions, solveQuadratic, stepsOf } from './numeric/quadratic-programme.js';
 import { FixedPoint } from './numeric/fixed-point.js';
 import { zeros } from './numeric/zeros.js';
 import type { Path } from './path.js';
@@ -54,84 +55,79 @@ const START_RUN = 5;
 /** Toward its peak and from it the bend changes by this much from node to node at least, in 1 per 100 mm. */
 const PEAKED = 0.01;
 
-const bendRow = (of: (node: number) => number): number[] => {
-  const row = zeros(SIZE);
-  for (let j = 0; j < NODES; j++) row[j] = of(j);
-  return row;
-};
+/** As many conditions as a bend may have. */
+const MOST_ROWS = 72;
 
-/** One linear condition: `coefficients · unknowns` against `bound`. */
-interface Row {
-  readonly coefficients: number[];
-  readonly bound: number;
+/** The programme of a bend: what stays of it from round to round, and the rows that are written anew in each. */
+interface Programme {
+  readonly frame: Frame;
+  readonly size: number;
+  readonly steps: Float64Array;
+  readonly gradient: number[];
+  readonly conditions: Conditions;
+  /** How many rows there are without those of a peak. */
+  readonly common: number;
 }
 
-/** A row that says what a function of the unknowns is after a step, by its derivative now. */
-function linear(derivative: number[], now: number, wanted: number, z: number[]): Row {
-  let at = 0;
-  for (let i = 0; i < SIZE; i++) at += (derivative[i] as number) * (z[i] as number);
-  return { coefficients: derivative, bound: wanted - now + at };
+/** Adds a row on the bends at the nodes. */
+function addBends(conditions: Conditions, of: (node: number) => number, bound: number): void {
+  const at = conditions.add(bound);
+  for (let j = 0; j < NODES; j++) conditions.coefficients[at + j] = of(j);
 }
 
-const only = (index: number, value = 1): number[] => {
-  const row = zeros(SIZE);
-  row[index] = value;
-  return row;
-};
-
-function put(conditions: Conditions, { coefficients, bound }: Row, equal: boolean): void {
-  const at = conditions.add(bound, equal);
-  for (let i = 0; i < conditions.size; i++) conditions.coefficients[at + i] = coefficients[i] as number;
+/** Keeps one unknown at `least` or more, or its opposite where `way` says so. */
+function addOne(conditions: Conditions, index: number, way: 1 | -1, least: number): void {
+  conditions.coefficients[conditions.add(least) + index] = way;
 }
 
-/** The rows that do not change from round to round; `peak` is the node of greatest bend, where it has been chosen. */
-function shapeRows({ limits, give, start, end }: BendWish, peak: number | undefined): Row[] {
-  const rows: Row[] = [];
+/** Adds the rows that hold whichever node has the greatest bend. */
+function addShape(conditions: Conditions, { limits, give, start, end }: BendWish): void {
   const sharpest = UNIT / (limits.leastRadius * ROOM);
   for (let j = 0; j < NODES; j++) {
-    rows.push({ coefficients: only(j), bound: UNIT / limits.mostRadius });
-    rows.push({ coefficients: only(j, -1), bound: -sharpest });
+    addOne(conditions, j, 1, UNIT / limits.mostRadius);
+    addOne(conditions, j, -1, -sharpest);
   }
   for (const s of [0, Math.max(0.03, START_RUN / distance(start, end))]) {
-    rows.push({ coefficients: bendRow((j) => -hatAt(j, s)), bound: -UNIT / (limits.startRadius * START_ROOM) });
+    addBends(conditions, (j) => -hatAt(j, s), -UNIT / (limits.startRadius * START_ROOM));
   }
   const flat = (UNIT / limits.flatRadius) * ROOM;
   for (const s of [limits.flatStart - 0.01, 1 - limits.flatEnd + 0.01]) {
-    rows.push({ coefficients: bendRow((j) => hatAt(j, s)), bound: flat });
+    addBends(conditions, (j) => hatAt(j, s), flat);
   }
   const windows = 2 * SPANS;
   const wide = limits.spread * ROOM;
   for (let i = 0; i <= windows; i++) {
     const from = (i / windows) * (1 - wide);
-    rows.push({
-      coefficients: bendRow((j) => (TOTAL[j] as number) / 2 - hatTo(j, from + wide) + hatTo(j, from)),
-      bound: 0,
-    });
+    addBends(conditions, (j) => (TOTAL[j] as number) / 2 - hatTo(j, from + wide) + hatTo(j, from), 0);
   }
-  if (peak !== undefined) {
-    for (let j = 0; j < SPANS; j++) {
-      const way = j < peak ? 1 : -1;
-      rows.push({ coefficients: bendRow((k) => (k === j + 1 ? way : k === j ? -way : 0)), bound: PEAKED });
-    }
-  }
-  rows.push({ coefficients: only(START), bound: -give.startDown / UNIT });
-  rows.push({ coefficients: only(START, -1), bound: -give.startUp / UNIT });
-  if (give.lean === 0 && give.end === 0) return rows;
+  addOne(conditions, START, 1, -give.startDown / UNIT);
+  addOne(conditions, START, -1, -give.startUp / UNIT);
+  if (give.lean === 0 && give.end === 0) return;
   for (const [index, most] of [
     [LEAN, give.lean],
     [END, give.end / UNIT],
   ] as const) {
-    rows.push({ coefficients: only(index), bound: -most });
-    rows.push({ coefficients: only(index, -1), bound: -most });
+    addOne(conditions, index, 1, -most);
+    addOne(conditions, index, -1, -most);
   }
-  return rows;
+}
+
+/** The rows of a programme from now on with its greatest bend at a node, or wherever it comes to lie. */
+function choosePeak({ conditions, common }: Programme, peak: number | undefined): void {
+  conditions.keep(common);
+  if (peak === undefined) return;
+  for (let j = 0; j < SPANS; j++) {
+    const at = conditions.add(PEAKED);
+    conditions.coefficients[at + j] = j < peak ? -1 : 1;
+    conditions.coefficients[at + j + 1] = j < peak ? 1 : -1;
+  }
 }
 
 /** How dear lean and a moved end are beside the rest, per degree and per mm. */
 const LEAN_DEAR = 400;
 const END_DEAR = 120;
 
-function weights({ give }: BendWish, size: number): { hessian: number[]; gradient: number[] } {
+function weights({ give }: BendWish, size: number): number[] {
   const hessian = zeros(size * size);
   const on = (i: number, w: number): void => {
     if (i < size) hessian[i * size + i] = (hessian[i * size + i] as number) + w;
@@ -148,7 +144,20 @@ function weights({ give }: BendWish, size: number): { hessian: number[]; gradien
   on(LEAN, LEAN_DEAR * (180 / Math.PI) ** 2);
   on(END, END_DEAR * UNIT * UNIT);
   on(MISS, give.through * UNIT * UNIT);
-  return { hessian, gradient: zeros(size) };
+  return hessian;
+}
+
+function programmeFor(frame: Frame): Programme | undefined {
+  const { give } = frame.wish;
+  const size = give.lean === 0 && give.end === 0 ? HELD_SIZE : SIZE;
+  const steps = stepsOf(weights(frame.wish, size), size);
+  if (!steps) return undefined;
+  const conditions = new Conditions(size, MOST_ROWS);
+  // Both figures of the end, the whole turn, the place on the diagonal; lean and end, where one alone is held.
+  const held = size === SIZE ? Number(give.lean === 0) + Number(give.end === 0) : 0;
+  for (let i = 0; i < 4 + held; i++) conditions.add(0, true);
+  addShape(conditions, frame.wish);
+  return { frame, size, steps, gradient: zeros(size), conditions, common: conditions.count };
 }
 
 /** A first guess: a bend that swells to the middle, as long as its chord and a little more. */
@@ -162,60 +171,79 @@ function firstGuess({ wish, turn: whole }: Frame): number[] {
   return z;
 }
 
-function settle(frame: Frame, first: number[], peak: number | undefined, rounds: number): number[] | undefined {
+/** Writes an equality: that a function of the unknowns, by its derivative now, be `wanted` after the step. */
+function writeEqual(
+  { conditions, size }: Programme,
+  row: number,
+  derivative: readonly number[],
+  miss: number,
+  z: readonly number[],
+): void {
+  let at = 0;
+  for (let i = 0; i < size; i++) {
+    at += (derivative[i] as number) * (z[i] as number);
+    conditions.coefficients[row * size + i] = derivative[i] as number;
+  }
+  conditions.bounds[row] = miss + at;
+}
+
+/** Goes round from a first guess until the bend comes to rest, its greatest bend at `peak` where one is told. */
+function settle(programme: Programme, first: number[], peak: number | undefined, rounds: number): number[] | undefined {
+  const { frame, size, steps, gradient, conditions } = programme;
   const { wish, side, turn: whole } = frame;
-  const shape = shapeRows(wish, peak);
   const { lean, end } = wish.give;
-  const size = lean === 0 && end === 0 ? HELD_SIZE : SIZE;
-  const { hessian, gradient } = weights(wish, size);
+  choosePeak(programme, peak);
   let z = first;
-  const steps = new FixedPoint();
+  const accelerated = new FixedPoint();
   for (let round = 0; ; round++) {
-    const tip = reach(frame, z, 1);
-    const endX = tip.dx.slice();
-    const endY = tip.dy.slice();
-    endX[END] = -wish.outward.x * UNIT;
-    endY[END] = -wish.outward.y * UNIT;
+    const s = crossing(frame, z);
+    const { there, tip } = reachAndEnd(frame, z, s);
+    tip.dx[END] = -wish.outward.x * UNIT;
+    tip.dy[END] = -wish.outward.y * UNIT;
     const goal = along(wish.end, wish.outward, (z[END] as number) * UNIT);
+    writeEqual(programme, 0, tip.dx, goal.x - tip.at.x, z);
+    writeEqual(programme, 1, tip.dy, goal.y - tip.at.y, z);
     // The whole turn, L times the integral of the bend, is what lies between the two directions.
-    const turned = bendRow((j) => (z[LENGTH] as number) * (TOTAL[j] as number));
+    const turned = zeros(SIZE);
     let sum = 0;
-    for (let j = 0; j < NODES; j++) sum += (z[j] as number) * (TOTAL[j] as number);
+    for (let j = 0; j < NODES; j++) {
+      turned[j] = (z[LENGTH] as number) * (TOTAL[j] as number);
+      sum += (z[j] as number) * (TOTAL[j] as number);
+    }
     turned[LENGTH] = sum;
     turned[LEAN] = side;
-    const s = crossing(frame, z);
-    const there = reach(frame, z, s);
+    writeEqual(programme, 2, turned, whole - (z[LENGTH] as number) * sum - side * (z[LEAN] as number), z);
     const normal = { x: -Math.sin(there.angle), y: Math.cos(there.angle) };
     const pass = zeros(SIZE);
     for (let i = 0; i < SIZE; i++) pass[i] = normal.x * (there.dx[i] as number) + normal.y * (there.dy[i] as number);
     pass[MISS] = -dot(normal, wish.diagonal) * UNIT;
     const target = along(wish.corner, wish.diagonal, wish.hollow + (z[MISS] as number) * UNIT);
-    const equal: Row[] = [
-      linear(endX, tip.at.x - goal.x, 0, z),
-      linear(endY, tip.at.y - goal.y, 0, z),
-      linear(turned, (z[LENGTH] as number) * sum + side * (z[LEAN] as number), whole, z),
-      linear(pass, dot(normal, subtract(there.at, target)), 0, z),
-    ];
-    if (size === SIZE && lean === 0) equal.push({ coefficients: only(LEAN), bound: 0 });
-    if (size === SIZE && end === 0) equal.push({ coefficients: only(END), bound: 0 });
+    writeEqual(programme, 3, pass, dot(normal, subtract(target, there.at)), z);
+    let row = 4;
+    if (size === SIZE && lean === 0) writeHeld(conditions, row++, LEAN);
+    if (size === SIZE && end === 0) writeHeld(conditions, row, END);
     for (const i of [START, LENGTH]) gradient[i] = -STEADY * (z[i] as number);
-    const conditions = new Conditions(size, 72);
-    for (const row of equal) put(conditions, row, true);
-    for (const row of shape) put(conditions, row, false);
-    const found = solveQuadratic(hessian, gradient, conditions);
+    const found = solveQuadratic(steps, gradient, conditions);
     if (!found || !((found[LENGTH] as number) > 0.05)) return undefined;
     const next = size === SIZE ? found : [...found, 0, 0];
     let moved = 0;
     for (let i = 0; i < SIZE; i++) moved = Math.max(moved, Math.abs((next[i] as number) - (z[i] as number)));
     if (moved < SETTLED || round === rounds - 1) return next;
-    z = steps.next(z, next);
+    z = accelerated.next(z, next);
   }
+}
+
+/** Writes an equality that holds one unknown at nought. */
+function writeHeld({ coefficients, bounds, size }: Conditions, row: number, index: number): void {
+  coefficients.fill(0, row * size, (row + 1) * size);
+  coefficients[row * size + index] = 1;
+  bounds[row] = 0;
 }
 
 function drawn(frame: Frame, z: number[]): EvenBend {
   const { wish } = frame;
   const third = ((z[LENGTH] as number) * UNIT) / SPANS / 3;
-  const places = Array.from({ length: NODES }, (_, i) => reach(frame, z, i / SPANS));
+  const places = nodesOf(frame, z);
   const end = along(wish.end, wish.outward, (z[END] as number) * UNIT);
   const off = subtract(end, (places[SPANS] as Reach).at);
   const last = unit(wish.arriving);
@@ -229,7 +257,7 @@ function drawn(frame: Frame, z: number[]): EvenBend {
     const leaving = { x: Math.cos(a.angle), y: Math.sin(a.angle) };
     return cubic(from, along(from, leaving, third), along(to, arriving, -third), to);
   });
-  const there = reach(frame, z, crossing(frame, z));
+  const { there } = reachAndEnd(frame, z, crossing(frame, z));
   return {
     path,
     start: path[0]?.p0 ?? wish.start,
@@ -249,21 +277,29 @@ function drawn(frame: Frame, z: number[]): EvenBend {
  */
 export function evenBend(wish: BendWish): EvenBend | undefined {
   const side = Math.sign(cross(wish.leaving, wish.arriving)) || -1;
-  const first = Math.atan2(wish.leaving.y, wish.leaving.x);
+  const heading = Math.atan2(wish.leaving.y, wish.leaving.x);
   const whole = Math.abs(Math.atan2(cross(wish.leaving, wish.arriving), dot(wish.leaving, wish.arriving)));
-  const frame: Frame = { wish, side, first, turn: whole };
-  const guess = settle(frame, firstGuess(frame), undefined, 3);
+  const frame: Frame = { wish, side, first: heading, turn: whole };
+  const programme = programmeFor(frame);
+  if (!programme) return undefined;
+  const first = firstGuess(frame);
+  const guess = settle(programme, first, undefined, 3);
   // Where the limits leave no step from the first guess, the bend without them shows where to begin.
-  const rough = guess ?? settle({ ...frame, wish: eased(wish) }, firstGuess(frame), undefined, 6) ?? firstGuess(frame);
+  const rough = guess ?? roughly({ ...frame, wish: eased(wish) }, first) ?? first;
   const nodes = Array.from({ length: NODES }, (_, j) => j).filter(
     (j) => j / SPANS > wish.limits.peakFrom + 0.01 && j / SPANS < wish.limits.peakTo - 0.01,
   );
   const order = nodes.sort((a, b) => (rough[b] as number) - (rough[a] as number));
   for (const peak of order.slice(0, guess ? 3 : order.length)) {
-    const z = settle(frame, rough, peak, ROUNDS);
+    const z = settle(programme, rough, peak, ROUNDS);
     if (z && sound(frame, z)) return drawn(frame, z);
   }
   return undefined;
+}
+
+function roughly(frame: Frame, first: number[]): number[] | undefined {
+  const programme = programmeFor(frame);
+  return programme && settle(programme, first, undefined, 6);
 }
 
 /** A wish that asks no more of the shape than that it turns one way. */
@@ -280,5 +316,5 @@ const eased = (wish: BendWish): BendWish => ({
 /** A bend is sound where its rounds came to rest: its end lies where it should. */
 function sound(frame: Frame, z: number[]): boolean {
   const goal = along(frame.wish.end, frame.wish.outward, (z[END] as number) * UNIT);
-  return distance(reach(frame, z, 1).at, goal) < 0.05;
+  return distance(reachAndEnd(frame, z, 1).tip.at, goal) < 0.05;
 }

@@ -2,6 +2,8 @@ import { zeros } from './zeros.js';
 
 /**
  * Linear conditions, row by row in one array: `row · x = bound` for the first `equalities`, `>= bound` for the rest.
+ * A programme that is solved many times may write its equalities anew each time; the other rows stay as they were at
+ * the first.
  */
 export class Conditions {
   count = 0;
@@ -9,6 +11,10 @@ export class Conditions {
   /** All rows, one after the other. */
   readonly coefficients: number[];
   readonly bounds: number[];
+  /** Where each row begins and ends, as `scale` found it. */
+  readonly first: number[];
+  readonly last: number[];
+  private scaled = 0;
 
   constructor(
     readonly size: number,
@@ -16,6 +22,8 @@ export class Conditions {
   ) {
     this.coefficients = zeros(room * size);
     this.bounds = zeros(room);
+    this.first = zeros(room);
+    this.last = zeros(room);
   }
 
   /** Adds a row, all nought, and gives where it begins in `coefficients`. Equalities come before all others. */
@@ -27,6 +35,41 @@ export class Conditions {
     this.count += 1;
     if (equal) this.equalities = this.count;
     return row * this.size;
+  }
+
+  /** Keeps the first `count` rows and takes the others back. */
+  keep(count: number): void {
+    this.coefficients.fill(0, count * this.size, this.count * this.size);
+    this.count = count;
+    this.scaled = Math.min(this.scaled, count);
+  }
+
+  /** Brings rows to length one, in place: the equalities, and what was added since it was last done. */
+  scale(): void {
+    for (let i = 0; i < this.equalities; i++) this.scaleRow(i);
+    for (let i = Math.max(this.equalities, this.scaled); i < this.count; i++) this.scaleRow(i);
+    this.scaled = this.count;
+  }
+
+  private scaleRow(row: number): void {
+    const { size: n, coefficients } = this;
+    const at = row * n;
+    let s = 0;
+    let from = n;
+    let to = -1;
+    for (let j = 0; j < n; j++) {
+      const c = coefficients[at + j] as number;
+      if (c === 0) continue;
+      s += c * c;
+      if (from === n) from = j;
+      to = j;
+    }
+    this.first[row] = from;
+    this.last[row] = to;
+    if (!(s > 0)) return;
+    const scale = 1 / Math.sqrt(s);
+    for (let j = from; j <= to; j++) coefficients[at + j] = (coefficients[at + j] as number) * scale;
+    this.bounds[row] = (this.bounds[row] as number) * scale;
   }
 }
 
@@ -45,11 +88,6 @@ const SCRATCH = {
   set: new Int32Array(MOST + 1),
   multipliers: new Float64Array(MOST + 1),
   x: new Float64Array(MOST),
-  rows: new Float64Array(MOST_ROWS * MOST),
-  bounds: new Float64Array(MOST_ROWS),
-  misses: new Float64Array(MOST_ROWS),
-  first: new Int32Array(MOST_ROWS),
-  last: new Int32Array(MOST_ROWS),
   inSet: new Uint8Array(MOST_ROWS),
 };
 
@@ -77,9 +115,14 @@ function factor(m: Float64Array, n: number): boolean {
   return true;
 }
 
-/** The inverse transpose of a lower factor, stored so that each of its columns is a run of `n`: the space of steps. */
-function stepSpace(lower: Float64Array, n: number): Float64Array {
-  const { space } = SCRATCH;
+/**
+ * The inverse transpose of a Hessian's lower factor, stored in `space` so that each of its columns is a run of `n`: the
+ * space of steps. False where the Hessian is not positive definite.
+ */
+function stepsInto(space: Float64Array, hessian: readonly number[], n: number): boolean {
+  const { lower } = SCRATCH;
+  for (let i = 0; i < n * n; i++) lower[i] = hessian[i] as number;
+  if (!factor(lower, n)) return false;
   space.fill(0, 0, n * n);
   // Column k of the inverse transpose is row k of the inverse.
   for (let j = 0; j < n; j++) {
@@ -90,7 +133,7 @@ function stepSpace(lower: Float64Array, n: number): Float64Array {
       space[i * n + j] = s / (lower[i * n + i] as number);
     }
   }
-  return space;
+  return true;
 }
 
 /** Turns two columns of a step space, or two rows of a triangle, by a plane rotation. */
@@ -103,63 +146,45 @@ function rotate(m: Float64Array, a: number, b: number, count: number, c: number,
   }
 }
 
-/** The conditions with rows of length one, and where each row begins and ends; in working memory. */
-function normalised(conditions: Conditions): void {
-  const { size: n, coefficients, count } = conditions;
-  const { rows, bounds, first, last } = SCRATCH;
-  for (let i = 0; i < count; i++) {
-    const at = i * n;
-    let s = 0;
-    let from = n;
-    let to = -1;
-    for (let j = 0; j < n; j++) {
-      const c = coefficients[at + j] as number;
-      if (c === 0) continue;
-      s += c * c;
-      if (from === n) from = j;
-      to = j;
-    }
-    first[i] = from;
-    last[i] = to;
-    const scale = s > 0 ? 1 / Math.sqrt(s) : 1;
-    for (let j = from; j <= to; j++) rows[at + j] = (coefficients[at + j] as number) * scale;
-    bounds[i] = (conditions.bounds[i] as number) * scale;
-  }
-}
-
 /** By how much a row is more than its bound. */
-function over(row: number, n: number): number {
-  const { rows, bounds, first, last, x } = SCRATCH;
+function over({ size: n, coefficients: rows, bounds, first, last }: Conditions, row: number): number {
+  const { x } = SCRATCH;
   let s = -(bounds[row] as number);
   const to = last[row] as number;
   for (let j = first[row] as number, at = row * n + j; j <= to; j++, at++) s += (rows[at] as number) * (x[j] as number);
   return s;
 }
 
+/** A Hessian made ready for many programmes: its space of steps; nothing where it is not positive definite. */
+export function stepsOf(hessian: readonly number[], size: number): Float64Array | undefined {
+  const space = new Float64Array(size * size);
+  return stepsInto(space, hessian, size) ? space : undefined;
+}
+
 /**
  * The least of ½ xᵀHx + gᵀx under linear conditions, by the dual active set method of Goldfarb and Idnani (1983).
- * `hessian` is row-major, symmetric and positive definite. Nothing where no point meets all conditions, or where the
- * Hessian is not positive definite.
+ * `hessian` is row-major, symmetric and positive definite, or made ready by `stepsOf`. Nothing where no point meets all
+ * conditions, or where the Hessian is not positive definite. The conditions are scaled in place.
  */
 export function solveQuadratic(
-  hessian: readonly number[],
+  hessian: readonly number[] | Float64Array,
   gradient: readonly number[],
   conditions: Conditions,
 ): number[] | undefined {
   const { size: n, count, equalities } = conditions;
   if (n > MOST || count > MOST_ROWS)
     throw new Error('A quadratic programme has at most 40 unknowns and 100 conditions');
-  const { lower, triangle, d, z, r, set, multipliers, x, rows, first, last, inSet } = SCRATCH;
-  for (let i = 0; i < n * n; i++) lower[i] = hessian[i] as number;
-  if (!factor(lower, n)) return undefined;
-  const space = stepSpace(lower, n);
+  const { space, triangle, d, z, r, set, multipliers, x, inSet } = SCRATCH;
+  if (hessian instanceof Float64Array) space.set(hessian);
+  else if (!stepsInto(space, hessian, n)) return undefined;
   x.fill(0, 0, n);
   for (let k = 0; k < n; k++) {
     let w = 0;
     for (let j = 0; j < n; j++) w += (space[k * n + j] as number) * (gradient[j] as number);
     for (let i = 0; i < n; i++) x[i] = (x[i] as number) - (space[k * n + i] as number) * w;
   }
-  normalised(conditions);
+  conditions.scale();
+  const { coefficients: rows, first, last } = conditions;
   // The working set: which rows, their multipliers, and the triangle of their coordinates, stored by rows.
   inSet.fill(0, 0, count);
   let q = 0;
@@ -172,7 +197,7 @@ export function solveQuadratic(
         p = i;
         break;
       }
-      const by = over(i, n);
+      const by = over(conditions, i);
       if (by < worst) {
         worst = by;
         p = i;
@@ -183,7 +208,7 @@ export function solveQuadratic(
       for (let i = 0; i < n; i++) found[i] = x[i] as number;
       return found;
     }
-    const sign = p < equalities && over(p, n) > 0 ? -1 : 1;
+    const sign = p < equalities && over(conditions, p) > 0 ? -1 : 1;
     let multiplier = 0;
     const from = first[p] as number;
     const to = last[p] as number;
@@ -212,7 +237,7 @@ export function solveQuadratic(
         const step = (multipliers[i] as number) / (r[i] as number);
         if (step < partial) [partial, leaving] = [step, i];
       }
-      const full = toward > 1e-14 ? (-sign * over(p, n)) / toward : Infinity;
+      const full = toward > 1e-14 ? (-sign * over(conditions, p)) / toward : Infinity;
       const step = Math.min(partial, full);
       if (step === Infinity) return undefined;
       for (let i = 0; i < q; i++) multipliers[i] = (multipliers[i] as number) - step * (r[i] as number);
