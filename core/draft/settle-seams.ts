@@ -127,30 +127,30 @@ export function settleSeams(
   const [front, back] = states;
   replan(front, back, rules);
   for (const state of states) state.sideX = firstSide(state);
-  let rounds = new FixedPoint();
-  let nearest: { readonly tried: number[]; readonly moved: number } | undefined;
+  const paces = [new Pace(), new Pace()] as const;
+  let drawn: readonly [DrawnPanel, DrawnPanel] | undefined;
   for (let round = 0; ; round++) {
-    const tried = unknownsOf(states);
-    const drawnFront = drawRound(front);
+    const tried = states.map(unknownsOf);
+    // The front does not look at the back: once it rests it is drawn.
+    const drawnFront = drawn && paces[0].rests ? good(drawn[0]) : drawRound(front);
     if (!drawnFront.ok) return drawnFront;
     const drawnBack = drawRound(back);
     if (!drawnBack.ok) return drawnBack;
-    const drawn = [drawnFront.value, drawnBack.value] as const;
-    for (const [i, state] of states.entries()) approach(state, drawn[i] as DrawnPanel);
+    drawn = [drawnFront.value, drawnBack.value];
+    if (!paces[0].rests) approach(front, drawn[0]);
+    approach(back, drawn[1]);
     if (rules.trueSeams) approachSeams(drawn[0], drawn[1], back);
-    const given = unknownsOf(states);
     if (round === 0) level(states, drawn);
     const planned = round < PLANNED && replanned(states, drawn, rules);
-    const moved = round === 0 || planned || tried.length !== given.length ? Infinity : farthest(tried, given);
-    if (moved > SETTLED && round < ROUNDS) {
-      if (moved === Infinity) [rounds, nearest] = [new FixedPoint(), undefined];
-      else {
-        if (!nearest || moved < nearest.moved) nearest = { tried, moved };
-        // Rounds that swing between two ways of a curve have no rest: the last is drawn where they moved least.
-        takeUnknowns(states, round === ROUNDS - 1 ? nearest.tried : rounds.next(tried, given));
-      }
+    if (round === 0 || planned) {
+      for (const pace of paces) pace.anew();
       continue;
     }
+    const last = round === ROUNDS - 1;
+    if (!paces[0].rests) paces[0].next(front, tried[0] as number[], last);
+    // The back rests no sooner than what it is trued to.
+    paces[1].next(back, tried[1] as number[], last, paces[0].rests);
+    if (!paces[1].rests && round < ROUNDS) continue;
     const fault = faultIn(states, drawn);
     if (fault) return fault;
     const inseams = drawInseams(states, drawn, rules.trueSeams);
@@ -159,31 +159,53 @@ export function settleSeams(
   }
 }
 
-/** All that settles from round to round, as one row of figures in mm. */
-function unknownsOf(states: readonly PanelState[]): number[] {
-  return states.flatMap(({ sideX, sideCrotchX, centre, crotchX, shift, dartDepths }) => [
-    sideX,
-    sideCrotchX,
-    centre,
-    crotchX,
-    shift.sideHip,
-    shift.sideWaist,
-    ...dartDepths,
-  ]);
+/** All that settles of a panel from round to round, as one row of figures in mm. */
+function unknownsOf({ sideX, sideCrotchX, centre, crotchX, shift, dartDepths }: PanelState): number[] {
+  return [sideX, sideCrotchX, centre, crotchX, shift.sideHip, shift.sideWaist, ...dartDepths];
 }
 
-function takeUnknowns(states: readonly PanelState[], figures: readonly number[]): void {
+function takeUnknowns(state: PanelState, figures: readonly number[]): void {
   let next = 0;
   const take = (): number => figures[next++] as number;
-  for (const state of states) {
-    state.sideX = take();
-    state.sideCrotchX = take();
-    state.centre = take();
-    state.crotchX = take();
-    const most = state.setting.mostMoved;
-    const held = (value: number): number => Math.min(most, Math.max(-most, value));
-    state.shift = { crotchPoint: 0, sideHip: held(take()), sideWaist: held(take()) };
-    state.dartDepths = state.dartDepths.map(take);
+  state.sideX = take();
+  state.sideCrotchX = take();
+  state.centre = take();
+  state.crotchX = take();
+  const most = state.setting.mostMoved;
+  const held = (value: number): number => Math.min(most, Math.max(-most, value));
+  state.shift = { crotchPoint: 0, sideHip: held(take()), sideWaist: held(take()) };
+  state.dartDepths = state.dartDepths.map(take);
+}
+
+/** How a panel comes to rest. */
+class Pace {
+  /** True once it has come to rest. */
+  rests = false;
+  private rounds = new FixedPoint();
+  private nearest: { readonly tried: number[]; readonly moved: number } | undefined;
+
+  /** Begins anew, from another plan. */
+  anew(): void {
+    this.rests = false;
+    this.rounds = new FixedPoint();
+    this.nearest = undefined;
+  }
+
+  /** Takes a panel to where it is drawn next, having tried figures and been moved; or has it rest. */
+  next(state: PanelState, tried: number[], last: boolean, mayRest = true): void {
+    const given = unknownsOf(state);
+    const moved = tried.length === given.length ? farthest(tried, given) : Infinity;
+    if (moved <= SETTLED && mayRest) {
+      this.rests = true;
+      return;
+    }
+    if (moved === Infinity) {
+      this.anew();
+      return;
+    }
+    if (!this.nearest || moved < this.nearest.moved) this.nearest = { tried, moved };
+    // Rounds that swing between two ways of a curve have no rest: the last is drawn where they moved least.
+    takeUnknowns(state, last ? this.nearest.tried : this.rounds.next(tried, given));
   }
 }
 
