@@ -1,4 +1,15 @@
-import { axisDown, graphPath, GraphCurve, line, point, type Path, type Point, type Sum } from '../geometry/index.js';
+import {
+  axisDown,
+  graphPath,
+  GraphCurve,
+  line,
+  point,
+  laidDown,
+  remember,
+  type Path,
+  type Point,
+  type Sum,
+} from '../geometry/index.js';
 import { bendWindow, EVENNESS, evenBendInto, runsThrough, type LegEnd } from './leg.js';
 
 /** What a side seam runs through. Lengths in mm, panel coordinates. */
@@ -69,12 +80,26 @@ export function straightSide(wish: SideWish): SideSeam {
   };
 }
 
+/** All that a side depends on. */
+function figuresOf(wish: SideWish): number[] {
+  const { waist, hip, crotchLevel, insetX, insetHeld, thigh, end, plumb, ...rest } = wish;
+  const { knee, hem, kneeOnPiece, ...restOfEnd } = end;
+  const given = [waist.x, waist.y, hip.x, hip.y, crotchLevel, knee.x, knee.y, hem.x, hem.y];
+  const set = [insetX ?? NaN, Number(insetHeld ?? false), thigh?.x ?? NaN, thigh?.y ?? NaN];
+  return laidDown([...given, ...set, Number(kneeOnPiece), Number(plumb)], rest, restOfEnd);
+}
+
+/** As many sides are remembered: all rounds in which both of a draft settle, and some more. */
+const REMEMBERED = 48;
+
 /**
  * The side seam (docs/trade/curves.md): from waist to hip it turns one way and stands plumb on the hip line; below it
  * runs in to a quarter of the way to the knee, lies straight or a little hollow from there, and bends evenly into the
  * lower leg over 20 cm about the knee. The curve whose bend varies least; nothing where there is none.
  */
-export function sideSeam(wish: SideWish): SideSeam | undefined {
+export const sideSeam = remember(foundSide, figuresOf, REMEMBERED);
+
+function foundSide(wish: SideWish): SideSeam | undefined {
   const { waist, hip, end } = wish;
   const height = hip.y - waist.y;
   const taper = waist.x - hip.x;

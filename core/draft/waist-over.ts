@@ -8,11 +8,13 @@ import {
   distance,
   dot,
   graphPath,
+  laidDown,
   line,
   onAxis,
   pathLength,
   pointAt,
   quarterTurn,
+  remember,
   scale,
   smoothStep,
   subtract,
@@ -65,11 +67,27 @@ function dipped(path: Path, down: Point, by: number): Path {
   return displacePath(path, (s) => scale(down, by * (1 - smoothStep(s / middle)))).path;
 }
 
+/** All that a waist depends on. */
+function figuresOf(ends: WaistEnds, darts: readonly FlatDart[]): number[] {
+  const { panel, centreWaist, centreDown, sideWaist, sideDown, ...more } = ends;
+  const { offSquare, offSquareWithin, dip, swung, ...rest } = more;
+  const figures = [panel === 'front' ? 0 : 1];
+  for (const { x, y } of [centreWaist, centreDown, sideWaist, sideDown]) figures.push(x, y);
+  for (const given of [offSquare, offSquareWithin, dip, swung]) figures.push(given ?? NaN);
+  for (const { apex, up, angle } of darts) figures.push(apex.x, apex.y, up.x, up.y, angle);
+  return laidDown(figures, rest);
+}
+
+/** As many waists are remembered: all rounds in which both of a draft settle, and some more. */
+const REMEMBERED = 48;
+
 /**
  * One smooth waist line over the closed darts (docs/trade/curves.md): square to the centre line, bending one way and
  * evenly, and running level into the neighbouring panel at the side.
  */
-export function closedWaist(ends: WaistEnds, darts: readonly FlatDart[]): ClosedWaist {
+export const closedWaist = remember(foundWaist, figuresOf, REMEMBERED);
+
+function foundWaist(ends: WaistEnds, darts: readonly FlatDart[]): ClosedWaist {
   const { centreWaist: from, sideWaist } = ends;
   const n = darts.length;
   const closedEnd = close(sideWaist, darts, n);

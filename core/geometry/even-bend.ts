@@ -22,6 +22,7 @@ import type { BendWish } from './bend-wish.js';
 import { cubic } from './cubic.js';
 import { Conditions, solveQuadratic, stepsOf } from './numeric/quadratic-programme.js';
 import { FixedPoint } from './numeric/fixed-point.js';
+import { laidDown, remember } from './numeric/remember.js';
 import { zeros } from './numeric/zeros.js';
 import type { Path } from './path.js';
 import { add, along, cross, distance, dot, scale, subtract, turn, unit, type Point } from './point.js';
@@ -270,12 +271,29 @@ function drawn(frame: Frame, z: number[]): EvenBend {
   };
 }
 
+/** All that a bend depends on. */
+function figuresOf(wish: BendWish): number[] {
+  const { start, leaving, pivot, end, arriving, outward, corner, diagonal, hollow, limits, give, ...rest } = wish;
+  const { leastRadius, startRadius, mostRadius, flatRadius, ...shares } = limits;
+  const { flatStart, flatEnd, spread, peakFrom, peakTo, ...restOfLimits } = shares;
+  const { through, start: moved, startUp, startDown, lean, end: endMoved, ...restOfGive } = give;
+  const figures = [hollow, leastRadius, startRadius, mostRadius, flatRadius, flatStart, flatEnd, spread];
+  figures.push(peakFrom, peakTo, through, moved, startUp, startDown, lean, endMoved);
+  for (const { x, y } of [start, leaving, pivot, end, arriving, outward, corner, diagonal]) figures.push(x, y);
+  return laidDown(figures, rest, restOfLimits, restOfGive);
+}
+
+/** As many bends are remembered: both rises of a draft, by every measure that they may be tried by, and some more. */
+const REMEMBERED = 32;
+
 /**
  * The fair bend from a straight line to a point: curvature runs straight over equal spans of its length, turns one way,
  * has one peak, and varies as little as the limits allow. A sequence of quadratic programmes over the curvatures, the
  * length and what may give way (docs/trade/curves.md). Nothing where the limits admit none.
  */
-export function evenBend(wish: BendWish): EvenBend | undefined {
+export const evenBend = remember(foundBend, figuresOf, REMEMBERED);
+
+function foundBend(wish: BendWish): EvenBend | undefined {
   const side = Math.sign(cross(wish.leaving, wish.arriving)) || -1;
   const heading = Math.atan2(wish.leaving.y, wish.leaving.x);
   const whole = Math.abs(Math.atan2(cross(wish.leaving, wish.arriving), dot(wish.leaving, wish.arriving)));

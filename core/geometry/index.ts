@@ -33,6 +33,7 @@ export {
   type SolvedGraph,
   type Sum,
 } from './graph-curve.js';
+export { laidDown, remember } from './numeric/remember.js';
 export { FixedPoint } from './numeric/fixed-point.js';
 export { seeded } from './numeric/seeded.js';
 export { goldenLeast } from './numeric/golden.js';
