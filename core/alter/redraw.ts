@@ -32,17 +32,15 @@ const SAMPLES = 12;
 /** A line drawn anew lies no further than this from what was cut and moved, in mm. */
 const MOST_OFF = 30;
 
-/** How far two lines lie apart at most, in mm, read at the same shares of their lengths. */
-function apart(a: Path, b: Path): number {
-  const ends = Math.max(distance(startOf(a), startOf(b)), distance(endOf(a), endOf(b)));
-  if (ends > MOST_OFF) return ends;
+/** True where two lines lie nowhere further apart than told, in mm, read at the same shares of their lengths. */
+function lieWithin(a: Path, b: Path, most: number): boolean {
+  if (distance(startOf(a), startOf(b)) >= most || distance(endOf(a), endOf(b)) >= most) return false;
   const [long, other] = [pathLength(a), pathLength(b)];
-  let most = ends;
   for (let i = 1; i < SAMPLES; i++) {
     const share = i / SAMPLES;
-    most = Math.max(most, distance(placeAtLength(a, share * long).at, placeAtLength(b, share * other).at));
+    if (distance(placeAtLength(a, share * long).at, placeAtLength(b, share * other).at) >= most) return false;
   }
-  return most;
+  return true;
 }
 
 const EDGE_JOINTS = {
@@ -64,7 +62,7 @@ function asDrafted(paper: Paper, drafted: Panel): Paper {
   let next = paper;
   for (const edge of Object.keys(EDGE_JOINTS) as Redrawable[]) {
     const was = drafted.edges[edge];
-    if (!isDrafted(paper, edge, drafted) && apart(edgeOf(paper, edge), was) < STANDS)
+    if (!isDrafted(paper, edge, drafted) && lieWithin(edgeOf(paper, edge), was, STANDS))
       next = withEdge(next, edge, was, EDGE_JOINTS[edge](drafted));
   }
   return next;
@@ -78,7 +76,7 @@ function isSpoilt(paper: Paper, edge: EdgeName, drafted: Panel): boolean {
 
 /** The paper with one seam drawn anew where that leaves it near what was cut and moved; else as it is. */
 const nearBy = (paper: Paper, edge: EdgeName, anew: Paper | undefined): Paper =>
-  anew && apart(edgeOf(paper, edge), edgeOf(anew, edge)) < MOST_OFF ? anew : paper;
+  anew && lieWithin(edgeOf(paper, edge), edgeOf(anew, edge), MOST_OFF) ? anew : paper;
 
 function riseAnew(paper: Paper, drafted: Panel): Paper {
   const rise = redrawnRise(paper, drafted);

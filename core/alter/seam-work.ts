@@ -92,13 +92,25 @@ export function sideWaistMoved(paper: Paper, by: number): Paper {
   return { ...sideMoved(paper, 0, by, (s) => point(-by * (1 - smoothStep(s / top)), 0)), newWaist: true };
 }
 
-/** The same paper with the side's waist end moved until its closed waist is as long as told, in mm. */
+/** A closed waist that misses what it should be by less than this, in mm, is as long as told. */
+const WAIST_KEPT = 0.0003;
+
+/**
+ * The same paper with the side's waist end moved until its closed waist is as long as told, in mm: by what is missing,
+ * then by secant steps.
+ */
 export function waistKept(paper: Paper, wanted: number): Paper {
   let moved = paper;
-  for (let i = 0; i < 4; i++) {
-    const missing = wanted - closedWaistLength(moved);
-    if (Math.abs(missing) < 0.0003) break;
-    moved = sideWaistMoved(moved, missing);
+  let missing = wanted - closedWaistLength(paper);
+  let gain = 1;
+  for (let i = 0; i < 4 && Math.abs(missing) >= WAIST_KEPT; i++) {
+    const by = missing / gain;
+    moved = sideWaistMoved(moved, by);
+    const left = wanted - closedWaistLength(moved);
+    // How much longer the waist became for each millimetre moved; near one, or the next step goes by one.
+    const gained = (missing - left) / by;
+    gain = gained > 0.5 && gained < 2 ? gained : 1;
+    missing = left;
   }
   return moved;
 }

@@ -37,6 +37,9 @@ export const takesDartOver = (act: unknown): boolean => act === 'intoSide' || ac
 /** A dart must stay at least this long, in mm. */
 const LEAST_LENGTH = 15;
 
+/** A drawn dart whose intake misses what was asked by less than this, in mm, is as deep as asked. */
+const INTAKE_MET = 0.0003;
+
 /** A dart about an apex and a middle line, with legs of a length and an intake. */
 function dartAbout(apex: Point, up: Point, leg: number, intake: number): PaperDart {
   const half = Math.asin(Math.min(0.9, intake / (2 * leg)));
@@ -128,7 +131,9 @@ function dartChanged(paper: Paper, work: DartChange, alteration: string): Paper 
         if (keepWaist) next = waistKept(next, wanted);
         const drawn = waistOver(next)?.darts.find((d) => distance(d.apex, dart.apex) < 1e-6);
         if (!drawn) break;
-        asked += intake + by - drawn.intake;
+        const missing = intake + by - drawn.intake;
+        if (Math.abs(missing) < INTAKE_MET) break;
+        asked += missing;
       }
       return next;
     }
