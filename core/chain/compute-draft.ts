@@ -191,11 +191,11 @@ function withSettledExtensions(worked: Worked, block: Block): Worked {
 
 const CROTCH_WIDTH_REASON = 'Settled on the piece, so that side seam to crotch point is what the sheet states.';
 
-/**
- * Measurements to sheet to panels to alterations, without the checks: for what seeks a figure over many drafts.
- * Refusals as of `computeDraft`.
- */
-export function drawDraft(input: DraftInput, stop?: () => boolean): Outcome<Drafted> {
+/** A draft as its method has it, before any alteration. */
+export type Unaltered = Pick<Drafted, 'worked' | 'drafted'>;
+
+/** Measurements to sheet to panels, whatever alterations the input lists. Refusals as of `computeDraft`. */
+export function drawUnaltered(input: DraftInput): Outcome<Unaltered> {
   const fault = faultOf(input.sheet);
   if (fault) return refused(fault);
   const body = requiredBody(input);
@@ -203,9 +203,22 @@ export function drawDraft(input: DraftInput, stop?: () => boolean): Outcome<Draf
   const done = drawn(input, body.value);
   if (!done.ok) return done;
   const { block: drafted } = done.value;
-  const worked = withSettledExtensions(done.value.worked, drafted);
-  const { block, legs, told, marks } = alterLegs(drafted, input.alterations, input.leg, stop && { stop });
-  return good({ worked, drafted, block, legs, altered: { told, marks } });
+  return good({ worked: withSettledExtensions(done.value.worked, drafted), drafted });
+}
+
+/** A draft with the alterations of its input done. */
+export function altered(unaltered: Unaltered, input: DraftInput, stop?: () => boolean): Drafted {
+  const { block, legs, told, marks } = alterLegs(unaltered.drafted, input.alterations, input.leg, stop && { stop });
+  return { ...unaltered, block, legs, altered: { told, marks } };
+}
+
+/**
+ * Measurements to sheet to panels to alterations, without the checks: for what seeks a figure over many drafts.
+ * Refusals as of `computeDraft`.
+ */
+export function drawDraft(input: DraftInput, stop?: () => boolean): Outcome<Drafted> {
+  const unaltered = drawUnaltered(input);
+  return unaltered.ok ? good(altered(unaltered.value, input, stop)) : unaltered;
 }
 
 /** Every check of a block: its figures held against the body, against one another and against the trade's lines. */

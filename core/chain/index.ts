@@ -1,12 +1,15 @@
 export {
+  altered,
   bodyOf,
   computeDraft,
   drawDraft,
+  drawUnaltered,
   EMPTY_INPUT,
   missingFigures,
   type Draft,
   type Drafted,
   type DraftInput,
+  type Unaltered,
 } from './compute-draft.js';
 export { spoiltLines } from './spoilt-lines.js';
 export { readLevel, type LevelReading } from './level-reading.js';

@@ -45,6 +45,10 @@ export function placeAt(problem: BandProblem, x: readonly number[]): BandPlace |
   return { x, figures, slopes: figures.map((_, k) => columns.map((column) => column[k] as number)) };
 }
 
+/** The figures at `x` if each changed evenly from a place on, by its slopes there. */
+export const told = ({ x: from, figures, slopes }: BandPlace, x: readonly number[]): number[] =>
+  figures.map((f, k) => x.reduce((sum, mm, i) => sum + (mm - (from[i] as number)) * (slopes[k]?.[i] as number), f));
+
 /** What a place costs: the squares of what is missed and of what is changed. */
 function costOf({ bands, weights, cost }: BandProblem, x: readonly number[], figures: readonly number[]): number {
   const missed = figures.reduce((sum, f, k) => sum + ((weights[k] ?? 1) * outside(f, bands[k] ?? [0, 0])) ** 2, 0);
@@ -52,6 +56,11 @@ function costOf({ bands, weights, cost }: BandProblem, x: readonly number[], fig
 }
 
 const TRIES = 6;
+/** A step that gains less than this share of what a place costs is none; what costs next to nothing is left as it is. */
+const LITTLE = 1e-2;
+const NEXT_TO_NOTHING = 1e-3;
+
+const little = (gained: number, cost: number): boolean => gained < LITTLE * (NEXT_TO_NOTHING + cost);
 
 /** Broyden's rank one update: the slopes made to agree with the step just gone. */
 function updated(place: BandPlace, x: readonly number[], figures: readonly number[]): BandPlace {
@@ -59,8 +68,8 @@ function updated(place: BandPlace, x: readonly number[], figures: readonly numbe
   const square = gone.reduce((sum, d) => sum + d * d, 0);
   if (square < 1e-12) return { x, figures, slopes: place.slopes };
   const slopes = place.slopes.map((row, k) => {
-    const told = row.reduce((sum, s, i) => sum + s * (gone[i] as number), 0);
-    const off = ((figures[k] as number) - (place.figures[k] as number) - told) / square;
+    const expected = row.reduce((sum, s, i) => sum + s * (gone[i] as number), 0);
+    const off = ((figures[k] as number) - (place.figures[k] as number) - expected) / square;
     return row.map((s, i) => s + off * (gone[i] as number));
   });
   return { x, figures, slopes };
@@ -110,6 +119,8 @@ function stepFrom(
       free.forEach((i, k) => {
         next[i] = Math.min(high[i] as number, Math.max(low[i] as number, (x[i] as number) + (found[k] as number)));
       });
+      // Where even the slopes promise no gain, nothing is drawn to see it.
+      if (little(now - costOf(problem, next, told(place, next)), now)) return undefined;
       const there = problem.figures(next);
       const cheaper = there ? now - costOf(problem, next, there) : 0;
       if (there && cheaper > 0) {
@@ -135,9 +146,9 @@ export function intoBands(problem: BandProblem, from: BandPlace, rounds: number,
   let exact = true;
   for (let round = 0; round < rounds; round++) {
     const next = stepFrom(problem, place, damping);
-    const little = !next || next.gained < 1e-4 * (1e-3 + costOf(problem, place.x, place.figures));
+    const stands = !next || little(next.gained, costOf(problem, place.x, place.figures));
     if (next) [place, damping] = [next.place, next.damping];
-    if (!little) {
+    if (!stands) {
       exact = false;
       continue;
     }

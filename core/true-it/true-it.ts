@@ -1,4 +1,12 @@
-import { computeDraft, drawDraft, type Draft, type Drafted, type DraftInput } from '../chain/index.js';
+import {
+  altered,
+  computeDraft,
+  drawUnaltered,
+  type Draft,
+  type Drafted,
+  type DraftInput,
+  type Unaltered,
+} from '../chain/index.js';
 import { checkedFigure, worseThan, type Check } from '../check/index.js';
 import { refused, good, type Outcome } from '../refusal/index.js';
 import { toMm, type Unit } from '../units/index.js';
@@ -13,7 +21,7 @@ import {
   type TargetId,
   type Trued,
 } from './answer.js';
-import { intoBands, outside, placeAt, type BandPlace, type BandProblem } from './least-squares.js';
+import { intoBands, outside, placeAt, told, type BandPlace, type BandProblem } from './least-squares.js';
 import { inputWith, unknownsOf, WORTH, type Unknown, type UnknownId } from './unknowns.js';
 
 /** What the maker wants of True it. */
@@ -67,6 +75,14 @@ function problemOf(
   wish: TrueItWish,
 ): Problem {
   const ids = targets.map((c) => c.id as TargetId);
+  // What is done as an alteration leaves the draft under it as it is: most tries need no new one.
+  const known = new Map<string, Outcome<Unaltered>>();
+  const unalteredOf = (tried: DraftInput): Outcome<Unaltered> => {
+    const lines = JSON.stringify(tried.set);
+    const found = known.get(lines) ?? drawUnaltered(tried);
+    known.set(lines, found);
+    return found;
+  };
   return {
     unknowns,
     targets: ids,
@@ -79,9 +95,10 @@ function problemOf(
     weights: ids.map((id) => wish.importance?.[id] ?? 1),
     figures: (by) => {
       const tried = inputWith(input, draft, unknowns, by);
-      const drawn = drawDraft(tried);
-      if (!drawn.ok || !addedDone(drawn.value, tried, input)) return undefined;
-      return ids.map((id) => checkedFigure(id, drawn.value) ?? NaN);
+      const unaltered = unalteredOf(tried);
+      if (!unaltered.ok) return undefined;
+      const drawn = altered(unaltered.value, tried);
+      return addedDone(drawn, tried, input) ? ids.map((id) => checkedFigure(id, drawn) ?? NaN) : undefined;
     },
   };
 }
@@ -94,6 +111,20 @@ const asWellMet = (misses: readonly number[], before: readonly number[]): boolea
 
 const SEARCH_ROUNDS = 24;
 const TRIAL_ROUNDS = 5;
+/** What slopes say a target would be worse by is not tried on the draft where it is more than this, in mm. */
+const DOUBT = 1.5;
+
+/** The problem as the slopes at a place tell it: figures without drafting. */
+const straightened = (problem: Problem, place: BandPlace): Problem => ({
+  ...problem,
+  figures: (x) => told(place, x),
+});
+
+/** Where the slopes at a place say the answer lies, with the unknowns held between the bounds of a problem. */
+function guessFrom(problem: Problem, place: BandPlace): BandPlace {
+  const x = place.x.map((mm, i) => Math.min(problem.high[i] as number, Math.max(problem.low[i] as number, mm)));
+  return intoBands(straightened(problem, place), { ...place, x, figures: told(place, x) }, SEARCH_ROUNDS, false);
+}
 
 /**
  * The solution with the least of its changes left out one after the other, as long as every target stays as well met.
@@ -112,10 +143,12 @@ function fewest(problem: Problem, found: BandPlace): BandPlace {
   for (const { i } of order.slice(0, -1)) {
     const without = new Set([...left, i]);
     const held = (limit: readonly number[]): number[] => limit.map((l, k) => (without.has(k) ? 0 : l));
-    const x = held(best.x);
+    const fewer = { ...problem, low: held(problem.low), high: held(problem.high) };
+    const { x, figures: expected } = guessFrom(fewer, best);
+    const allowed = misses.map((m) => Math.abs(m) + DOUBT);
+    if (missesOf(problem, expected).some((m, k) => Math.abs(m) > (allowed[k] ?? NaN))) continue;
     const figures = problem.figures(x);
     if (!figures) continue;
-    const fewer = { ...problem, low: held(problem.low), high: held(problem.high) };
     const trial = intoBands(fewer, { x, figures, slopes: best.slopes }, TRIAL_ROUNDS, false);
     if (!asWellMet(missesOf(problem, trial.figures), misses)) continue;
     best = trial;
@@ -123,12 +156,6 @@ function fewest(problem: Problem, found: BandPlace): BandPlace {
   }
   return best;
 }
-
-/** The problem as its slopes at the start tell it: figures without drafting. */
-const straightened = (problem: Problem, { figures, slopes }: BandPlace): Problem => ({
-  ...problem,
-  figures: (x) => figures.map((f, k) => x.reduce((sum, mm, i) => sum + mm * (slopes[k]?.[i] ?? NaN), f)),
-});
 
 /** As many steps are taken from a guess that is nearly right. */
 const GUESS_ROUNDS = 8;
@@ -138,8 +165,7 @@ const GUESS_ROUNDS = 8;
  * so with a tenth of the draftings. Nothing where a target is not met by them.
  */
 function byFewUnknowns(problem: Problem, start: BandPlace): BandPlace | undefined {
-  const even = straightened(problem, start);
-  const guess = fewest(even, intoBands(even, start, SEARCH_ROUNDS, true));
+  const guess = fewest(straightened(problem, start), guessFrom(problem, start));
   const held = (limit: readonly number[]): number[] =>
     limit.map((l, i) => (Math.abs(guess.x[i] ?? NaN) < WORTH ? 0 : l));
   const few = { ...problem, low: held(problem.low), high: held(problem.high) };
@@ -150,6 +176,10 @@ function byFewUnknowns(problem: Problem, start: BandPlace): BandPlace | undefine
   const met = missesOf(problem, found.figures).every((m) => Math.abs(m) < MET);
   return met ? fewest(few, found) : undefined;
 }
+
+/** The few where they do, else all together. */
+const solved = (problem: Problem, start: BandPlace): BandPlace =>
+  byFewUnknowns(problem, start) ?? fewest(problem, intoBands(problem, start, SEARCH_ROUNDS, true));
 
 /**
  * Amounts are given in half millimetres, or sixteenths of an inch, where every target stays as well met, else in
@@ -165,12 +195,47 @@ function rounded(problem: Problem, found: BandPlace, unit: Unit): BandPlace {
   return found;
 }
 
+/** What was found, and for which bands. */
+interface Answer {
+  readonly problem: Problem;
+  readonly found: BandPlace;
+}
+
+/** The checks of a draft with its unknowns moved; as they were where it cannot be drafted so. */
+function checksWith(input: DraftInput, draft: Draft, unknowns: readonly Unknown[], x: readonly number[]): Check[] {
+  const trued = computeDraft(inputWith(input, draft, unknowns, x));
+  return [...(trued.ok ? trued.value : draft).checks];
+}
+
+/** How often the bands that changes have moved are aimed at anew. */
+const MOVED_BANDS = 2;
+
+/**
+ * Some bands lie where the draft has them: rises drawn anew leave the centre line elsewhere, and the hip's band goes
+ * along. Where the changes have moved a band away from its figure it is aimed at once more, from what was found.
+ */
+function withMovedBands(input: DraftInput, draft: Draft, wish: TrueItWish, unit: Unit, first: Answer): Answer {
+  let { problem, found } = first;
+  for (let round = 0; round < MOVED_BANDS; round++) {
+    const checks = checksWith(input, draft, problem.unknowns, found.x);
+    const moved = problem.targets.flatMap((id) => checks.filter((c) => c.id === id));
+    if (moved.length !== problem.targets.length) break;
+    const again = problemOf(input, draft, problem.unknowns, moved, wish);
+    const slipped = missesOf(again, found.figures).map(Math.abs);
+    const missed = missesOf(problem, found.figures).map(Math.abs);
+    if (!slipped.some((m, k) => m > MET && m > (missed[k] ?? NaN) + MET)) break;
+    const next = rounded(again, fewest(again, intoBands(again, found, SEARCH_ROUNDS, true)), unit);
+    [problem, found] = [again, next];
+  }
+  return { problem, found };
+}
+
 /**
  * True it (docs/trade/truing.md): the least set of changes by which every measured target comes into its band. Bounded
  * least squares (projected Levenberg-Marquardt) over the natural unknowns, each with a limit and a cost for leaving its
  * method's value; then changes that are not needed are left out one by one. The few that would do if every figure
  * changed evenly are tried first, and all together where those do not suffice. Targets without a measurement take no
- * part. What cannot be met is named with what stands against it, and so is what is out and no target, and what the
+ * part; a band that the changes move is aimed at anew. What cannot be met is named with what stands against it, and so is what is out and no target, and what the
  * changes leave worse. Changes that cost less come first. Refuses only what cannot be drafted.
  */
 export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = {}): Outcome<Trued> {
@@ -200,10 +265,9 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
     unknowns.map(() => 0),
   );
   if (!start) return good(nothing);
-  const met = byFewUnknowns(problem, start) ?? fewest(problem, intoBands(problem, start, SEARCH_ROUNDS, true));
-  const found = rounded(problem, met, unit);
-  const trued = computeDraft(inputWith(input, draft, unknowns, found.x));
-  const after = trued.ok ? trued.value.checks : draft.checks;
+  const first: Answer = { problem, found: rounded(problem, solved(problem, start), unit) };
+  const { problem: last, found } = withMovedBands(input, draft, wish, unit, first);
+  const after = checksWith(input, draft, unknowns, found.x);
   const fault = Math.max(...missesOf(problem, start.figures).map(Math.abs));
   const made = unknowns.flatMap((u, i) => {
     const by = found.x[i] ?? NaN;
@@ -214,7 +278,7 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
     after,
     changes: made.sort((a, b) => a.cost - b.cost).map(({ change }) => change),
     untreated: untreatedOf(after, ids),
-    conflicts: withUnnamed(conflictsOf(problem, found, missesOf(problem, found.figures)), ids, after),
+    conflicts: withUnnamed(conflictsOf(last, found, missesOf(last, found.figures)), ids, after),
     worse: worseThan(draft.checks, after),
   });
 }

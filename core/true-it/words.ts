@@ -1,6 +1,6 @@
 import { sayAlteration } from '../alter/index.js';
 import { lineLabel, type Sheet } from '../method/index.js';
-import { formatLength, tapeFor, type Unit } from '../units/index.js';
+import { formatLength, showsNothing, tapeFor, type Unit } from '../units/index.js';
 import type { Conflict, TargetId, TrueItChange } from './answer.js';
 
 const LABELS: Record<TargetId, string> = {
@@ -16,7 +16,8 @@ const LABELS: Record<TargetId, string> = {
 
 /** What stands in the way of a target that is not met, as a sentence in the reader's unit. */
 export function conflictSentence({ target, miss, against, unknowns }: Conflict, unit: Unit): string {
-  const far = formatLength(Math.abs(miss), tapeFor(unit));
+  const tape = tapeFor(unit);
+  const far = showsNothing(miss, tape) ? 'less than the tape shows' : formatLength(Math.abs(miss), tape);
   const label = LABELS[target];
   const names = unknowns.map((u) => u.label.toLowerCase()).join(', ');
   if (against) {
