@@ -153,6 +153,37 @@ describe('practising', () => {
     await room.find('[data-task="front.inseam"]');
   });
 
+  it('trues the pair: finds the lesson by its name, works out what goes down, and puts it there', async () => {
+    await room.visit('/demo');
+    await (await room.find('[aria-label="Find anything"]')).click();
+    await (await room.find('input.find-field')).sendKeys('both seams');
+    await room.at('//li[@role="option"][contains(., "Both seams walk")]');
+    await room.keys(Key.ENTER);
+    await room.find('[data-sum="crotchDown"], [data-sum="inseamOver"]');
+    if (await room.has('[data-sum="inseamOver"]')) {
+      const { laidBackInseam = 0, laidFrontInseam = 0 } = await given();
+      await answer(laidBackInseam - laidFrontInseam);
+      await goOn();
+    }
+    const { laidBackInseam = 0, laidFrontInseam = 0, stretch = 0 } = await given();
+    // Without the stretch both would only be as long as one another.
+    await answer(laidBackInseam - laidFrontInseam);
+    expect(await verdict()).toContain('stretch of the back’s inseam');
+    await goOn();
+    expect(stretch).toBe(1 / 8);
+    while (!(await room.has('[data-task]'))) {
+      await answer(1);
+      await goOn();
+    }
+    expect(await room.text('h2')).toMatch(/^Place the back’s crotch point, lowered by [\d⁄/ ]+ in$/);
+    await room.press('Ask what it is worth');
+    const there = await room.find('.practise-master-point');
+    const [x, y] = [Number(await there.getAttribute('cx')), Number(await there.getAttribute('cy'))];
+    await nudge('point', x, y);
+    await room.press('Ask again');
+    expect(await verdict()).toMatch(/^✓ The back’s crotch point, lowered by .* is where it belongs/);
+  });
+
   it('finds the wrong tape among the figures', async () => {
     await room.visit('/demo/practise/wrong-tape');
     const tape = await room.find('[data-tape]');
@@ -164,6 +195,16 @@ describe('practising', () => {
     const next = (await (await room.find('[data-tape]')).getAttribute('data-tape')) ?? '';
     await (await room.find(`[data-tape-figure="${next}"]`)).click();
     expect(await verdict()).toMatch(/^✓ Right, the /);
+    await goOn();
+    while (!(await room.has('[data-lesson-end]'))) {
+      const id = (await (await room.find('[data-tape]')).getAttribute('data-tape')) ?? '';
+      await (await room.find(`[data-tape-figure="${id}"]`)).click();
+      await goOn();
+    }
+    // The last body, its figure put right, is drafted as the piece.
+    await room.press('Keep the piece and print it');
+    await room.until('it is not at Cut', async () => (await room.driver.getCurrentUrl()).endsWith('/cut'));
+    await room.find('.tile-preview svg');
   });
 
   it('hands a lesson over as a file, which comes back with its result', async () => {

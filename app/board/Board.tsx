@@ -1,10 +1,7 @@
 import { lazy, Suspense, useMemo, useRef, type ReactNode } from 'react';
 import { LEVELS } from '../../core/method/index.js';
-import { refusalSentence } from '../../core/refusal/index.js';
-import { readerIn } from '../../core/units/index.js';
-import { withFractions } from '../shared/fractions.js';
 import { usePreferences } from '../store/preferences.js';
-import { useComputed, useTape, useUnit } from '../store/work-context.js';
+import { useComputed, useTape } from '../store/work-context.js';
 import { arrange } from './arrange.js';
 import { useBoard } from './board-store.js';
 import type { BoardLayer, Drawn } from './drawn-board.js';
@@ -15,6 +12,7 @@ import { useNavigation } from './use-navigation.js';
 import { useSize } from './use-size.js';
 import { useView } from './view.js';
 
+const BoardMessage = lazy(() => import('./BoardMessage.js').then((m) => ({ default: m.BoardMessage })));
 const BoardFoot = lazy(() => import('./BoardFoot.js').then((m) => ({ default: m.BoardFoot })));
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
 const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
@@ -67,7 +65,6 @@ export function Board({ layers, children }: BoardProps) {
   const navigation = useNavigation(svg, drawn?.view);
   const hand = useHand(svg, drawn, navigation);
   const refusal = useComputed((c) => c.refusals[0]);
-  const unit = useUnit();
   const { tool, taken, legend, set } = useBoard();
   const worked = drawn?.draft.worked;
   const sliders = worked?.settings.filter((s) => s.slider) ?? [];
@@ -126,10 +123,9 @@ export function Board({ layers, children }: BoardProps) {
         {legend && <Legend />}
       </Suspense>
       {refusal && (
-        <div className="board-message" role="status">
-          {withFractions(refusalSentence(refusal, readerIn(unit)))}
-          {drawn && ' The last good draft stays on the board.'}
-        </div>
+        <Suspense fallback={undefined}>
+          <BoardMessage refusal={refusal} drawn={drawn !== undefined} />
+        </Suspense>
       )}
     </main>
   );

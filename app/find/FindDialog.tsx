@@ -1,11 +1,16 @@
 import Dialog from '@mui/material/Dialog';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { findIn, type Findable } from './findable.js';
 
 const MOST = 12;
 
 /** Finds anything by typing a part of its name; arrow keys choose, Enter goes. */
-export function FindDialog({ all, onClose }: { all: readonly Findable[]; onClose: () => void }) {
+export function FindDialog({ load, onClose }: { load: () => Promise<readonly Findable[]>; onClose: () => void }) {
+  const [asked] = useState(load);
+  const [all, setAll] = useState<readonly Findable[]>([]);
+  useEffect(() => {
+    void asked.then(setAll);
+  }, [asked]);
   const [text, setText] = useState('');
   const [at, setAt] = useState(0);
   const found = useMemo(() => findIn(all, text).slice(0, MOST), [all, text]);

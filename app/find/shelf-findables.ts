@@ -1,3 +1,4 @@
+import COURSE from '../../core/practice/course.json' with { type: 'json' };
 import { TERMS } from '../../core/vocabulary/index.js';
 import { useDialogs } from '../head/dialogs.js';
 import type { Shelf } from '../store/database.js';
@@ -32,6 +33,15 @@ export function shelfFindables(room: RoomId, shelf: Shelf | undefined, go: (path
     page('sizes', 'Size charts', 'grade, standard sizes', `/${room}/sizes`),
     page('practise', 'Practise: lessons, sums, curves', 'learn, course, trainer, exercise, teach', `/${room}/practise`),
     page('forms', 'Measuring forms', 'sheet to fill in, print a form', `/${room}/forms`),
+    ...COURSE.map(({ id, title, about }): Findable => ({
+      id: `lesson-${id}`,
+      kind: 'Lesson',
+      label: title,
+      also: `practise, learn, course, ${about}`,
+      go: () => {
+        go(`/${room}/practise/${id}`);
+      },
+    })),
     ...(shelf?.people ?? []).map(({ value }): Findable => ({
       id: `person-${value.id}`,
       kind: 'Person',

@@ -13,8 +13,8 @@ const WordsDialog = lazy(() => import('../words/WordsDialog.js').then((m) => ({ 
 
 export interface HeadToolsProps {
   readonly undoRedo?: ReactNode;
-  /** Everything that can be found from here, asked for as find opens. */
-  readonly findables: () => readonly Findable[];
+  /** Everything that can be found from here, fetched as find opens. */
+  readonly findables: () => Promise<readonly Findable[]>;
   readonly unit: Unit;
   readonly onUnit: (unit: Unit) => void;
   /** What stands at the end of the head. */
@@ -52,7 +52,7 @@ export function HeadTools({ undoRedo, findables, unit, onUnit, children }: HeadT
       </IconButton>
       {children}
       <Suspense fallback={undefined}>
-        {open === 'find' && <FindDialog all={findables()} onClose={close} />}
+        {open === 'find' && <FindDialog load={findables} onClose={close} />}
         {open === 'keys' && <KeysDialog onClose={close} />}
         {open === 'words' && <WordsDialog term={term} onClose={close} />}
         {open === 'settings' && <SettingsDialog unit={unit} onUnit={onUnit} onClose={close} />}

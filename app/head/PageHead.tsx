@@ -1,6 +1,5 @@
 import { lazy, Suspense, useEffect, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { shelfFindables } from '../find/shelf-findables.js';
 import { usePreferences, withUnit } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { ROOM_LABELS, type RoomId } from '../store/rooms.js';
@@ -36,7 +35,10 @@ export function PageHead({ room, title, undoRedo }: { room: RoomId; title: strin
       <Suspense fallback={undefined}>
         <HeadTools
           undoRedo={undoRedo}
-          findables={() => shelfFindables(room, shelf.data, (path) => void go(path))}
+          findables={async () => {
+            const { shelfFindables } = await import('../find/shelf-findables.js');
+            return shelfFindables(room, shelf.data, (path) => void go(path));
+          }}
           unit={preferences.unit}
           onUnit={(next) => {
             preferences.set(withUnit(preferences, next));

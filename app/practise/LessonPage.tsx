@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { WorkbookContent } from '../../core/kept/index.js';
 import type { Sheet } from '../../core/method/index.js';
-import { COURSE, pieceOfLesson, practised, unitOfLevel, writeResult } from '../../core/practice/index.js';
+import { bodyPutRight, COURSE, pieceOfLesson, practised, unitOfLevel, writeResult } from '../../core/practice/index.js';
 import { PageHead } from '../head/PageHead.js';
 import { newId } from '../shared/new-id.js';
 import { Opening } from '../shared/Opening.js';
@@ -112,7 +112,8 @@ function LessonRun({
   };
   if (!now) return <p>On no body of this kind does the lesson give anything to ask. Take other figures.</p>;
   if (!asked) {
-    const body = now.asked[0]?.on;
+    const last = now.asked.at(-1)?.exercise;
+    const body = now.asked[0]?.on ?? (last?.kind === 'tape' ? bodyPutRight(last.tape) : undefined);
     return (
       <LessonEnd
         room={room}

@@ -139,9 +139,8 @@ export function MakeLesson({ shelf, onBegin, onSave }: MakeLessonProps) {
       <details>
         <summary>Hand it over as a lesson</summary>
         <p className="quiet">
-          {ownSheet
-            ? 'Your own sheet lives with its draft: hand over a lesson by one of the methods that come with Upstride.'
-            : 'Everyone who opens the file gets the same body. What came of it returns as a file.'}
+          Everyone who opens the file gets the same body. What came of it returns as a file.
+          {ownSheet && ' Your own sheet goes along.'}
         </p>
         <label>
           Title{' '}
@@ -168,9 +167,13 @@ export function MakeLesson({ shelf, onBegin, onSave }: MakeLessonProps) {
         </label>
         <Button
           variant="outlined"
-          disabled={ownSheet || (subject === undefined && asks.length === 0)}
+          disabled={!sheet || (subject === undefined && asks.length === 0)}
           onClick={() => {
-            onSave({ ...lesson(crypto.randomUUID()), seed: crypto.getRandomValues(new Uint32Array(1))[0] ?? 1 });
+            onSave({
+              ...lesson(crypto.randomUUID()),
+              ...(ownSheet && sheet && { method: undefined, sheet }),
+              seed: crypto.getRandomValues(new Uint32Array(1))[0] ?? 1,
+            });
           }}
         >
           Save the lesson

@@ -123,7 +123,9 @@ export function useLessonSheet(
   { drafts }: Pick<WorkbookContent, 'drafts'>,
 ): Sheet | null | undefined {
   const method = lesson?.method ?? DEFAULT_SHEET.id;
-  const own = method.startsWith(OWN) ? drafts.find((d) => d.id === method.slice(OWN.length))?.sheet : undefined;
+  const own =
+    lesson?.sheet ??
+    (method.startsWith(OWN) ? drafts.find((d) => d.id === method.slice(OWN.length))?.sheet : undefined);
   const query = useQuery({
     queryKey: ['sheet', method],
     queryFn: async () => (await loadSheet(method)) ?? null,

@@ -3,7 +3,6 @@ import IconButton from '@mui/material/IconButton';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { HeadTools } from '../head/HeadTools.js';
-import { shelfFindables } from '../find/shelf-findables.js';
 import { UndoRedo } from '../shared/UndoRedo.js';
 import { stepsTo } from '../store/place-acts.js';
 import { usePreferences, withUnit } from '../store/preferences.js';
@@ -12,7 +11,6 @@ import type { RoomId } from '../store/rooms.js';
 import { sheetOf } from '../store/sheets.js';
 import { changeUnit } from '../store/work-changes.js';
 import { useChange, useOpenWork, useUnit, useWork } from '../store/work-context.js';
-import { roomFindables } from './room-findables.js';
 import type { StationId } from './stations.js';
 
 /** The right of the room's head: undo, redo and what was done, find, settings, and the bench folded away or brought out. */
@@ -47,10 +45,13 @@ export function RoomTools({
           }}
         />
       }
-      findables={() => [
-        ...roomFindables({ draftId, pathOf, open, go: step }),
-        ...shelfFindables(room, shelf.data, step),
-      ]}
+      findables={async () => {
+        const [{ roomFindables }, { shelfFindables }] = await Promise.all([
+          import('./room-findables.js'),
+          import('../find/shelf-findables.js'),
+        ]);
+        return [...roomFindables({ draftId, pathOf, open, go: step }), ...shelfFindables(room, shelf.data, step)];
+      }}
       unit={unit}
       onUnit={(next) => {
         preferences.set(withUnit(preferences, next));

@@ -99,8 +99,11 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
+/** The sixteenth version only adds that a lesson may be of truing, or by a maker's own sheet. */
+const from15 = (book: Json): Json => ({ ...book, version: 16 });
+
 /** The fifteenth version has what was practised. */
-const from14 = (book: Json): Json => ({ ...book, version: 15, practice: [] });
+const from14 = (book: Json): Json => from15({ ...book, version: 15, practice: [] });
 
 /** The fourteenth version only adds that a draft may be applied to many bodies. */
 const from13 = (book: Json): Json => from14({ ...book, version: 14 });
@@ -173,5 +176,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 11) return from11(book);
   if (book['version'] === 12) return from12(book);
   if (book['version'] === 13) return from13(book);
-  return book['version'] === 14 ? from14(book) : book;
+  if (book['version'] === 14) return from14(book);
+  return book['version'] === 15 ? from15(book) : book;
 }

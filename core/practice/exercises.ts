@@ -1,10 +1,11 @@
 import type { Draft } from '../chain/index.js';
 import { measurementLabel, type MeasurementId } from '../measure/index.js';
 import { stepsOf } from '../steps/index.js';
+import type { Unit } from '../units/index.js';
 import type { Lesson } from '../workbook/index.js';
 import { unitOfLevel, wrongTape, type WrongTape } from './bodies.js';
-import { curveTasks, pointTasks, type CurveTask, type PointTask } from './lines.js';
-import { subjectSums, subjectWords } from './subject-sums.js';
+import { curveTasks, loweredTasks, pointTasks, type CurveTask, type PointTask } from './lines.js';
+import { subjectSums, subjectWords, type SubjectId } from './subject-sums.js';
 import { GIRTHS, methodSums, stepTitle, type SetSum } from './sums.js';
 
 /** One thing that is asked: a sum, a point, a curve, or the wrong tape among figures. */
@@ -24,20 +25,35 @@ export type Exercise = {
 
 const ALL = ['sums', 'points', 'curves'] as const;
 
+/** A draft as a lesson goes through it: as it is laid off, line by line, and trued. */
+export interface LaidAndTrued {
+  readonly laid: Draft;
+  readonly trued: Draft;
+}
+
+function subjectExercises(id: SubjectId, { laid, trued }: LaidAndTrued, unit: Unit): Exercise[] {
+  const { label, about } = subjectWords(id);
+  const what = { step: id, title: label, usual: about };
+  return subjectSums(id, trued, unit, laid).map((sum) => ({ ...what, id: sum.id, kind: 'sum' as const, sum }));
+}
+
+/** What both seams ask once all lines are drawn: what one has more than the other, and where the back is lowered to. */
+function truing(drafts: LaidAndTrued, unit: Unit, points: boolean): Exercise[] {
+  const { label: title, about: usual } = subjectWords('truing');
+  const lowered = points ? loweredTasks(drafts.trued, unit) : [];
+  return [
+    ...subjectExercises('truing', drafts, unit),
+    ...lowered.map((task): Exercise => ({ step: task.step, title, usual, id: task.id, kind: 'point', task })),
+  ];
+}
+
 /** What a lesson asks on a draft, in the order of the work. */
-export function exercisesOn(draft: Draft, lesson: Lesson): Exercise[] {
+export function exercisesOn(drafts: LaidAndTrued, lesson: Lesson): Exercise[] {
   const unit = unitOfLevel(lesson.level);
-  if (lesson.subject !== undefined && lesson.subject !== 'measuring') {
-    const { label, about } = subjectWords(lesson.subject);
-    return subjectSums(lesson.subject, draft, unit).map((sum) => ({
-      id: sum.id,
-      step: lesson.subject ?? '',
-      title: label,
-      usual: about,
-      kind: 'sum' as const,
-      sum,
-    }));
-  }
+  if (lesson.subject === 'truing') return truing(drafts, unit, true);
+  if (lesson.subject !== undefined && lesson.subject !== 'measuring')
+    return subjectExercises(lesson.subject, drafts, unit);
+  const draft = drafts.laid;
   const ask: readonly (typeof ALL)[number][] = lesson.ask ?? ALL;
   const wanted = (step: string): boolean => lesson.steps?.includes(step) ?? true;
   const sums = ask.includes('sums') ? methodSums(draft, unit) : [];
@@ -47,7 +63,7 @@ export function exercisesOn(draft: Draft, lesson: Lesson): Exercise[] {
     { ...GIRTHS, slip: '' },
     ...stepsOf(draft, unit).map((step) => ({ id: step.id, title: stepTitle(step), slip: step.slip })),
   ];
-  return steps
+  const drawn = steps
     .filter(({ id }) => wanted(id))
     .flatMap(({ id: step, title, slip }): Exercise[] => {
       const about = { step, title, usual: slip };
@@ -64,6 +80,10 @@ export function exercisesOn(draft: Draft, lesson: Lesson): Exercise[] {
           .map((task): Exercise => ({ ...about, id: task.id, kind: 'curve', task })),
       ];
     });
+  // A whole pair ends trued.
+  return lesson.steps === undefined && ask.includes('sums')
+    ? [...drawn, ...truing(drafts, unit, ask.includes('points'))]
+    : drawn;
 }
 
 /** So many tables of figures are gone through where nothing else is said. */

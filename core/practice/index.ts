@@ -35,4 +35,4 @@ export {
 export type { Lesson } from '../workbook/index.js';
 export { exercisesOn, judgeTape, tapesFor, type Exercise } from './exercises.js';
 export { lessonOn, type LessonOnBody } from './lesson-draft.js';
-export { pieceOfLesson } from './piece-of-lesson.js';
+export { bodyPutRight, pieceOfLesson } from './piece-of-lesson.js';

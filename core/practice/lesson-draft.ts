@@ -12,12 +12,16 @@ export interface LessonOnBody {
   readonly seed: number;
   readonly measured: Measured;
   readonly fit: Fit;
+  /** As it is laid off; trued where the lesson begins with a whole pair. */
   readonly draft: Draft;
   readonly exercises: readonly Exercise[];
 }
 
 /** How far a knit for practice stretches, as a share. */
 const KNIT_STRETCH = 0.5;
+/** What is held against the body, finished and laid on cloth is the trued pair; all else is seen as it is laid off. */
+const seenTrued = ({ subject }: Lesson): boolean => subject !== undefined && subject !== 'truing';
+
 /** So many bodies are tried until one gives something to ask. */
 const TRIES = 40;
 
@@ -44,10 +48,14 @@ export function lessonOn(
   for (let i = 0; i < TRIES; i += 1) {
     const body = practiceBody(seed + i, lesson.level, sheet.meantFor);
     const measured = sheet.needs.some((id) => id.startsWith('pair')) ? { ...body, ...pairOf(body.hip, step) } : body;
-    const drafted = computeDraft({ ...EMPTY_INPUT, sheet, measured, fit, choices });
-    if (!drafted.ok) continue;
-    const exercises = exercisesOn(drafted.value, lesson).filter(({ id }) => only?.has(id) ?? true);
-    if (exercises.length > 0) return { seed: seed + i, measured, fit, draft: drafted.value, exercises };
+    const input = { ...EMPTY_INPUT, sheet, measured, fit, choices };
+    const trued = computeDraft(input);
+    const laid = computeDraft({ ...input, rules: { ...input.rules, trueSeams: false } });
+    if (!trued.ok || !laid.ok) continue;
+    const drafts = { laid: laid.value, trued: trued.value };
+    const exercises = exercisesOn(drafts, lesson).filter(({ id }) => only?.has(id) ?? true);
+    const draft = seenTrued(lesson) ? drafts.trued : drafts.laid;
+    if (exercises.length > 0) return { seed: seed + i, measured, fit, draft, exercises };
   }
   return undefined;
 }

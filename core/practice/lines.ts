@@ -78,6 +78,34 @@ const PLACED: ReadonlySet<string> = new Set([
   'hip point',
 ]);
 
+/** Truing moves a point by less than this, in mm: it is not asked. */
+const MOVED = 2;
+
+/**
+ * The points of the back that truing lowers, from where they were laid off to where both seams walk; the `trued` draft says
+ * where.
+ */
+export function loweredTasks(trued: Draft, unit: Unit): PointTask[] {
+  const { points, settled } = trued.block.back;
+  const lowered = [
+    ['crotch point', points.crotchPoint, settled.crotchPoint],
+    ['side waist', points.sideWaist, -settled.sideWaist],
+  ] as const;
+  return lowered.flatMap(([label, at, by]): PointTask[] =>
+    by < MOVED
+      ? []
+      : [
+          {
+            id: `back.${label} lowered`,
+            step: 'settled',
+            panel: 'back',
+            label: `back’s ${label}, lowered by ${formatLength(by, tapeFor(unit))}`,
+            at,
+          },
+        ],
+  );
+}
+
 const CURVES = [
   ['curve', 'rise', 'crotch curve', 'curveStart', 'crotchPoint'],
   ['inseam', 'inseam', 'inseam from crotch to knee', 'crotchPoint', 'inseamKnee'],

@@ -1,10 +1,16 @@
 import { newDraft, newPerson, type KeptDraft, type Person } from '../kept/index.js';
-import type { Sheet } from '../method/index.js';
+import { SHEETS_OWN_FIT, type Sheet } from '../method/index.js';
 import type { Lesson } from '../workbook/index.js';
-import { unitOfLevel } from './bodies.js';
+import { unitOfLevel, type WrongTape } from './bodies.js';
 import type { LessonOnBody } from './lesson-draft.js';
 
-/** The body of a lesson as a person, and its piece as a draft of theirs: drawn as in the lesson, and kept as any other. */
+/** The body of a table of figures once the wrong one is put right. */
+export const bodyPutRight = ({ figures, wrong, was }: WrongTape): Pick<LessonOnBody, 'measured' | 'fit'> => ({
+  measured: { ...figures, [wrong]: was },
+  fit: SHEETS_OWN_FIT,
+});
+
+/** The body of a lesson as a person, and its piece as a draft of theirs: drawn by the figures of the lesson, trued, and kept as any other. */
 export function pieceOfLesson(
   { title, level, choices }: Lesson,
   sheet: Sheet,

@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { readerIn } from '../units/index.js';
 import { fileRefusalsSentence } from '../refusal/index.js';
 import { mergeWorkbooks } from '../kept/index.js';
+import { DEFAULT_SHEET, type Sheet } from '../method/index.js';
 import { readWorkbook, writeWorkbook, type ItemProgress, type Practice } from '../workbook/index.js';
 import {
   comesBack,
   COURSE,
   dueItems,
+  lessonOn,
   practised,
   readLessonFile,
   slipsMade,
@@ -95,6 +97,15 @@ describe('a lesson that is handed over', () => {
     const read = readLessonFile(text);
     return read.ok ? '' : fileRefusalsSentence(read.refusals, readerIn('cm'));
   };
+
+  it('takes a maker’s own sheet along, and draws by it where that is unknown', () => {
+    const own = { ...DEFAULT_SHEET, id: 'own', basedOn: DEFAULT_SHEET.id, name: 'My way' };
+    const read = readLessonFile(writeLesson({ ...lesson, method: undefined, sheet: own }));
+    if (!read.ok || read.value.kind !== 'lesson') throw new Error('not read');
+    const handed = read.value.lesson;
+    expect(handed.sheet).toEqual(JSON.parse(JSON.stringify(own)));
+    expect(lessonOn(handed.sheet as Sheet, handed, 3)?.draft.worked.sheet.name).toBe('My way');
+  });
 
   it('comes back as it was written, and so does what came of it', () => {
     const read = readLessonFile(writeLesson({ ...lesson, seed: 7 }));

@@ -1,4 +1,5 @@
 import type { Draft } from '../chain/index.js';
+import { edgeLengths } from '../draft/index.js';
 import { pathLength } from '../geometry/index.js';
 import { isMeasurementId, measurementLabel } from '../measure/index.js';
 import { evaluate, LEVELS, PANEL_NAMES, parseFormula } from '../method/index.js';
@@ -25,10 +26,14 @@ const ADDED: Readonly<Record<string, readonly [label: string, inches: number, ce
   band: ['width of the band', 1.5, 4],
   elastic: ['width of the elastic', 1.25, 3],
   turnUp: ['turn-up', 1.5, 4],
+  stretch: ['stretch of the back’s inseam', 1 / 8, 0.3],
 };
 
-function figuresOfDraft(draft: Draft, unit: Unit): Map<string, readonly [label: string, mm: number]> {
-  const { worked, block } = draft;
+function figuresOfDraft(
+  { worked, block }: Draft,
+  unit: Unit,
+  laid: Draft | undefined,
+): Map<string, readonly [label: string, mm: number]> {
   const found = new Map<string, readonly [string, number]>();
   for (const [id, { mm }] of worked.body) found.set(id, [measurementLabel(id).toLowerCase(), mm]);
   for (const [name, label] of LEVELS) found.set(name, [label.toLowerCase(), block.levels[name]]);
@@ -43,16 +48,26 @@ function figuresOfDraft(draft: Draft, unit: Unit): Map<string, readonly [label: 
     put('Knee', 'knee', points.inseamKnee.x - points.sideKnee.x);
     put('HipWidth', 'hip width', worked[name].hipWidth);
     put('Extension', 'crotch extension', worked[name].extension);
+    if (!laid) continue;
+    const { inseamAboveKnee, side, rise } = edgeLengths(laid.block[name]);
+    const putLaid = (what: string, label: string, mm: number): unknown =>
+      found.set(`laid${name === 'front' ? 'Front' : 'Back'}${what}`, [`${name} ${label}`, mm]);
+    putLaid('Inseam', 'inseam as laid off, crotch to knee', inseamAboveKnee);
+    putLaid('Side', 'side seam as laid off', side);
+    putLaid('Rise', 'rise as laid off', rise);
   }
   for (const [name, [label, inches, centimetres]] of Object.entries(ADDED))
     found.set(name, [label, unit === 'in' ? toMm(inches, 'in') : toMm(centimetres, 'cm')]);
   return found;
 }
 
-/** The sums of a subject on a draft, every figure rounded to the learner's tape. */
-export function subjectSums(id: SubjectId, draft: Draft, unit: Unit): SetSum[] {
+/**
+ * The sums of a subject on a draft, every figure rounded to the learner's tape. Truing is asked by what the same draft was
+ * `laid` off as before its seams were trued.
+ */
+export function subjectSums(id: SubjectId, draft: Draft, unit: Unit, laid?: Draft): SetSum[] {
   const step = stepOf(unit);
-  const figures = figuresOfDraft(draft, unit);
+  const figures = figuresOfDraft(draft, unit, laid);
   const figureOf = (name: string): number | undefined => {
     const mm = figures.get(name)?.[1];
     return mm === undefined ? undefined : snapTo(mm, step);

@@ -1,16 +1,8 @@
 import type { Refusal } from './refusal.js';
 
 export type { Reader, Said } from './reader.js';
-export {
-  refusal,
-  refusalSentence,
-  refusalsSentence,
-  refusalWords,
-  type AlterationFault,
-  type PanelCode,
-  type Refusal,
-  type StyleFault,
-} from './refusal.js';
+export { refusal, type AlterationFault, type PanelCode, type Refusal, type StyleFault } from './refusal.js';
+export { refusalSentence, refusalsSentence, refusalWords } from './refusal-words.js';
 export { fileRefusal, type FileRefusal } from './file-refusal.js';
 export { fileRefusalsSentence } from './file-words.js';
 export { orderRefusal, orderRefusalsSentence, orderRefusalWords, type OrderRefusal } from './order-refusal.js';

@@ -1,5 +1,6 @@
 import type { Reader, Said } from './reader.js';
-import { refusalWords, type Refusal } from './refusal.js';
+import type { Refusal } from './refusal.js';
+import { refusalWords } from './refusal-words.js';
 import { refusalMaker, refusalSayer, type RefusalIn } from './refusals-of.js';
 import { ORDER_SAID } from './said/order.js';
 

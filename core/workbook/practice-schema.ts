@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { sheetSchema } from './sheet-schema.js';
 
 const id = z.string().min(1).max(100);
 const words = z.string().max(2000);
@@ -17,9 +18,10 @@ export const lessonSchema = z
     title: words,
     about: words,
     method: id.optional().meta({ description: 'A shipped method; none where no draft is needed.' }),
+    sheet: sheetSchema.optional().meta({ description: "A maker's own sheet, in the place of a shipped method." }),
     choices: choices.optional(),
     subject: z
-      .enum(['measuring', 'allowances', 'checks', 'chalk'])
+      .enum(['measuring', 'truing', 'allowances', 'checks', 'chalk'])
       .optional()
       .meta({ description: 'What is practised in the place of a method.' }),
     level,
