@@ -50,8 +50,12 @@ function boxOfPoint({ panel: name, at }: PointTask, { draft }: LessonOnBody): Bo
   );
 }
 
-const asked = (exercise: LineTaskProps['exercise']): string =>
-  exercise.kind === 'point' ? `Place the ${exercise.task.label}` : `Draw the ${exercise.task.label}`;
+function asked({ kind, task }: LineTaskProps['exercise'], unit: Unit): string {
+  if (kind === 'curve') return `Draw the ${task.label}`;
+  return task.lowered
+    ? `Lower the ${task.label} by ${formatLength(task.lowered.by, tapeFor(unit))}`
+    : `Place the ${task.label}`;
+}
 
 /** A point to be placed or a curve to be drawn, on the paper as far as it is drawn. */
 export function LineTask({ exercise, on, unit, onAnswer, onNext }: LineTaskProps) {
@@ -75,7 +79,7 @@ export function LineTask({ exercise, on, unit, onAnswer, onNext }: LineTaskProps
       verdict: found.verdict,
       slips: [],
       answer: `${formatLength(found.off, tapeFor(unit))} off`,
-      asked: asked(exercise),
+      asked: asked(exercise, unit),
       said: found.said,
       hints: 0,
     });
@@ -105,7 +109,7 @@ export function LineTask({ exercise, on, unit, onAnswer, onNext }: LineTaskProps
         }}
       />
       <div className="practise-task">
-        <h2>{asked(exercise)}</h2>
+        <h2>{withFractions(asked(exercise, unit))}</h2>
         <p className="quiet">
           {curve
             ? 'Take the two handles by the hand, or go to one by Tab and move it by arrow keys; Shift moves finely. Enter asks what it is worth.'
@@ -135,11 +139,12 @@ export function LineTask({ exercise, on, unit, onAnswer, onNext }: LineTaskProps
   );
 }
 
-/** Where the grips stand at first: a point in the middle of what is shown, the handles of a curve on the straight. */
+/** Where the grips stand at first: a point where it was laid off, else in the middle of what is shown; the handles of a curve on the straight. */
 function startOf(exercise: LineTaskProps['exercise'], box: Box): Grip[] {
   if (exercise.kind === 'point') {
-    const { label } = exercise.task;
-    return [{ id: 'point', label: `The ${label}`, at: point((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2) }];
+    const { label, lowered } = exercise.task;
+    const at = lowered?.from ?? point((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2);
+    return [{ id: 'point', label: `The ${label}`, at }];
   }
   const { from, to }: CurveTask = exercise.task;
   return [

@@ -40,7 +40,7 @@ function subjectExercises(id: SubjectId, { laid, trued }: LaidAndTrued, unit: Un
 /** What both seams ask once all lines are drawn: what one has more than the other, and where the back is lowered to. */
 function truing(drafts: LaidAndTrued, unit: Unit, points: boolean): Exercise[] {
   const { label: title, about: usual } = subjectWords('truing');
-  const lowered = points ? loweredTasks(drafts.trued, unit) : [];
+  const lowered = points ? loweredTasks(drafts.laid, drafts.trued) : [];
   return [
     ...subjectExercises('truing', drafts, unit),
     ...lowered.map((task): Exercise => ({ step: task.step, title, usual, id: task.id, kind: 'point', task })),

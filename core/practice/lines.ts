@@ -25,6 +25,8 @@ export interface PointTask {
   readonly panel: PanelName;
   readonly label: string;
   readonly at: Point;
+  /** Where truing finds it, and how far it goes down, in mm. */
+  readonly lowered?: { readonly from: Point; readonly by: number };
 }
 
 /** A curve to be drawn between two points that are there, and the master's line between them. Panel coordinates, mm. */
@@ -78,32 +80,27 @@ const PLACED: ReadonlySet<string> = new Set([
   'hip point',
 ]);
 
-/** Truing moves a point by less than this, in mm: it is not asked. */
-const MOVED = 2;
+/** A point that truing moves by less than this, in mm, is not asked: it would be right where it was. */
+const MOVED = 3.5;
 
-/**
- * The points of the back that truing lowers, from where they were laid off to where both seams walk; the `trued` draft says
- * where.
- */
-export function loweredTasks(trued: Draft, unit: Unit): PointTask[] {
-  const { points, settled } = trued.block.back;
-  const lowered = [
-    ['crotch point', points.crotchPoint, settled.crotchPoint],
-    ['side waist', points.sideWaist, -settled.sideWaist],
-  ] as const;
-  return lowered.flatMap(([label, at, by]): PointTask[] =>
-    by < MOVED
-      ? []
-      : [
-          {
-            id: `back.${label} lowered`,
-            step: 'settled',
-            panel: 'back',
-            label: `back’s ${label}, lowered by ${formatLength(by, tapeFor(unit))}`,
-            at,
-          },
-        ],
-  );
+/** The points of the back that truing lowers: from where they were `laid` off to where both seams walk. */
+export function loweredTasks(laid: Draft, trued: Draft): PointTask[] {
+  return (['crotchPoint', 'sideWaist'] as const).flatMap((point): PointTask[] => {
+    const [from, at] = [laid.block.back.points[point], trued.block.back.points[point]];
+    const by = at.y - from.y;
+    if (by < MOVED) return [];
+    const label = point === 'crotchPoint' ? 'crotch point' : 'side waist';
+    return [
+      {
+        id: `back.${label} lowered`,
+        step: 'settled',
+        panel: 'back',
+        label: `back’s ${label}`,
+        at,
+        lowered: { from, by },
+      },
+    ];
+  });
 }
 
 const CURVES = [

@@ -292,10 +292,12 @@ describe('truing', () => {
       expect(rightOf('crotchDown') - rightOf('inseamOver')).toBeCloseTo(3, 9);
       const grown = edgeLengths(trued.block.back).rise - edgeLengths(laid.block.back).rise;
       expect(Math.abs(rightOf('riseMore') - grown)).toBeLessThan(1.1);
-      const [crotch, side] = loweredTasks(trued, 'in');
+      const [crotch, side] = loweredTasks(laid, trued);
       expect(crotch).toMatchObject({ id: 'back.crotch point lowered', at: points.crotchPoint });
-      expect(side).toMatchObject({ id: 'back.side waist lowered', at: points.sideWaist });
-      expect(crotch?.label).toMatch(/^back’s crotch point, lowered by [\d/ ]+ in$/);
+      // What is moved by less than a point may be off is not asked.
+      expect(side?.at).toEqual(-settled.sideWaist < 3.5 ? undefined : points.sideWaist);
+      expect(Math.abs((crotch?.lowered?.by ?? 0) - settled.crotchPoint)).toBeLessThan(0.1);
+      expect(crotch && judgePoint(crotch, crotch.lowered?.from ?? points.corner, 'in').verdict).toBe('near');
     }
   });
 
