@@ -68,4 +68,32 @@ export const PRACTICE_FAULTS: readonly Fault[] = [
     '"formula": "frontHem + seamAllowance"',
     PRACTICE,
   ),
+  fault(
+    'truing forgets the stretch',
+    'core/practice/subjects.json',
+    'laidBackInseam - laidFrontInseam + stretch',
+    'laidBackInseam - laidFrontInseam + 0 * stretch',
+    PRACTICE,
+  ),
+  fault(
+    'a lesson lays off what is trued',
+    'core/practice/lesson-draft.ts',
+    'trueSeams: false',
+    'trueSeams: true',
+    PRACTICE,
+  ),
+  fault(
+    'a whole pair ends untrued',
+    'core/practice/exercises.ts',
+    'lesson.steps === undefined && ask.includes',
+    'lesson.steps !== undefined && ask.includes',
+    PRACTICE,
+  ),
+  fault(
+    'the piece after the wrong tape has it still',
+    'core/practice/piece-of-lesson.ts',
+    '{ ...figures, [wrong]: was }',
+    '{ ...figures }',
+    PRACTICE,
+  ),
 ];

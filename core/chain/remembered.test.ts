@@ -1,5 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import type { AlterationWork } from '../alter/index.js';
+import { sideSeam } from '../draft/side-seam.js';
+import { point } from '../geometry/index.js';
 import { computeDraft, EMPTY_INPUT, type DraftInput } from './index.js';
 
 const body = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
@@ -12,8 +14,10 @@ const NEIGHBOURS: readonly Partial<DraftInput>[] = [
   {},
   { set: { 'back.extension': 130 } },
   { set: { 'back.depth': 0.4 } },
+  { set: { 'back.depth': 0.45 } },
   { set: { 'front.dartCount': 1, 'front.dartIntake': 20 } },
   { set: { 'front.sideInset': 9 } },
+  { set: { 'front.sideInset': 13 } },
   { choices: { leg: 'slim' } },
   { rules: { ...EMPTY_INPUT.rules, trueSeams: false } },
   altered({ kind: 'crotchPoint', panel: 'back', out: 8, down: 2, recentre: true }),
@@ -44,4 +48,17 @@ describe('a draft', () => {
       expect(drawn(input)).toEqual(alone.value.block);
     }
   }, 60_000);
+
+  it('has its own side for each inset, all else alike', () => {
+    const wish = {
+      waist: point(20, 0),
+      hip: point(0, 200),
+      crotchLevel: 272,
+      thigh: undefined,
+      end: { knee: point(30, 640), hem: point(30, 1060), kneeOnPiece: true },
+      plumb: false,
+    };
+    const [narrow, wide] = [6, 14].map((insetX) => sideSeam({ ...wish, insetX })?.crotch.x ?? NaN);
+    expect(wide).toBeGreaterThan((narrow ?? NaN) + 0.5);
+  });
 });
