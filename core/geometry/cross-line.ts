@@ -20,6 +20,9 @@ function roots(q: readonly [number, number, number, number], from: number, to: n
   const least = Math.min(a, b, c, d);
   const most = Math.max(a, b, c, d);
   if (least > 0 || most < 0) return [];
+  // A curve that begins or ends on the line and lies on one side of it else: named points lie on named levels.
+  if (a === 0 && b * c > 0 && c * d > 0) return [from];
+  if (d === 0 && a * b > 0 && b * c > 0) return [to];
   const changes = Number(a * b < 0) + Number(b * c < 0) + Number(c * d < 0);
   if (changes === 1 && a * d < 0) return [from + (to - from) * single(q)];
   if (depth === DEEPEST || most - least < 1e-12) return [(from + to) / 2];
