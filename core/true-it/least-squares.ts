@@ -56,11 +56,20 @@ function costOf({ bands, weights, cost }: BandProblem, x: readonly number[], fig
 }
 
 const TRIES = 6;
-/** A step that gains less than this share of what a place costs is none; what costs next to nothing is left as it is. */
-const LITTLE = 1e-2;
+/** What costs next to nothing is left as it is. */
 const NEXT_TO_NOTHING = 1e-3;
 
-const little = (gained: number, cost: number): boolean => gained < LITTLE * (NEXT_TO_NOTHING + cost);
+const little = (gained: number, cost: number, share: number): boolean => gained < share * (NEXT_TO_NOTHING + cost);
+
+/** How long a search goes on. */
+export interface Patience {
+  /** As many steps at most. */
+  readonly rounds: number;
+  /** A step that gains less than this share of what a place costs is none. */
+  readonly little: number;
+  /** Slopes are found anew where the updated ones lead no further. */
+  readonly fresh: boolean;
+}
 
 /** Broyden's rank one update: the slopes made to agree with the step just gone. */
 function updated(place: BandPlace, x: readonly number[], figures: readonly number[]): BandPlace {
@@ -80,6 +89,7 @@ function stepFrom(
   problem: BandProblem,
   place: BandPlace,
   from: number,
+  share: number,
 ): { place: BandPlace; damping: number; gained: number } | undefined {
   const { bands, weights, cost, low, high } = problem;
   const { x, figures, slopes } = place;
@@ -119,9 +129,9 @@ function stepFrom(
       free.forEach((i, k) => {
         next[i] = Math.min(high[i] as number, Math.max(low[i] as number, (x[i] as number) + (found[k] as number)));
       });
-      // Where even the slopes promise no gain, nothing is drawn to see it.
-      if (little(now - costOf(problem, next, told(place, next)), now)) return undefined;
-      const there = problem.figures(next);
+      // Where even the slopes promise no gain, nothing is drawn to see it: a shorter step may do better.
+      const promised = now - costOf(problem, next, told(place, next));
+      const there = little(promised, now, share) ? undefined : problem.figures(next);
       const cheaper = there ? now - costOf(problem, next, there) : 0;
       if (there && cheaper > 0) {
         return { place: updated(place, next, there), damping: Math.max(1e-9, damping / 10), gained: cheaper };
@@ -136,17 +146,20 @@ function stepFrom(
 const KEPT = 0.35;
 
 /**
- * Projected Levenberg-Marquardt with Broyden's update: from a place, step by step, until nothing is gained. Each
- * unknown is held between its bounds; one that is pressed against a bound is left out of the step. With `fresh` the
- * slopes are found anew where the updated ones lead no further.
+ * Projected Levenberg-Marquardt with Broyden's update: from a place, step by step, until little is gained. Each unknown is
+ * held between its bounds; one that is pressed against a bound is left out of the step.
  */
-export function intoBands(problem: BandProblem, from: BandPlace, rounds: number, fresh: boolean): BandPlace {
+export function intoBands(
+  problem: BandProblem,
+  from: BandPlace,
+  { rounds, little: share, fresh }: Patience,
+): BandPlace {
   let place = from;
   let damping = 1e-3;
   let exact = true;
   for (let round = 0; round < rounds; round++) {
-    const next = stepFrom(problem, place, damping);
-    const stands = !next || little(next.gained, costOf(problem, place.x, place.figures));
+    const next = stepFrom(problem, place, damping, share);
+    const stands = !next || little(next.gained, costOf(problem, place.x, place.figures), share);
     if (next) [place, damping] = [next.place, next.damping];
     if (!stands) {
       exact = false;

@@ -21,7 +21,7 @@ import {
   type TargetId,
   type Trued,
 } from './answer.js';
-import { intoBands, outside, placeAt, told, type BandPlace, type BandProblem } from './least-squares.js';
+import { intoBands, outside, placeAt, told, type BandPlace, type BandProblem, type Patience } from './least-squares.js';
 import { inputWith, unknownsOf, WORTH, type Unknown, type UnknownId } from './unknowns.js';
 
 /** What the maker wants of True it. */
@@ -106,11 +106,19 @@ function problemOf(
 const missesOf = ({ own }: Problem, figures: readonly number[]): number[] =>
   figures.map((f, k) => outside(f, own[k] ?? [0, 0]));
 
+const isMet = (problem: Problem, { figures }: BandPlace): boolean =>
+  missesOf(problem, figures).every((m) => Math.abs(m) < MET);
+
 const asWellMet = (misses: readonly number[], before: readonly number[]): boolean =>
   misses.every((m, i) => Math.abs(m) < MET || Math.abs(m) <= Math.abs(before[i] ?? NaN) + 0.02);
 
-const SEARCH_ROUNDS = 24;
-const TRIAL_ROUNDS = 5;
+/** How long is sought for all targets at first, and where one is still missed. */
+const SEARCH: Patience = { rounds: 24, little: 1e-2, fresh: true };
+const LONG_SEARCH: Patience = { rounds: 24, little: 1e-4, fresh: true };
+/** How long from where slopes point to, which costs no drafting; from a guess that is nearly right; on a trial. */
+const POINTED: Patience = { rounds: 24, little: 1e-3, fresh: false };
+const GUESSED: Patience = { rounds: 8, little: 1e-2, fresh: true };
+const TRIED: Patience = { rounds: 5, little: 1e-2, fresh: false };
 /** What slopes say a target would be worse by is not tried on the draft where it is more than this, in mm. */
 const DOUBT = 1.5;
 
@@ -123,7 +131,7 @@ const straightened = (problem: Problem, place: BandPlace): Problem => ({
 /** Where the slopes at a place say the answer lies, with the unknowns held between the bounds of a problem. */
 function guessFrom(problem: Problem, place: BandPlace): BandPlace {
   const x = place.x.map((mm, i) => Math.min(problem.high[i] as number, Math.max(problem.low[i] as number, mm)));
-  return intoBands(straightened(problem, place), { ...place, x, figures: told(place, x) }, SEARCH_ROUNDS, false);
+  return intoBands(straightened(problem, place), { ...place, x, figures: told(place, x) }, POINTED);
 }
 
 /**
@@ -149,16 +157,13 @@ function fewest(problem: Problem, found: BandPlace): BandPlace {
     if (missesOf(problem, expected).some((m, k) => Math.abs(m) > (allowed[k] ?? NaN))) continue;
     const figures = problem.figures(x);
     if (!figures) continue;
-    const trial = intoBands(fewer, { x, figures, slopes: best.slopes }, TRIAL_ROUNDS, false);
+    const trial = intoBands(fewer, { x, figures, slopes: best.slopes }, TRIED);
     if (!asWellMet(missesOf(problem, trial.figures), misses)) continue;
     best = trial;
     left.add(i);
   }
   return best;
 }
-
-/** As many steps are taken from a guess that is nearly right. */
-const GUESS_ROUNDS = 8;
 
 /**
  * The few unknowns that would do if every figure changed evenly, tried on the real draft alone: most drafts are trued
@@ -172,14 +177,19 @@ function byFewUnknowns(problem: Problem, start: BandPlace): BandPlace | undefine
   const x = held(guess.x);
   const figures = problem.figures(x);
   if (!figures) return undefined;
-  const found = intoBands(few, { x, figures, slopes: start.slopes }, GUESS_ROUNDS, true);
-  const met = missesOf(problem, found.figures).every((m) => Math.abs(m) < MET);
-  return met ? fewest(few, found) : undefined;
+  const found = intoBands(few, { x, figures, slopes: start.slopes }, GUESSED);
+  return isMet(problem, found) ? fewest(few, found) : undefined;
+}
+
+/** All unknowns together, from a place: longer where that leaves a target out of its band. */
+function byAll(problem: Problem, from: BandPlace): BandPlace {
+  const found = intoBands(problem, from, SEARCH);
+  return fewest(problem, isMet(problem, found) ? found : intoBands(problem, found, LONG_SEARCH));
 }
 
 /** The few where they do, else all together. */
 const solved = (problem: Problem, start: BandPlace): BandPlace =>
-  byFewUnknowns(problem, start) ?? fewest(problem, intoBands(problem, start, SEARCH_ROUNDS, true));
+  byFewUnknowns(problem, start) ?? byAll(problem, start);
 
 /**
  * Amounts are given in half millimetres, or sixteenths of an inch, where every target stays as well met, else in
@@ -195,16 +205,11 @@ function rounded(problem: Problem, found: BandPlace, unit: Unit): BandPlace {
   return found;
 }
 
-/** What was found, and for which bands. */
+/** What was found, for which bands, and the checks of the draft with it. */
 interface Answer {
   readonly problem: Problem;
   readonly found: BandPlace;
-}
-
-/** The checks of a draft with its unknowns moved; as they were where it cannot be drafted so. */
-function checksWith(input: DraftInput, draft: Draft, unknowns: readonly Unknown[], x: readonly number[]): Check[] {
-  const trued = computeDraft(inputWith(input, draft, unknowns, x));
-  return [...(trued.ok ? trued.value : draft).checks];
+  readonly after: readonly Check[];
 }
 
 /** How often the bands that changes have moved are aimed at anew. */
@@ -214,20 +219,26 @@ const MOVED_BANDS = 2;
  * Some bands lie where the draft has them: rises drawn anew leave the centre line elsewhere, and the hip's band goes
  * along. Where the changes have moved a band away from its figure it is aimed at once more, from what was found.
  */
-function withMovedBands(input: DraftInput, draft: Draft, wish: TrueItWish, unit: Unit, first: Answer): Answer {
+function withMovedBands(
+  input: DraftInput,
+  draft: Draft,
+  wish: TrueItWish,
+  unit: Unit,
+  first: Omit<Answer, 'after'>,
+): Answer {
   let { problem, found } = first;
-  for (let round = 0; round < MOVED_BANDS; round++) {
-    const checks = checksWith(input, draft, problem.unknowns, found.x);
-    const moved = problem.targets.flatMap((id) => checks.filter((c) => c.id === id));
-    if (moved.length !== problem.targets.length) break;
+  for (let round = 0; ; round++) {
+    const trued = computeDraft(inputWith(input, draft, problem.unknowns, found.x));
+    const after = trued.ok ? trued.value.checks : draft.checks;
+    const moved = problem.targets.flatMap((id) => after.filter((c) => c.id === id));
+    if (round === MOVED_BANDS || moved.length !== problem.targets.length) return { problem, found, after };
     const again = problemOf(input, draft, problem.unknowns, moved, wish);
     const slipped = missesOf(again, found.figures).map(Math.abs);
     const missed = missesOf(problem, found.figures).map(Math.abs);
-    if (!slipped.some((m, k) => m > MET && m > (missed[k] ?? NaN) + MET)) break;
-    const next = rounded(again, fewest(again, intoBands(again, found, SEARCH_ROUNDS, true)), unit);
+    if (!slipped.some((m, k) => m > MET && m > (missed[k] ?? NaN) + MET)) return { problem, found, after };
+    const next = rounded(again, byAll(again, found), unit);
     [problem, found] = [again, next];
   }
-  return { problem, found };
 }
 
 /**
@@ -265,9 +276,8 @@ export function trueIt(input: DraftInput, unit: Unit = 'cm', wish: TrueItWish = 
     unknowns.map(() => 0),
   );
   if (!start) return good(nothing);
-  const first: Answer = { problem, found: rounded(problem, solved(problem, start), unit) };
-  const { problem: last, found } = withMovedBands(input, draft, wish, unit, first);
-  const after = checksWith(input, draft, unknowns, found.x);
+  const first = { problem, found: rounded(problem, solved(problem, start), unit) };
+  const { problem: last, found, after } = withMovedBands(input, draft, wish, unit, first);
   const fault = Math.max(...missesOf(problem, start.figures).map(Math.abs));
   const made = unknowns.flatMap((u, i) => {
     const by = found.x[i] ?? NaN;
