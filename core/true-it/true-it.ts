@@ -213,7 +213,7 @@ interface Answer {
 }
 
 /** How often the bands that changes have moved are aimed at anew. */
-const MOVED_BANDS = 2;
+const MOVED_BANDS = 4;
 
 /**
  * Some bands lie where the draft has them: rises drawn anew leave the centre line elsewhere, and the hip's band goes
