@@ -191,7 +191,8 @@ describe('a garment for many', () => {
       await room.press(look);
       await room.find(ready);
       const faults = await room.driver.executeAsyncScript<{ id: string; nodes: { html: string }[] }[]>(
-        'axe.run().then(r=>arguments[0](r.violations))',
+        // A colour is judged once it has come to rest.
+        'Promise.all(document.getAnimations().filter(a=>a.effect.getComputedTiming().endTime<1e4).map(a=>a.finished.catch(()=>{}))).then(()=>axe.run()).then(r=>arguments[0](r.violations))',
       );
       found.push(...faults.map((f) => `${look} ${f.id}: ${f.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`));
       await resize(room.driver, 390, 844, true);
