@@ -6,14 +6,26 @@ const MOST = 12;
 
 /** Finds anything by typing a part of its name; arrow keys choose, Enter goes. */
 export function FindDialog({ load, onClose }: { load: () => Promise<readonly Findable[]>; onClose: () => void }) {
-  const [asked] = useState(load);
-  const [all, setAll] = useState<readonly Findable[]>([]);
+  const [all, setAll] = useState<readonly Findable[]>();
+  const [failed, setFailed] = useState(false);
+  // What there is may come while the dialog is open: it is listed anew then.
   useEffect(() => {
-    void asked.then(setAll);
-  }, [asked]);
+    let over = false;
+    load().then(
+      (found) => {
+        if (!over) setAll(found);
+      },
+      () => {
+        if (!over) setFailed(true);
+      },
+    );
+    return () => {
+      over = true;
+    };
+  }, [load]);
   const [text, setText] = useState('');
   const [at, setAt] = useState(0);
-  const found = useMemo(() => findIn(all, text).slice(0, MOST), [all, text]);
+  const found = useMemo(() => findIn(all ?? [], text).slice(0, MOST), [all, text]);
   const go = (f: Findable | undefined): void => {
     if (!f) return;
     onClose();
@@ -66,7 +78,11 @@ export function FindDialog({ load, onClose }: { load: () => Promise<readonly Fin
         ))}
         {found.length === 0 && (
           <li role="option" aria-selected="false" aria-disabled="true">
-            Nothing goes by that name. Try a part of it, or another word.
+            {all
+              ? 'Nothing goes by that name. Try a part of it, or another word.'
+              : failed
+                ? 'What can be found could not be fetched. Close this and try again once Upstride can be reached.'
+                : 'One moment.'}
           </li>
         )}
       </ul>

@@ -31,7 +31,12 @@ export interface LaidAndTrued {
   readonly trued: Draft;
 }
 
-function subjectExercises(id: SubjectId, { laid, trued }: LaidAndTrued, unit: Unit): Exercise[] {
+type SumExercise = Extract<Exercise, { kind: 'sum' }>;
+
+/** A sum of truing is asked where it comes to what the draft itself does, to so many mm. */
+const AS_DRAWN = 2;
+
+function subjectExercises(id: SubjectId, { laid, trued }: LaidAndTrued, unit: Unit): SumExercise[] {
   const { label, about } = subjectWords(id);
   const what = { step: id, title: label, usual: about };
   return subjectSums(id, trued, unit, laid).map((sum) => ({ ...what, id: sum.id, kind: 'sum' as const, sum }));
@@ -41,8 +46,12 @@ function subjectExercises(id: SubjectId, { laid, trued }: LaidAndTrued, unit: Un
 function truing(drafts: LaidAndTrued, unit: Unit, points: boolean): Exercise[] {
   const { label: title, about: usual } = subjectWords('truing');
   const lowered = points ? loweredTasks(drafts.laid, drafts.trued) : [];
+  const [was, is] = [drafts.laid.block.back.points.crotchPoint, drafts.trued.block.back.points.crotchPoint];
+  // A back that is trued otherwise, as a knit's is, has no such sum.
+  const asDrawn = ({ id, sum }: SumExercise): boolean =>
+    id !== 'crotchDown' || Math.abs(sum.right - (is.y - was.y)) < AS_DRAWN;
   return [
-    ...subjectExercises('truing', drafts, unit),
+    ...subjectExercises('truing', drafts, unit).filter(asDrawn),
     ...lowered.map((task): Exercise => ({ step: task.step, title, usual, id: task.id, kind: 'point', task })),
   ];
 }

@@ -10,7 +10,7 @@ export const bodyPutRight = ({ figures, wrong, was }: WrongTape): Pick<LessonOnB
   fit: SHEETS_OWN_FIT,
 });
 
-/** The body of a lesson as a person, and its piece as a draft of theirs: drawn by the figures of the lesson, trued, and kept as any other. */
+/** The person that stands for a lesson's body, and their draft: the trued pair of what the lesson laid off. */
 export function pieceOfLesson(
   { title, level, choices }: Lesson,
   sheet: Sheet,

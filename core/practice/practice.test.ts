@@ -301,6 +301,25 @@ describe('truing', () => {
     }
   });
 
+  it('is never asked otherwise than the draft is trued, by any method in any way', () => {
+    let asked = 0;
+    for (const sheet of SHEETS)
+      for (const choices of waysOf(sheet)) {
+        const lesson = { id: 'x', title: '', about: '', level: 'halves' as const, method: sheet.id, choices };
+        const on = lessonOn(sheet, { ...lesson, subject: 'truing' }, 40);
+        const trued = lessonOn(sheet, { ...lesson, subject: 'checks' }, on?.seed ?? 40);
+        if (!on || !trued) continue;
+        const [was, is] = [on.draft.block.back.points, trued.draft.block.back.points];
+        for (const e of on.exercises) {
+          if (e.kind !== 'sum' || (e.id !== 'crotchDown' && e.id !== 'sideOver')) continue;
+          const point = e.id === 'crotchDown' ? 'crotchPoint' : 'sideWaist';
+          asked += 1;
+          expect(Math.abs(e.sum.right - (is[point].y - was[point].y)), `${sheet.id} ${e.id}`).toBeLessThan(2);
+        }
+      }
+    expect(asked).toBeGreaterThan(60);
+  });
+
   it('comes last: until then points lie where their figures put them', () => {
     const lesson: Lesson = { ...(COURSE.find((l) => l.id === 'whole-pair') as Lesson), level: 'halves' };
     const on = lessonOn(SHEETS[0] as Sheet, lesson, 8) as LessonOnBody;
