@@ -166,6 +166,20 @@ export const FAULTS: readonly Fault[] = [
     'core/chain/draft',
   ),
   fault(
+    'rows taken back leave their figures',
+    'core/geometry/numeric/quadratic-programme.ts',
+    'this.coefficients.fill(0, count * this.size, this.count * this.size);',
+    '',
+    'core/geometry/fair-curves',
+  ),
+  fault(
+    'rows are scaled once and for all',
+    'core/geometry/numeric/quadratic-programme.ts',
+    'this.scaled = Math.min(this.scaled, count);',
+    '',
+    'core/geometry/fair-curves',
+  ),
+  fault(
     'the back rests before its front',
     'core/draft/settle-seams.ts',
     'if (!paces[1].rests && round < ROUNDS) continue;',

@@ -17,7 +17,7 @@ import {
   type BendWish,
   type Cubic,
 } from './index.js';
-import { Conditions, solveQuadratic } from './numeric/quadratic-programme.js';
+import { Conditions, solveQuadratic, stepsOf } from './numeric/quadratic-programme.js';
 
 /** The least of a small quadratic form on a box, by trying every corner, edge and the inside: plain enumeration. */
 function leastOnBox(h: readonly number[], g: readonly number[], low: number, high: number): number {
@@ -71,6 +71,48 @@ describe('a quadratic programme', () => {
     clash.coefficients[clash.add(0)] = -1;
     expect(solveQuadratic([1], [0], clash)).toBeUndefined();
     expect(solveQuadratic([-1], [0], new Conditions(1, 1))).toBeUndefined();
+  });
+});
+
+describe('conditions that are used again', () => {
+  /** The least of x² + y² + z² on x + y + z = `sum`, with x held at `least` or more where it is told. */
+  const solved = (rows: Conditions, sum: number): number[] => {
+    rows.coefficients.fill(1, 0, 3);
+    rows.bounds[0] = sum;
+    return solveQuadratic(stepsOf([1, 0, 0, 0, 1, 0, 0, 0, 1], 3) as Float64Array, [0, 0, 0], rows) ?? [];
+  };
+  const fresh = (): Conditions => {
+    const rows = new Conditions(3, 4);
+    rows.add(0, true);
+    return rows;
+  };
+  const atLeast = (rows: Conditions, index: number, least: number): void => {
+    rows.coefficients[rows.add(2 * least) + index] = 2;
+  };
+
+  it('give what new ones would, their equality written anew and their later rows taken back', () => {
+    const rows = fresh();
+    atLeast(rows, 0, 2);
+    const close = (found: number[], wanted: readonly number[]): void => {
+      expect(found).toHaveLength(3);
+      wanted.forEach((w, i) => expect(found[i]).toBeCloseTo(w, 9));
+    };
+    close(solved(rows, 3), [2, 0.5, 0.5]);
+    close(solved(rows, 4.5), [2, 1.25, 1.25]);
+    close(solved(rows, 9), [3, 3, 3]);
+    rows.keep(2);
+    atLeast(rows, 1, 4);
+    close(solved(rows, 9), [2.5, 4, 2.5]);
+    rows.keep(2);
+    atLeast(rows, 2, 5);
+    // Of the row that stood there before nothing is left.
+    close(solved(rows, 9), [2, 2, 5]);
+    rows.keep(1);
+    close(solved(rows, 3), [1, 1, 1]);
+  });
+
+  it('have no steps where the form is not positive definite', () => {
+    expect(stepsOf([1, 2, 2, 1], 2)).toBeUndefined();
   });
 });
 
