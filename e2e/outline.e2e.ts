@@ -77,6 +77,35 @@ describe('a file with three sizes', () => {
     expect((hips[1] ?? 0) - (hips[0] ?? 0)).toBeCloseTo(4, 0);
     expect((hips[2] ?? 0) - (hips[1] ?? 0)).toBeCloseTo(6, 0);
   });
+
+  it('gives a front and a back to be adopted as the block, changed, kept, and left again', async () => {
+    const head = (words: string): Promise<void> =>
+      room.until(`the head does not say ${words}`, async () => (await room.text('.head')).includes(words));
+    expect(await room.text('[data-proposed]')).toMatch(/^Size \d is nearest at the hip/);
+    await room.choose('Front of size', 'Size 1');
+    await room.choose('Back of size', 'Size 2');
+    await room.press('Adopt these as the block');
+    await head('adopted: nest.svg, front Size 1, back Size 2');
+    await room.saved();
+    await room.visit('/demo/draft/cellist-dress/draft');
+    expect(await room.text('[data-adopted]')).toContain('The method’s lines do not draw it');
+    expect(await room.has('[data-handle]')).toBe(false);
+    const before = await room.edge('front.waist');
+    await room.press('Dart into the front');
+    await room.until('no dart is laid in', async () => (await room.edge('front.waist')) !== before);
+    await room.enter('Knee line, below the crotch line', '30');
+    await room.saved();
+    await room.visit('/demo/draft/cellist-dress/choose');
+    expect(await room.text('[data-adopted]')).toContain('Dart laid into the front');
+    expect(await room.valueOf('Knee line, below the crotch line')).toBe('30');
+    await room.press('Draft by the method again');
+    await head('by the method Quarter and half');
+    expect(await room.has('[data-adopted]')).toBe(false);
+    await room.press('Undo');
+    await head('adopted: nest.svg, front Size 1, back Size 2');
+    await room.press('Draft by the method again');
+    await room.saved();
+  });
 });
 
 describe('an outline from a DXF', () => {

@@ -3,6 +3,7 @@ import NativeSelect from '@mui/material/NativeSelect';
 import { Link, useParams } from 'react-router';
 import { isMeasured, measurementLabel } from '../../core/measure/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
+import { AdoptedBlock } from '../shared/AdoptedBlock.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { putSheets, sheetOf } from '../store/sheets.js';
@@ -54,6 +55,7 @@ export function MethodPick() {
           )}
         </NativeSelect>
       </div>
+      <AdoptedBlock />
       <p className="quiet">{sheet.suits}</p>
       {draftId !== undefined && (
         <p className="acts">

@@ -65,7 +65,7 @@ export function RoomHead({ room, draftId, pathOf, station, autosave }: RoomHeadP
       )}
       {draftId !== undefined && (
         <Link className="fact" to={pathOf('choose')} title="To the method">
-          by the method {methodName(draft)}
+          {draft.pattern ? `adopted: ${draft.pattern.name}` : `by the method ${methodName(draft)}`}
         </Link>
       )}
       {inHand && (

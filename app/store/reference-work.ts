@@ -1,3 +1,4 @@
+import type { AdoptedPattern } from '../../core/draft/index.js';
 import type { Reference } from '../../core/reference/index.js';
 import { changeDraft, type Change } from './work-changes.js';
 
@@ -18,3 +19,17 @@ export const changeReference = (make: (reference: Reference) => Reference): Chan
     const reference = make(draft.reference);
     return reference === draft.reference ? draft : { ...draft, reference };
   });
+
+/** Makes a pattern the block, in the place of what the method draws. Lines set by hand stay, for when it is left again. */
+export const adoptPattern = (pattern: AdoptedPattern): Change => changeDraft((draft) => ({ ...draft, pattern }));
+
+/** Changes what was laid into the adopted pattern by hand: its levels, crease and darts. */
+export const changePattern = (facts: Partial<AdoptedPattern>): Change =>
+  changeDraft((draft) => (draft.pattern ? { ...draft, pattern: { ...draft.pattern, ...facts } } : draft));
+
+/** Leaves the adopted pattern: the method draws the block again. */
+export const leavePattern: Change = changeDraft((draft) => {
+  const next = { ...draft };
+  delete next.pattern;
+  return next;
+});

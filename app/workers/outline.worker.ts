@@ -1,6 +1,12 @@
 import { expose } from 'comlink';
 import type { Block } from '../../core/draft/index.js';
-import { outlineSizes, startReference, type OutlineSize, type Reference } from '../../core/reference/index.js';
+import {
+  adoptSizes,
+  outlineSizes,
+  startReference,
+  type OutlineSize,
+  type Reference,
+} from '../../core/reference/index.js';
 import type { FileRefusal, Outcome } from '../../core/refusal/index.js';
 import { readOutline } from '../../formats/outline/index.js';
 
@@ -12,6 +18,7 @@ const outliner = {
   },
   /** Tells the sizes apart that a file holds. */
   sizes: (reference: Reference, block: Block): OutlineSize[] => outlineSizes(reference, block),
+  adopt: adoptSizes,
 };
 
 /** What the worker of outlines does. */

@@ -43,10 +43,15 @@ function waistStands(paper: Paper, { points, darts, edges }: Panel): boolean {
 }
 
 /**
- * The hem: straight, or, where the leg was opened below, a curve square to the side that runs level into the inseam.
+ * The hem: straight, as it was shaped where an adopted pattern's stands, or, where the leg was opened below, a curve
+ * square to the side that runs level into the inseam.
  */
 function hemOf(paper: Paper, sideHem: Point, inseamHem: Point): Path {
-  if (!paper.newHem) return [line(sideHem, inseamHem)];
+  if (!paper.newHem) {
+    const { hem } = paper.runs;
+    const stands = distance(startOf(hem), sideHem) < STANDS && distance(endOf(hem), inseamHem) < STANDS;
+    return paper.shapedHem && stands ? hem : [line(sideHem, inseamHem)];
+  }
   const across = scale(quarterTurn(endDirection(edgeOf(paper, 'side'))), -1);
   const reach = distance(sideHem, inseamHem) / 3;
   return [cubic(sideHem, along(sideHem, across, reach), along(inseamHem, { x: -1, y: 0 }, reach), inseamHem)];

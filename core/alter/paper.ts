@@ -104,6 +104,8 @@ export interface Paper {
   readonly newWaist: boolean;
   /** The hem is no straight line any more: it must be drawn square to the side and run into what it was. */
   readonly newHem: boolean;
+  /** The hem has a shape of its own: a pattern that was adopted. */
+  readonly shapedHem: boolean;
   /** What cuts have taken from the hip width, in mm: it is given back at the side when the piece is drawn. */
   readonly owed: number;
   /** What folds have left as jogs in the edges from which they took something, in mm: a jog is no cloth. */
@@ -152,6 +154,7 @@ export function paperOf(panel: Panel): Paper {
     dip: 0,
     newWaist: false,
     newHem: false,
+    shapedHem: panel.source.from === 'outline',
     owed: 0,
     jogs: new Map(),
     bent: new Set(),

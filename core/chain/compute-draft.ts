@@ -14,10 +14,13 @@ import {
   type LineRules,
 } from '../check/index.js';
 import {
+  drawAdopted,
   drawBlock,
   edgeLengths,
   HOUSE_RULES,
   otherLeg,
+  parametersOf,
+  type AdoptedPattern,
   type Block,
   type DraftRules,
   type Leg,
@@ -71,6 +74,8 @@ export interface DraftInput {
   readonly choices: Readonly<Record<string, string>>;
   readonly rules: DraftRules;
   readonly set: Readonly<Record<string, number | DartPlace>>;
+  /** A pattern that was adopted as the block, in the place of what the sheet would draw. */
+  readonly pattern: AdoptedPattern | undefined;
   /** Done one after the other on top of the block. */
   readonly alterations: readonly Alteration[];
   /** The leg that is looked at, where an alteration makes the two differ. */
@@ -109,6 +114,7 @@ export const EMPTY_INPUT: DraftInput = {
   choices: {},
   rules: HOUSE_RULES,
   set: {},
+  pattern: undefined,
   alterations: [],
   leg: 'left',
 };
@@ -144,7 +150,8 @@ const SOLVING_ROUNDS = 4;
 
 /** Works the sheet out and draws it, moving what it settles from measured seams until they are as long as measured. */
 function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: Block }> {
-  const { sheet, fit, figure, build, settings, choices, set } = input;
+  const { sheet, fit, figure, build, settings, choices, set, pattern } = input;
+  if (pattern) return drawnAsAdopted(input, body, pattern);
   const wishes = (sheet.solves ?? []).filter((s) => isGiven(body.get(s.measure)) && !(s.line in set));
   let solved: Record<string, number> = {};
   for (let round = 0; ; round++) {
@@ -166,6 +173,18 @@ function drawn(input: DraftInput, body: Body): Outcome<{ worked: Worked; block: 
   }
 }
 
+/** What the sheet wants of the body, with the adopted pattern in the place of what it would draw. */
+function drawnAsAdopted(
+  { sheet, fit, figure, build, settings, choices, set }: DraftInput,
+  body: Body,
+  pattern: AdoptedPattern,
+): Outcome<{ worked: Worked; block: Block }> {
+  const worked = workOut(sheet, { body, figure, build, fit, settings, choices, set, solved: {} });
+  if (!worked.ok) return worked;
+  const block = drawAdopted(pattern, worked.value);
+  return block.ok ? good({ worked: worked.value, block: block.value }) : block;
+}
+
 /** What the lines of a draft are held to: a method or a rule that does not pair the sides leaves them apart. */
 export function lineRulesOf({ sheet, choices, size }: Worked, { waistPlan, hipKept }: DraftRules): LineRules {
   const own = waistPlan === 'method' && sheet.surplus !== undefined && formulaFor(sheet.surplus, choices) === 'own';
@@ -179,7 +198,14 @@ function withSettledExtensions(worked: Worked, block: Block): Worked {
   for (const name of PANEL_NAMES) {
     const line = worked.ledger.get(`${name}.extension`);
     const { crotchWidth } = worked[name];
-    if (!line || crotchWidth === undefined || line.source === 'hand' || typeof line.value !== 'number') continue;
+    if (
+      !line ||
+      crotchWidth === undefined ||
+      !parametersOf(block[name]) ||
+      line.source === 'hand' ||
+      typeof line.value !== 'number'
+    )
+      continue;
     const to = block[name].points.crotchPoint.x - block[name].points.corner.x;
     const term = { label: 'To the crotch width', node: undefined, from: line.value, to, reason: CROTCH_WIDTH_REASON };
     const ledger = new Map(next.ledger);

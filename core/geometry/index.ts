@@ -21,6 +21,7 @@ export { enclosedArea, isClosed, boxOf, pathBox, contains, type Box } from './ou
 export { selfCrossing } from './self-crossing.js';
 export { offsetPath } from './offset.js';
 export { hollowOf } from './hollow.js';
+export { curvesOf, pathOfCurves } from './curve-numbers.js';
 export { crossLine, type LineCrossing } from './cross-line.js';
 export {
   axisBetween,

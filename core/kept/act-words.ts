@@ -112,10 +112,18 @@ function laySaid({ at, was, is }: ValuePatch): string {
 function fittingSaid({ at, was, is }: ValuePatch): string {
   if (at.length <= 2) return is === undefined ? 'A fitting forgotten' : 'A fitting begun';
   const gone = is === undefined;
+  if (at[2] === 'sewn') return gone ? 'A measured seam taken out' : 'A seam measured as sewn';
+  if (at[2] === 'allowance') return 'Seam allowance of the toile';
   if (at[2] === 'seen') return gone ? 'Not seen at the fitting' : 'Seen at the fitting';
   if (at[2] === 'pins') return gone ? 'A pin taken out' : was === undefined ? 'A pin put in' : 'A pin changed';
   if (at[2] === 'taken') return 'Done about a cause';
   return at[2] === 'closed' ? (gone ? 'The fitting opened again' : 'The fitting closed') : 'The fitting';
+}
+
+/** “Adopted “old-block.svg” as the block”, “Drafted by the method again”. */
+function patternSaid({ at, is }: ValuePatch): string {
+  if (at.length > 1) return 'A level of the adopted pattern';
+  return is === undefined ? 'Drafted by the method again' : `“${nameOf(is)}” adopted as the block`;
 }
 
 /** “Version 2 kept”, “Version 2: its note”. */
@@ -171,6 +179,8 @@ function draftSaid(patch: ValuePatch, { unit, sheet }: ActReader): string {
       return `${RULES[text(name)] ?? 'Rule'}: ${typeof patch.is === 'boolean' ? (patch.is ? 'on' : 'off') : text(patch.is)}`;
     case 'style':
       return styleSaid(patch, unit);
+    case 'pattern':
+      return patternSaid(patch);
     case 'fittings':
       return fittingSaid(patch);
     case 'versions':
@@ -214,6 +224,7 @@ const PERSON_FIELDS: Readonly<Record<string, string>> = {
   note: 'Note',
   build: 'Build',
   traces: 'Trace of the body',
+  fitted: 'The block that fits',
 };
 
 function setSaid(patch: ValuePatch, { unit }: ActReader): string | undefined {

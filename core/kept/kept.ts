@@ -43,6 +43,7 @@ export function inputOf(work: Work, shipped: Sheet, leg: Leg = 'left'): DraftInp
     choices: draft.choices,
     rules: draft.rules,
     set: draft.set,
+    pattern: draft.pattern,
     alterations: draft.alterations,
     leg,
   };
@@ -59,6 +60,7 @@ export function inputByMethod(work: Work, sheet: Sheet): DraftInput {
     sheet,
     settings: {},
     set: {},
+    pattern: undefined,
     alterations: [],
     choices: Object.fromEntries(common),
   };

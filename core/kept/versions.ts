@@ -7,7 +7,8 @@ type Measured = DraftVersion['measured'];
 
 /** What a draft is made from, apart from the person's figures. */
 export function inputsOf(draft: KeptDraft): Inputs {
-  const { setId, method, sheet, fit, settings, choices, rules, set, alterations, style, allowances, cloths } = draft;
+  const { setId, method, sheet, fit, settings, choices, rules, set, pattern, alterations, style, allowances, cloths } =
+    draft;
   return {
     setId,
     method,
@@ -17,6 +18,7 @@ export function inputsOf(draft: KeptDraft): Inputs {
     choices,
     rules,
     set,
+    ...(pattern && { pattern }),
     alterations,
     ...(style && { style }),
     allowances,

@@ -143,6 +143,7 @@ const WHY: Partial<Record<ParameterName, string>> = {
   creaseShift: 'The crease is laid off from the side line, or the leg falls plumb.',
 };
 const ALTERED = 'Altered.';
+const ADOPTED = 'As the adopted pattern has it.';
 /** Figures that differ by less than this are drawn as the sheet says: mm, or a share. */
 const SAME = { length: 0.5, share: 0.0035, count: 0.5, place: Infinity } as const;
 /** Where a line's centre line stands plumb it passes through no point of its own. */
@@ -165,7 +166,8 @@ export function drawnOtherwise(worked: Worked, block: Block, drafted: Block): Dr
         parameter === 'dartIntake' || parameter === 'dartLength' ? (worked[name].dartCount === 0 ? 0 : sheet) : sheet;
       if (Math.abs(is - asked) <= SAME[PANEL_PARAMETERS[parameter].kind]) return [];
       const altered = Math.abs(is - (before[parameter] ?? is)) > SAME[PANEL_PARAMETERS[parameter].kind];
-      return [{ panel: name, parameter, sheet: asked, drawn: is, why: altered ? ALTERED : (WHY[parameter] ?? '') }];
+      const own = block[name].source.from === 'outline' ? ADOPTED : (WHY[parameter] ?? '');
+      return [{ panel: name, parameter, sheet: asked, drawn: is, why: altered ? ALTERED : own }];
     });
   });
 }

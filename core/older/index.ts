@@ -99,8 +99,11 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
+/** The seventeenth version only adds what a person, a draft and a fitting may have. */
+const from16 = (book: Json): Json => ({ ...book, version: 17 });
+
 /** The sixteenth version only adds that a lesson may be of truing, or by a maker's own sheet. */
-const from15 = (book: Json): Json => ({ ...book, version: 16 });
+const from15 = (book: Json): Json => from16({ ...book, version: 16 });
 
 /** The fifteenth version has what was practised. */
 const from14 = (book: Json): Json => from15({ ...book, version: 15, practice: [] });
@@ -177,5 +180,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 12) return from12(book);
   if (book['version'] === 13) return from13(book);
   if (book['version'] === 14) return from14(book);
-  return book['version'] === 15 ? from15(book) : book;
+  if (book['version'] === 15) return from15(book);
+  return book['version'] === 16 ? from16(book) : book;
 }

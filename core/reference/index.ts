@@ -17,12 +17,16 @@ export { layNearest, type Nearest } from './lay-nearest.js';
 export { namedEdges, type NamedEdge } from './named-edges.js';
 export { compareReference, largestFirst, type ReferenceFigure } from './compare-reference.js';
 export { outlineRises, type OutlineRise, type OutlineRises } from './outline-rises.js';
+export { adoptOutline } from './adopt.js';
 export {
+  adoptSizes,
   nearestSize,
   outlineSizes,
+  proposedSize,
   SIZE_FIGURES,
   wantedFigures,
   type OutlineSize,
+  type ProposedSize,
   type SizeFigure,
 } from './outline-sizes.js';
 export {

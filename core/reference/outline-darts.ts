@@ -1,4 +1,4 @@
-import { distance, endOf, flatten, startOf } from '../geometry/index.js';
+import { distance, endOf, flatten, startOf, type Path, type Point } from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
 import type { NamedEdge } from './named-edges.js';
 import { alongOutline, linesBeside, nearestOnOutline } from './on-outline.js';
@@ -12,27 +12,39 @@ const ON_WAIST = 2;
 const LEAST_LENGTH = 30;
 const MOST_MOUTH = 80;
 
-/**
- * How much of an outline's waist lies in the mouths of darts that are drawn as lines of their own: two legs from the
- * waist that meet in a point. In mm along the waist.
- */
+/** A dart that a file draws as a line of its own: two legs from the waist that meet in a point. Panel coordinates. */
+export interface DrawnDart {
+  readonly path: Path;
+  /** Where its legs meet. */
+  readonly apex: Point;
+}
+
+/** The darts that are drawn on a piece as lines of their own. */
+export function drawnDarts(reference: Reference, panel: PanelName, waist: NamedEdge): DrawnDart[] {
+  const waistLines = waist.lines.map((path) => flatten(path, 0.2));
+  const offWaist = (p: Point): number => Math.min(...waistLines.map((line) => nearestOnLine(line, p).distance));
+  return linesBeside(reference, panel).flatMap((index): DrawnDart[] => {
+    if (reference.shapes[index]?.closed) return [];
+    const path = laidLine(reference, index, panel);
+    const [from, to] = [startOf(path), endOf(path)];
+    if (distance(from, to) > MOST_MOUTH || offWaist(from) > ON_WAIST || offWaist(to) > ON_WAIST) return [];
+    const deepest = flatten(path, 0.5)
+      .map((at) => ({ at, off: offWaist(at) }))
+      .reduce((a, b) => (b.off > a.off ? b : a));
+    return deepest.off < LEAST_LENGTH ? [] : [{ path, apex: deepest.at }];
+  });
+}
+
+/** How much of an outline's waist lies in the mouths of darts that are drawn as lines of their own, in mm along it. */
 export function dartMouths(
   reference: Reference,
   panel: PanelName,
   outline: readonly LaidShape[],
   waist: NamedEdge,
 ): number {
-  const waistLines = waist.lines.map((path) => flatten(path, 0.2));
-  const offWaist = (p: { x: number; y: number }): number =>
-    Math.min(...waistLines.map((line) => nearestOnLine(line, p).distance));
-  return linesBeside(reference, panel).reduce((sum, index) => {
-    if (reference.shapes[index]?.closed) return sum;
-    const path = laidLine(reference, index, panel);
+  return drawnDarts(reference, panel, waist).reduce((sum, { path }) => {
     const [from, to] = [startOf(path), endOf(path)];
-    if (distance(from, to) > MOST_MOUTH || offWaist(from) > ON_WAIST || offWaist(to) > ON_WAIST) return sum;
-    const deepest = Math.max(...flatten(path, 0.5).map(offWaist));
     const [a, b] = [nearestOnOutline(outline, from), nearestOnOutline(outline, to)];
-    if (deepest < LEAST_LENGTH || !a || !b) return sum;
-    return sum + (alongOutline(outline, a, b) ?? distance(from, to));
+    return a && b ? sum + (alongOutline(outline, a, b) ?? distance(from, to)) : sum;
   }, 0);
 }

@@ -1,6 +1,13 @@
 import { wantedRise } from '../check/index.js';
 import type { Draft } from '../chain/index.js';
-import { outlineOf, type Block, type EdgeName, type Panel } from '../draft/index.js';
+import {
+  outlineOf,
+  type AdoptedPattern,
+  type AdoptedPiece,
+  type Block,
+  type EdgeName,
+  type Panel,
+} from '../draft/index.js';
 import {
   cross,
   crossLine,
@@ -16,8 +23,10 @@ import {
 } from '../geometry/index.js';
 import { figuresOf } from '../measured/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
+import type { Outcome } from '../refusal/index.js';
 import { outlineWidth } from './compare-reference.js';
 import { frontsAndBacks, isOfASize } from './fronts-and-backs.js';
+import { adoptedFrom, adoptedPiece } from './adopt.js';
 import { waysToLie } from './lay-nearest.js';
 import { namedEdges, type NamedEdge } from './named-edges.js';
 import { dartMouths } from './outline-darts.js';
@@ -39,6 +48,8 @@ export interface OutlineSize {
   readonly figures: Readonly<Partial<Record<SizeFigure, number>>>;
   /** True where the file draws its darts: the waist is then the closed one. */
   readonly dartsDrawn: boolean;
+  /** The numbers of its front and its back among the shapes of the reference. */
+  readonly shapes: Readonly<Record<PanelName, number>>;
 }
 
 /** As many pieces of a file as are looked at. */
@@ -46,6 +57,7 @@ const MOST_PIECES = 40;
 
 interface SizedPiece {
   readonly panel: PanelName;
+  readonly index: number;
   readonly area: number;
   readonly layer: string;
   readonly mouths: number;
@@ -114,7 +126,7 @@ function sizedPiece(reference: Reference, index: number, path: Path, panel: Pane
   };
   const known = Object.fromEntries(Object.entries(figures).filter(([, mm]) => mm !== undefined));
   const { layer } = reference.shapes[index] ?? { layer: '' };
-  return { panel: panel.name, area, layer, mouths, figures: known };
+  return { panel: panel.name, index, area, layer, mouths, figures: known };
 }
 
 /** The width at the crotch is read so far below the crotch point, in mm. */
@@ -165,8 +177,28 @@ export function outlineSizes(reference: Reference, block: Block): OutlineSize[] 
     };
     const told = Object.fromEntries(Object.entries(figures).filter(([, mm]) => mm !== undefined));
     const name = layers.size === fronts.length && front.layer !== '' ? front.layer : `Size ${i + 1}`;
-    return [{ name, figures: told, dartsDrawn: front.mouths + back.mouths > 0 }];
+    const shapes = { front: front.index, back: back.index };
+    return [{ name, figures: told, dartsDrawn: front.mouths + back.mouths > 0, shapes }];
   });
+}
+
+/**
+ * A front of one size of a file and a back of the same or another taken over as the block, as `adoptOutline` takes what
+ * is laid under the draft. Refused where a piece has a seam that is missing, or is not one line.
+ */
+export function adoptSizes(
+  reference: Reference,
+  block: Block,
+  { front, back }: Readonly<Record<PanelName, OutlineSize>>,
+  date: string,
+): Outcome<AdoptedPattern> {
+  const piece = (name: PanelName, { shapes }: OutlineSize): AdoptedPiece | undefined => {
+    const shape = reference.shapes[shapes[name]];
+    const named = shape && namedPiece(reference, shapes[name], pathOfShape(shape), block[name], block);
+    return named && adoptedPiece(named.reference, name, block[name]);
+  };
+  const sizes = front.name === back.name ? front.name : `front ${front.name}, back ${back.name}`;
+  return adoptedFrom(`${reference.name}, ${sizes}`, date, { front: piece('front', front), back: piece('back', back) });
 }
 
 /**
@@ -195,4 +227,32 @@ export function nearestSize(sizes: readonly OutlineSize[], id: SizeFigure, wante
   const off = ({ figures }: OutlineSize): number => Math.abs((figures[id] ?? Infinity) - wanted);
   const best = sizes.reduce<OutlineSize | undefined>((a, b) => (!a || off(b) < off(a) ? b : a), undefined);
   return best && Number.isFinite(off(best)) ? best : undefined;
+}
+
+/** A size that is proposed for a body, with what its figures still lack (−) or have too much, in mm, the rises first. */
+export interface ProposedSize {
+  readonly size: OutlineSize;
+  readonly off: readonly { readonly id: SizeFigure; readonly by: number }[];
+}
+
+/** A figure that is off by less than this, in mm, is not told of a proposed size. */
+const TOLD = 6;
+/** What is told of a proposed size, in the order in which it is put right. */
+const TOLD_FIGURES: readonly SizeFigure[] = ['frontRise', 'backRise', 'thigh', 'waist'];
+
+/**
+ * The size whose hip comes nearest to what is wanted: the hip is what is put right with most trouble; rises, thigh and
+ * waist are corrected on it. Nothing where no size has a hip.
+ */
+export function proposedSize(
+  sizes: readonly OutlineSize[],
+  wanted: Readonly<Record<SizeFigure, number>>,
+): ProposedSize | undefined {
+  const size = nearestSize(sizes, 'hip', wanted.hip);
+  if (!size) return undefined;
+  const off = TOLD_FIGURES.flatMap((id) => {
+    const by = (size.figures[id] ?? NaN) - wanted[id];
+    return Math.abs(by) > TOLD ? [{ id, by }] : [];
+  });
+  return { size, off };
 }

@@ -1,5 +1,15 @@
 import { EDGE_NAMES } from '../draft/index.js';
-import { add, cubic, mapPath, pathBetween, pathLength, point, turn, type Path, type Point } from '../geometry/index.js';
+import {
+  add,
+  mapPath,
+  pathBetween,
+  pathLength,
+  pathOfCurves,
+  point,
+  turn,
+  type Path,
+  type Point,
+} from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
 
 /** What a stretch of an outline may be: a seam of the piece, a leg of a dart, or nothing that is compared. */
@@ -63,29 +73,13 @@ export interface Reference {
   readonly leftOut: readonly LeftOut[];
 }
 
-/** The numbers of a path as a shape keeps them, rounded to `digits` decimals. */
-export function curvesOf(path: Path, digits: number): number[] {
-  const round = (n: number): number => Number(n.toFixed(digits));
-  const [first] = path;
-  if (!first) return [];
-  return [
-    round(first.p0.x),
-    round(first.p0.y),
-    ...path.flatMap((c) => [c.p1, c.p2, c.p3].flatMap((p) => [round(p.x), round(p.y)])),
-  ];
-}
-
 const paths = new WeakMap<ReferenceShape['curves'], Path>();
 
 /** The path of a shape, in the file's units. */
 export function pathOfShape({ curves }: Pick<ReferenceShape, 'curves'>): Path {
   let path = paths.get(curves);
   if (!path) {
-    const at = (i: number): Point => point(curves[i] ?? NaN, curves[i + 1] ?? NaN);
-    path = Array.from({ length: Math.floor((curves.length - 2) / 6) }, (_, k) => {
-      const i = 6 * k;
-      return cubic(at(i), at(i + 2), at(i + 4), at(i + 6));
-    });
+    path = pathOfCurves(curves);
     paths.set(curves, path);
   }
   return path;

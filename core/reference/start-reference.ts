@@ -1,6 +1,6 @@
 import type { Block } from '../draft/index.js';
-import { outlineOf } from '../draft/index.js';
-import { boxOf, flatten, norm, point, type Box, type Path } from '../geometry/index.js';
+import { EDGE_NAMES, outlineOf } from '../draft/index.js';
+import { boxOf, curvesOf, flatten, norm, point, type Box, type Path } from '../geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { good, fileRefusal, refused, type Outcome, type FileRefusal } from '../refusal/index.js';
 import { areaOf, frontsAndBacks, isOfASize, SEVERAL_SIZES } from './fronts-and-backs.js';
@@ -9,13 +9,15 @@ import {
   layExactly,
   layRoughly,
   layTarget,
+  waysToLie,
   type Layable,
   type Nearest,
   type RoughlyLaid,
 } from './lay-nearest.js';
+import { namedEdges } from './named-edges.js';
 import { nameStretches } from './name-stretches.js';
 import {
-  curvesOf,
+  laidOutline,
   laidShape,
   type LeftOut,
   type Reference,
@@ -243,7 +245,34 @@ export function startReference(file: OutlineFile, block: Block, date: string): O
     places: { front: placeOf('front'), back: placeOf('back') },
     leftOut: leftOut.slice(0, 60).map(({ what, count }) => ({ what: what.slice(0, 200), count })),
   };
-  return good([...found].reduce((made, [panel, { index }]) => asOutline(made, index, panel, block), reference));
+  return good(
+    [...found].reduce((made, [panel, { index }]) => {
+      const path = shapes[index]?.path;
+      const named = asOutline(made, index, panel, block);
+      return path ? rightWayUp(named, index, path, panel, block) : named;
+    }, reference),
+  );
+}
+
+/** How many of a piece's seams are one line each, as it lies and is named. */
+function wholeSeams(reference: Reference, name: PanelName, block: Block): number {
+  return [...namedEdges(laidOutline(reference, name), block[name]).values()].filter((e) => e.path !== undefined).length;
+}
+
+/**
+ * A piece of another size or width may lie nearest upside down, and then has no seam that is one line: of the few ways in
+ * which it may lie, the nearest by which more of its seams are one line each.
+ */
+function rightWayUp(named: Reference, index: number, path: Path, panel: PanelName, block: Block): Reference {
+  let [best, most] = [named, wholeSeams(named, panel, block)];
+  if (most === EDGE_NAMES.length) return named;
+  for (const { place } of waysToLie(path, block[panel], named.mmPerUnit)) {
+    const placed = { ...named, places: { ...named.places, [panel]: place } };
+    const tried = asOutline(placed, index, panel, block);
+    const whole = wholeSeams(tried, panel, block);
+    if (whole > most) [best, most] = [tried, whole];
+  }
+  return best;
 }
 
 /** The reference with a shape taken as a piece's outline, or as none's, and its stretches named by where they lie. */

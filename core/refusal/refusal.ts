@@ -16,7 +16,10 @@ export type DraftSaid = typeof MEASURE_SAID &
 export type Refusal = RefusalIn<DraftSaid>;
 
 /** Why a panel cannot be drawn, where the panel is all that is to be said. */
-export type PanelCode = Exclude<keyof typeof DRAFT_SAID, 'tooSmall' | 'centreLift' | 'levelOrder'>;
+export type PanelCode = Exclude<
+  keyof typeof DRAFT_SAID,
+  'tooSmall' | 'centreLift' | 'levelOrder' | 'adoptedEdge' | 'adoptedLevel' | 'adoptedDart' | 'adoptedCrosses'
+>;
 
 /** Why an alteration cannot be done. */
 export type AlterationFault = keyof typeof ALTER_SAID;

@@ -1,5 +1,6 @@
 import type { AlterationWork } from '../alter/index.js';
 import type { Draft, DraftInput } from '../chain/index.js';
+import { parametersOf } from '../draft/index.js';
 import type { PanelName } from '../method/index.js';
 
 /** What True it may change. */
@@ -31,6 +32,17 @@ export interface Unknown {
   /** The alteration that does it. */
   readonly work: ((by: number) => AlterationWork) | undefined;
 }
+
+/** What sets a line on a sheet's draft, done on the piece itself where it is a pattern that no line draws. */
+const ON_PIECE: Readonly<Partial<Record<UnknownId, (by: number) => AlterationWork>>> = {
+  'front.centreLift': (centre) => ({ kind: 'waist', panel: 'front', centre, side: 0, centreOnly: false }),
+  'back.centreLift': (centre) => ({ kind: 'waist', panel: 'back', centre, side: 0, centreOnly: false }),
+  'front.centreIn': (by) => ({ kind: 'tilt', panel: 'front', above: 0, by, giveBack: true }),
+  'back.centreIn': (by) => ({ kind: 'tilt', panel: 'back', above: 0, by, giveBack: true }),
+  'front.extension': (out) => ({ kind: 'crotchPoint', panel: 'front', out, down: 0, recentre: true }),
+  'back.extension': (out) => ({ kind: 'crotchPoint', panel: 'back', out, down: 0, recentre: true }),
+  crotchLevel: (by) => ({ kind: 'across', panel: 'both', level: HIP, by }),
+};
 
 const HIP = { line: 'hipLevel', by: 0 } as const;
 const WAIST = { line: 'waistLine', by: 0 } as const;
@@ -106,9 +118,11 @@ const UNKNOWNS: readonly Unknown[] = [
   darts('back'),
 ];
 
-/** What may be changed of a draft: darts only where there are any, and lines that its sheet has. */
+/**
+ * What may be changed of a draft: an adopted pattern on its pieces alone; darts only where there are any, and lines that its sheet has. */
 export function unknownsOf(draft: Draft): readonly Unknown[] {
-  return UNKNOWNS.filter((u) => {
+  const adopted = parametersOf(draft.block.front) === undefined;
+  return UNKNOWNS.map((u) => (adopted && !u.work ? { ...u, line: undefined, work: ON_PIECE[u.id] } : u)).filter((u) => {
     if (u.id === 'front.dartIntake') return draft.block.front.darts.length > 0;
     if (u.id === 'back.dartIntake') return draft.block.back.darts.length > 0;
     return u.line === undefined || draft.worked.ledger.has(u.line);

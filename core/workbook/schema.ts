@@ -2,12 +2,13 @@ import { z } from 'zod';
 import { WAIST_SCHOOLS } from '../draft/index.js';
 import { MEASUREMENT_IDS, PAIR_FIGURE_IDS } from '../measure/index.js';
 import { alterationSchema, traceSchema } from './alteration-schema.js';
+import { patternSchema } from './pattern-schema.js';
 import { practiceSchema } from './practice-schema.js';
 import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 16;
+export const WORKBOOK_VERSION = 17;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -85,6 +86,10 @@ export const personSchema = z
     build: z.strictObject({ seat: weight, stomach: weight, thigh: weight }),
     sets: z.array(measurementSetSchema).min(1),
     traces: z.array(traceSchema).max(100),
+    fitted: z
+      .strictObject({ draft: id, version: id.optional(), date: day })
+      .optional()
+      .meta({ description: 'The draft, or the version of it, that fits: it is offered to the next draft.' }),
   })
   .meta({ description: 'A person or a size, by name or role.' });
 
@@ -194,6 +199,9 @@ const draftInputs = {
   choices: z.record(z.string(), z.string()),
   rules: z.strictObject({ hipKept: z.boolean(), trueSeams: z.boolean(), waistPlan: z.enum(WAIST_SCHOOLS) }),
   set: z.record(z.string(), z.union([mm, z.enum(['crease', 'midway', 'apexSpan'])])),
+  pattern: patternSchema.optional().meta({
+    description: 'A pattern that was adopted as the block, in the place of what the method would draw.',
+  }),
   alterations: z.array(alterationSchema).max(200),
   style: styleSchema.optional(),
   allowances: allowancesSchema,
@@ -242,6 +250,17 @@ const fittingSchema = z
       .max(100)
       .meta({ description: 'How it was pinned, and by how much of the piece.' }),
     taken: z.array(id).max(200).meta({ description: 'Causes about which something was done.' }),
+    done: z
+      .array(z.strictObject({ id, cause: id, by: mm, leg: onLeg }))
+      .max(200)
+      .optional()
+      .meta({ description: 'What was done about causes, each by how much.' }),
+    allowance: mm.optional().meta({ description: 'What the seams of the toile have beyond their stitching line.' }),
+    sewn: z
+      .array(z.strictObject({ id, seam: id, is: mm, leg: onLeg }))
+      .max(100)
+      .optional()
+      .meta({ description: 'Seams that were measured as they are sewn, edge to edge.' }),
     closed: z
       .enum(['fits', 'toileAgain', 'bastedAgain', 'enough'])
       .optional()

@@ -2,23 +2,34 @@ import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { checkLabel } from '../../../core/check/index.js';
 import type { Draft } from '../../../core/chain/index.js';
+import type { AdoptedPattern } from '../../../core/draft/index.js';
+import { refusalsSentence, type Outcome } from '../../../core/refusal/index.js';
 import {
   nearestSize,
+  proposedSize,
   SIZE_FIGURES,
   wantedFigures,
   type OutlineSize,
   type Reference,
 } from '../../../core/reference/index.js';
-import { formatFigure, type Tape } from '../../../core/units/index.js';
+import { formatFigure, formatLength, readerIn, type Tape } from '../../../core/units/index.js';
 import { withFractions } from '../../shared/fractions.js';
 import type { Job } from '../../shared/job.js';
-import { useComputed } from '../../store/work-context.js';
-import { startSizes } from './outline-job.js';
+import { useChange, useComputed } from '../../store/work-context.js';
+import { PickLine } from '../../shared/PickLine.js';
+import { adoptPattern } from '../../store/reference-work.js';
+import { startAdopting, startSizes } from './outline-job.js';
+
+interface SizesOf {
+  readonly sizes: readonly OutlineSize[];
+  readonly draft: Draft;
+  readonly tape: Tape;
+}
 
 type SizesJob = Job<readonly OutlineSize[]>;
 
 /** The table of a file's sizes, with what this draft wants and the nearest size of each figure marked. */
-function SizesTable({ sizes, draft, tape }: { sizes: readonly OutlineSize[]; draft: Draft; tape: Tape }) {
+function SizesTable({ sizes, draft, tape }: SizesOf) {
   const wanted = wantedFigures(draft, sizes);
   const show = (mm: number | undefined): string => (mm === undefined ? '–' : withFractions(formatFigure(mm, tape)));
   return (
@@ -54,6 +65,67 @@ function SizesTable({ sizes, draft, tape }: { sizes: readonly OutlineSize[]; dra
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** The size that is proposed, and a front and a back to adopt: of one size, or of two. */
+function AdoptSizes({ sizes, draft, tape, reference }: SizesOf & { readonly reference: Reference }) {
+  const change = useChange();
+  const proposed = proposedSize(sizes, wantedFigures(draft, sizes));
+  const first = proposed?.size.name ?? sizes[0]?.name ?? '';
+  const [front, setFront] = useState(first);
+  const [back, setBack] = useState(first);
+  const [refusal, setRefusal] = useState<string>();
+  const [job, setJob] = useState<Job<Outcome<AdoptedPattern>>>();
+  useEffect(() => () => job?.stop(), [job]);
+  const choices = sizes.map(({ name }) => [name, name] as const);
+  const of = (name: string): OutlineSize | undefined => sizes.find((s) => s.name === name);
+  const adopt = (): void => {
+    const [ahead, behind] = [of(front), of(back)];
+    if (!ahead || !behind) return;
+    setRefusal(undefined);
+    const started = startAdopting(reference, draft.block, { front: ahead, back: behind }, new Date());
+    setJob(started);
+    started.answer
+      .then(
+        (outcome) => {
+          if (outcome.ok) change(adoptPattern(outcome.value));
+          else setRefusal(refusalsSentence(outcome.refusals, readerIn(tape.unit)));
+        },
+        () => {
+          setRefusal('The pieces could not be taken over. Try again.');
+        },
+      )
+      .finally(() => {
+        setJob(undefined);
+      });
+  };
+  return (
+    <>
+      {proposed && (
+        <p data-proposed={proposed.size.name}>
+          <strong>{proposed.size.name}</strong> is nearest at the hip
+          {proposed.off.length === 0 ? ', and its other figures are near.' : ': '}
+          {withFractions(
+            proposed.off
+              .map(
+                ({ id, by }) =>
+                  `${checkLabel({ id, compares: { of: 'character' } }, tape.unit).toLowerCase()} ${formatLength(Math.abs(by), tape)} ${by < 0 ? 'short' : 'over'}`,
+              )
+              .join(', '),
+          )}
+          {proposed.off.length > 0 && '; correct that after adopting it.'}
+        </p>
+      )}
+      <PickLine label="Front of size" value={front} choices={choices} onChoose={setFront} />
+      <PickLine label="Back of size" value={back} choices={choices} onChoose={setBack} />
+      <p className="acts">
+        <Button size="small" variant="contained" disabled={job !== undefined} onClick={adopt}>
+          {job ? 'Taking the pieces over …' : 'Adopt these as the block'}
+        </Button>
+      </p>
+      {refusal !== undefined && <p role="alert">{refusal}</p>}
+    </>
   );
 }
 
@@ -113,6 +185,7 @@ export function OutlineSizes({ reference, tape }: { reference: Reference; tape: 
             Finished girths{sizes.every((s) => s.dartsDrawn) ? '' : ', the waist over open darts'}; ✓ is nearest to what
             is wanted: the body’s rises where they were measured, else this draft’s figure.
           </p>
+          <AdoptSizes sizes={sizes} draft={draft} tape={tape} reference={reference} />
         </>
       )}
     </section>

@@ -10,6 +10,7 @@ import { ViewHead } from '../../shared/ViewHead.js';
 import { usePreferences } from '../../store/preferences.js';
 import { useComputed, useTape, useUnit, useWork } from '../../store/work-context.js';
 import { WalkDrawing } from '../WalkDrawing.js';
+import { AdoptOutline } from './AdoptOutline.js';
 import { LayOutline } from './LayOutline.js';
 import { ChooseOutline, OutlineFile } from './OutlineFile.js';
 import { FarthestMarks, OutlineFigures } from './OutlineFigures.js';
@@ -190,15 +191,18 @@ export function ReferenceView({ board }: ReferenceViewProps) {
               </>
             )}
             {part === 'seams' && (
-              <OutlineSeams
-                reference={reference}
-                panel={panel}
-                tape={tape}
-                chosen={chosen}
-                tool={tool}
-                onChoose={setChosen}
-                onTool={setTool}
-              />
+              <>
+                <OutlineSeams
+                  reference={reference}
+                  panel={panel}
+                  tape={tape}
+                  chosen={chosen}
+                  tool={tool}
+                  onChoose={setChosen}
+                  onTool={setTool}
+                />
+                <AdoptOutline reference={reference} block={block} unit={unit} />
+              </>
             )}
             {part === 'figures' && (
               <>

@@ -1,5 +1,5 @@
 import { dayOf } from '../../../core/kept/index.js';
-import type { Block } from '../../../core/draft/index.js';
+import type { AdoptedPattern, Block } from '../../../core/draft/index.js';
 import type { OutlineSize, Reference } from '../../../core/reference/index.js';
 import type { FileRefusal, Outcome } from '../../../core/refusal/index.js';
 import { tooLarge } from '../../../formats/outline/index.js';
@@ -24,4 +24,15 @@ export function startOutline(file: File, block: Block, now: Date): Job<Outcome<R
 export const startSizes = (reference: Reference, block: Block): Job<readonly OutlineSize[]> =>
   runJob<Outliner, readonly OutlineSize[]>(newWorker, 'The sizes could not be told apart', (outliner) =>
     outliner.sizes(reference, block),
+  );
+
+/** Takes a front and a back of a file with sizes over as the block, in a worker of its own. */
+export const startAdopting = (
+  reference: Reference,
+  block: Block,
+  sizes: { readonly front: OutlineSize; readonly back: OutlineSize },
+  now: Date,
+): Job<Outcome<AdoptedPattern>> =>
+  runJob<Outliner, Outcome<AdoptedPattern>>(newWorker, 'The pieces could not be taken over', (outliner) =>
+    outliner.adopt(reference, block, sizes, dayOf(now)),
   );

@@ -38,6 +38,22 @@ export const DRAFT_SAID = {
     `The ${level} must lie at least ${reader.least(gap)} below the ${above}.`,
     'Check the measurements of depth, or give the level back to the sheet.',
   ],
+  adoptedEdge: ({ panel }: OfPanel): Said => [
+    `The ${panel} of the adopted outline has no waist, side, hem, inseam and rise that each are one line.`,
+    'Name its stretches under Seams, or go back to the method.',
+  ],
+  adoptedLevel: ({ panel }: OfPanel): Said => [
+    `The ${panel} of the adopted outline does not reach the hip line or the crotch line.`,
+    'Give another height of the hip line, or go back to the method.',
+  ],
+  adoptedDart: ({ panel }: OfPanel): Said => [
+    `A dart has no room on the ${panel} waist of the adopted pattern.`,
+    'Give another place or a smaller intake, or take it out.',
+  ],
+  adoptedCrosses: ({ panel }: OfPanel): Said => [
+    `The ${panel} of the adopted outline does not close, or crosses itself.`,
+    'Name its stretches under Seams, or go back to the method.',
+  ],
   sideNoRoom: ({ panel }: OfPanel): Said => [
     `The ${panel} side seam has no room between waist, hip, crotch and knee.`,
     'Check the depths, or give the side lift back to the sheet.',
