@@ -61,6 +61,29 @@ describe('a fitting', () => {
     );
   });
 
+  it('has a seam measured as it is sewn, taken off at the centre, and goes on a sheet without names', async () => {
+    await room.visit('/demo/draft/cellist-dress/toile');
+    await room.press('New fitting');
+    await room.enter('Seam allowance left on it', '1.5');
+    await room.choose('Measure a seam', 'backRise');
+    await room.enter('It measures', '43');
+    await room.enter('Wanted', '40');
+    expect(await room.text('[data-sewn="backRise"]')).toContain('Between its stitching lines 41.5 cm');
+    expect(await room.text('[data-sewn="backRise"]')).toContain('1.5 cm over what is wanted');
+    await room.press('Take: Back rise, crotch seam to top edge');
+    await room.saved();
+    await room.press('Fitting sheet');
+    const sheet = '[data-sheet="fitting"]';
+    await room.until('no sheet', async () => (await room.text(sheet)).includes('Seams as sewn'));
+    expect(await room.text(sheet)).not.toContain('Cellist');
+    await (await room.at('//label[contains(., "With names")]//input')).click();
+    await room.until('no name', async () => (await room.text(sheet)).includes('Cellist'));
+    await room.press('Blank');
+    await room.until('not blank', async () => (await room.text(sheet)).includes('Drag lines from the crotch'));
+    await room.press('Make PDF');
+    await room.download('.pdf');
+  });
+
   it('is noted on a telephone in one hand: what is seen, on which leg, and taken for that leg alone', async () => {
     await resize(room.driver, 390, 844);
     await room.visit('/demo/draft/lamp-plain/toile');

@@ -64,4 +64,29 @@ describe('versions of a draft', () => {
     await room.goTo('toile');
     expect(await inHand()).toContain('Nothing is kept');
   });
+
+  it('that is cut tells what is still to be had of its cloth, and one that fits is offered to the next draft', async () => {
+    await room.visit('/demo/draft/rigger-work/toile');
+    await inHand();
+    await room.choose('Version 2 is', 'cut');
+    await room.press('Version 2, basted cloth fits');
+    await room.goTo('draft');
+    await room.find('[data-handle="back.crotch"]');
+    await room.enter('Knee width', '16');
+    await room.goTo('toile');
+    await room.section('Versions');
+    const onCloth = '[aria-label="On the cloth that is cut"]';
+    await room.until('nothing is told', async () => /Back side: .*(inlay|cloth)/.test(await room.text(onCloth)));
+    await room.press('Copy version 1, toile as a draft');
+    await room.until('no copy', async () =>
+      (await room.driver.getTitle()).startsWith('Work trousers, version 1, toile'),
+    );
+    await room.goTo('choose');
+    expect(await room.text('[data-fitted]')).toContain('“Work trousers” fits');
+    await room.press('Begin from the block that fits');
+    await room.goTo('draft');
+    await room.find('[data-handle="back.crotch"]');
+    await room.press('Undo');
+    await room.saved();
+  });
 });

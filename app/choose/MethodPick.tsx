@@ -9,6 +9,7 @@ import { roomOf } from '../store/rooms.js';
 import { putSheets, sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useWork } from '../store/work-context.js';
 import { changeMethod } from '../store/work-changes.js';
+import { FittedOffer } from './FittedOffer.js';
 import { ownSheets } from './own-sheets.js';
 
 putSheets(SHEETS);
@@ -55,6 +56,7 @@ export function MethodPick() {
           )}
         </NativeSelect>
       </div>
+      <FittedOffer />
       <AdoptedBlock />
       <p className="quiet">{sheet.suits}</p>
       {draftId !== undefined && (

@@ -16,9 +16,10 @@ import { PickLine } from '../shared/PickLine.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { usePreferences } from '../store/preferences.js';
 import { useUnit } from '../store/work-context.js';
-import { SheetPdf } from './SheetPdf.js';
-import { SketchDrawing } from './SketchDrawing.js';
-import { useChalkSheet, useSheetSource, useTicks } from './use-sheets.js';
+import { SheetPdf } from '../shared/sheets/SheetPdf.js';
+import { SketchDrawing } from '../shared/sheets/SketchDrawing.js';
+import { useChalkSheet, useSheetSource } from './use-sheets.js';
+import { useTicks } from '../shared/sheets/use-ticks.js';
 import './cut.css';
 
 const LINES = [

@@ -9,7 +9,7 @@ import { fileName, saveFile } from '../shared/save-file.js';
 import { usePreferences } from '../store/preferences.js';
 import { useTape, useUnit, useWork } from '../store/work-context.js';
 import { startPrint } from '../shared/print-job.js';
-import { useSheetHead } from './use-sheets.js';
+import { useSheetHead } from '../shared/sheets/use-sheet-head.js';
 
 /** The lay as files: to scale on one page, at full size for a roll, and for drawing programs and cutters. */
 export function LayFiles({

@@ -6,9 +6,10 @@ import { PickLine } from '../shared/PickLine.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { usePreferences } from '../store/preferences.js';
 import { useWork } from '../store/work-context.js';
-import { SheetPdf } from './SheetPdf.js';
+import { SheetPdf } from '../shared/sheets/SheetPdf.js';
 import { useSheetSource } from './use-sheets.js';
-import { WrittenSheet } from './WrittenSheet.js';
+import { WrittenSheet } from '../shared/sheets/WrittenSheet.js';
+import '../shared/sheets/sheets.css';
 import './cut.css';
 
 const INSEAMS: readonly (readonly [MakeChoice['inseams'], string])[] = [

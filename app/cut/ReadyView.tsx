@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import { readyPage } from '../../core/make/index.js';
 import { ViewHead } from '../shared/ViewHead.js';
-import { SheetPdf } from './SheetPdf.js';
+import { SheetPdf } from '../shared/sheets/SheetPdf.js';
 import { useChalkSheet, useSheetSource } from './use-sheets.js';
-import { WrittenSheet } from './WrittenSheet.js';
+import { WrittenSheet } from '../shared/sheets/WrittenSheet.js';
+import '../shared/sheets/sheets.css';
 import './cut.css';
 
 /** Ready to cut: what is measured once more before the shears. */

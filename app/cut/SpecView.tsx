@@ -2,9 +2,10 @@ import { useMemo } from 'react';
 import { specOf, specPage } from '../../core/make/index.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useWork } from '../store/work-context.js';
-import { SheetPdf } from './SheetPdf.js';
+import { SheetPdf } from '../shared/sheets/SheetPdf.js';
 import { useSheetSource } from './use-sheets.js';
-import { WrittenSheet } from './WrittenSheet.js';
+import { WrittenSheet } from '../shared/sheets/WrittenSheet.js';
+import '../shared/sheets/sheets.css';
 import './cut.css';
 
 /** The spec sheet: points of measure of the finished garment, with what each may be off by. */

@@ -193,7 +193,14 @@ export const STATIONS = [
     key: '7',
     Icon: PushPin,
     Bench: lazy(() => import('../toile/ToileBench.js').then((m) => ({ default: m.ToileBench }))),
-    views: [],
+    views: [
+      {
+        id: 'sheet',
+        label: 'Fitting sheet',
+        View: lazy(() => import('../toile/FittingSheet.js').then((m) => ({ default: m.FittingSheet }))),
+        tape: false,
+      },
+    ],
   },
 ] as const satisfies readonly StationEntry[];
 

@@ -85,9 +85,35 @@ export const reopenFitting = (id: string): Change =>
 export const forgetFitting = (id: string): Change =>
   changeDraft((draft) => ({ ...draft, fittings: (draft.fittings ?? []).filter((f) => f.id !== id) }));
 
-/** Does something about a cause: alterations at the end of the list, noted at the fitting; one act. */
-export const takeCause = (id: string, cause: string, alterations: readonly Alteration[]): Change =>
+/** Does something about a cause, by so much in mm: alterations at the end of the list, noted at the fitting; one act. */
+export const takeCause = (
+  id: string,
+  done: Omit<NonNullable<Fitting['done']>[number], 'id'>,
+  alterations: readonly Alteration[],
+): Change =>
   changeDraft((draft) => {
-    const next = changed(id, (fitting) => ({ ...fitting, taken: [...fitting.taken, cause] }))(draft);
+    const next = changed(id, (fitting) => ({
+      ...fitting,
+      taken: [...fitting.taken, done.cause],
+      done: [...(fitting.done ?? []), { id: newId(), ...done }],
+    }))(draft);
     return { ...next, alterations: [...next.alterations, ...alterations] };
   });
+
+/** Notes a seam as it was measured, changes it, or takes it out where nothing is said of it. */
+export const measureSewn = (id: string, sewn: NonNullable<Fitting['sewn']>[number]): Change =>
+  changeDraft(
+    changed(id, (fitting) => {
+      const all = fitting.sewn ?? [];
+      const known = all.some((s) => s.id === sewn.id);
+      return { ...fitting, sewn: known ? all.map((s) => (s.id === sewn.id ? sewn : s)) : [...all, sewn] };
+    }),
+  );
+
+/** Takes a measured seam out of a fitting. */
+export const forgetSewn = (id: string, sewnId: string): Change =>
+  changeDraft(changed(id, (fitting) => ({ ...fitting, sewn: (fitting.sewn ?? []).filter((s) => s.id !== sewnId) })));
+
+/** Puts alterations at the end of the list, as a seam measured at a fitting asks for. */
+export const mendSewn = (alterations: readonly Alteration[]): Change =>
+  changeDraft((draft) => ({ ...draft, alterations: [...draft.alterations, ...alterations] }));

@@ -111,8 +111,11 @@ describe('a fitting', () => {
     beginFitting('f', now)(open);
     const [work] = DOES.closeSeat.make(8);
     if (!work) throw new Error('nothing done');
-    takeCause('f', 'backRiseLong', [{ id: 'a', on: true, note: 'The back rise is too long', work }])(open);
+    takeCause('f', { cause: 'backRiseLong', by: 8, leg: 'both' }, [
+      { id: 'a', on: true, note: 'The back rise is too long', work },
+    ])(open);
     expect(draftOf(open).fittings?.[0]?.taken).toEqual(['backRiseLong']);
+    expect(draftOf(open).fittings?.[0]?.done).toMatchObject([{ cause: 'backRiseLong', by: 8, leg: 'both' }]);
     expect(draftOf(open).alterations).toHaveLength(before + 1);
     open.undo();
     expect(draftOf(open).fittings?.[0]?.taken).toEqual([]);

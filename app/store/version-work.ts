@@ -1,4 +1,6 @@
 import {
+  draftFromFitted,
+  withFitted,
   withVersionCurrent,
   withVersionKept,
   type DraftVersion,
@@ -35,3 +37,15 @@ export const forgetVersion = (version: string): Change => changeVersions((all) =
 
 const changeVersions = (make: (all: readonly DraftVersion[]) => DraftVersion[]): Change =>
   changeDraft((draft) => ({ ...draft, versions: make(draft.versions ?? []) }));
+
+/** Marks a version of the open draft as the block that fits the person, or none. */
+export const markFitted =
+  (version: string | undefined): Change =>
+  ({ state }) => {
+    const { work } = state.getState();
+    const fitted = version === undefined ? undefined : { draft: work.draft.id, version };
+    state.setState({ work: { ...work, person: withFitted(work.person, fitted, new Date()) } });
+  };
+
+/** Makes the open draft begin from the block that fits the person. */
+export const beginFromFitted = (fitted: KeptDraft): Change => changeDraft((draft) => draftFromFitted(fitted, draft));

@@ -3,7 +3,15 @@ import { useMemo, useState } from 'react';
 import { checkLabel, plainValue, type Check } from '../../core/check/index.js';
 import { sayEffect, triedWorks } from '../../core/correct/index.js';
 import { inputOf, type Fitting } from '../../core/kept/index.js';
-import { causesOf, DOES, seenNamed, type AmountFrom, type Evidence, type RankedCause } from '../../core/toile/index.js';
+import {
+  causesOf,
+  DOES,
+  seenNamed,
+  type AmountFrom,
+  type Evidence,
+  type Learnt,
+  type RankedCause,
+} from '../../core/toile/index.js';
 import { formatAngle, formatLength, tapeFor, type Unit } from '../../core/units/index.js';
 import { sayAlteration } from '../../core/alter/index.js';
 import { withFractions } from '../shared/fractions.js';
@@ -12,7 +20,9 @@ import { newId } from '../shared/new-id.js';
 import { takeCause } from '../store/fitting-work.js';
 import { sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
+import { OnCutItems } from './OnCutLines.js';
 import { useFitting } from './use-fitting.js';
+import { useTaught } from './use-taught.js';
 
 /** No more causes are told at first: what lies further down speaks for little. */
 const FIRST = 4;
@@ -46,13 +56,21 @@ function evidenceSaid(evidence: Evidence, unit: Unit): string {
   return `${checkLabel(check, unit)} ${said}${check.kind === 'length' ? bandSaid(check, unit) : ''}: ${SPEAKS[speaks]}`;
 }
 
+/** “Of 5 cm given on 2026-05-07, 2 cm came out again: 60 % is offered.” */
+const learntSaid = ({ given, back, date, share }: Learnt, unit: Unit): string =>
+  `Of ${formatLength(given, tapeFor(unit))} given on ${date}, ${formatLength(back, tapeFor(unit))} came out again: ${Math.round(share * 100)} % of the amount is offered.`;
+
 /** What may be behind what was seen, the likeliest first, each with what is done about it and what that does. */
 export function CauseLines() {
   const { fitting } = useFitting();
   const draft = useComputed((c) => c.draft);
   const unit = useUnit();
   const [all, setAll] = useState(false);
-  const causes = useMemo(() => (fitting && draft ? causesOf(fitting, draft, unit) : []), [fitting, draft, unit]);
+  const taught = useTaught();
+  const causes = useMemo(
+    () => (fitting && draft ? causesOf(fitting, draft, unit, taught) : []),
+    [fitting, draft, unit, taught],
+  );
   if (!fitting) return <p className="quiet">Begin a fitting, and note what you see.</p>;
   if (causes.length === 0) return <p className="quiet">Nothing was seen or pinned yet that a cause is known for.</p>;
   const shown = all ? causes : causes.slice(0, FIRST);
@@ -79,7 +97,7 @@ export function CauseLines() {
 }
 
 function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ranked: RankedCause }) {
-  const { cause, seen, evidence, from, leg } = ranked;
+  const { cause, seen, evidence, from, leg, learnt } = ranked;
   const unit = useUnit();
   const work = useWork((s) => s.work);
   const draft = useComputed((c) => c.draft);
@@ -123,6 +141,11 @@ function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ra
         />
         <div className="sum">{own === undefined ? FROM[from] : 'your own'}</div>
       </div>
+      {learnt && own === undefined && (
+        <p className="quiet" data-learnt={learnt.does}>
+          {withFractions(learntSaid(learnt, unit))}
+        </p>
+      )}
       <p className="quiet">
         {withFractions(works.map((w) => sayAlteration(w, unit, leg === 'both' ? undefined : leg)).join('; '))}
       </p>
@@ -146,7 +169,7 @@ function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ra
             change(
               takeCause(
                 fitting.id,
-                cause.id,
+                { cause: cause.id, by: amount, leg },
                 works.map((w) => ({
                   id: newId(),
                   on: true,
@@ -170,6 +193,7 @@ function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ra
           ) : (
             effects.map((e) => <li key={e.id}>{withFractions(sayEffect(e, unit))}</li>)
           )}
+          <OnCutItems works={works} />
         </ul>
       )}
     </li>

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Fitting } from '../../core/kept/index.js';
 import { KNOWLEDGE, pinNamed, type OnLeg, type Seen } from '../../core/toile/index.js';
 import { toMm } from '../../core/units/index.js';
@@ -19,13 +20,10 @@ import {
   reopenFitting,
 } from '../store/fitting-work.js';
 import { useChange, useUnit, useWork } from '../store/work-context.js';
+import { SewnLines } from './SewnLines.js';
 import { useFitting } from './use-fitting.js';
+import { CLOTHS, VERDICTS } from './verdicts.js';
 
-const CLOTHS: readonly (readonly [Fitting['cloth'], string])[] = [
-  ['toile', 'Toile'],
-  ['basted', 'Basted cloth'],
-  ['finished', 'Finished'],
-];
 const LEGS: readonly (readonly [OnLeg, string])[] = [
   ['both', 'both legs'],
   ['left', 'left'],
@@ -35,14 +33,6 @@ const PLACES: readonly (readonly [Seen['where'], string])[] = [
   ['front', 'Seen in front'],
   ['side', 'Seen at the side and the leg'],
   ['back', 'Seen behind'],
-];
-
-/** How a fitting may be closed. */
-const VERDICTS: readonly (readonly [NonNullable<Fitting['closed']>, string])[] = [
-  ['fits', 'It fits'],
-  ['toileAgain', 'Again in toile'],
-  ['bastedAgain', 'Again in basted cloth'],
-  ['enough', 'Enough for this cloth'],
 ];
 
 /** A fitting: whose, in what cloth, what was seen and what was pinned; begun, closed and opened again. */
@@ -71,6 +61,11 @@ export function FittingLines() {
           figures.
         </p>
         {begin}
+        <p className="acts">
+          <Button component={Link} to="sheet" relative="path" size="small" variant="outlined">
+            Blank fitting sheet
+          </Button>
+        </p>
       </>
     );
   return (
@@ -212,6 +207,12 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
           the stitching line, all of it together.
         </p>
       </fieldset>
+      <SewnLines fitting={fitting} />
+      <p className="acts">
+        <Button component={Link} to="sheet" relative="path" size="small" variant="outlined">
+          Fitting sheet
+        </Button>
+      </p>
       {fitting.closed ? (
         <div className="acts">
           <Button

@@ -18,8 +18,9 @@ import { doAt } from '../store/place-acts.js';
 import { useActs } from '../store/queries.js';
 import { putSheets } from '../store/sheets.js';
 import { roomOf } from '../store/rooms.js';
-import { changeVersion, forgetVersion, keepVersion, makeCurrent } from '../store/version-work.js';
+import { changeVersion, forgetVersion, keepVersion, makeCurrent, markFitted } from '../store/version-work.js';
 import { useChange, useWork } from '../store/work-context.js';
+import { OnCutLines } from './OnCutLines.js';
 
 putSheets(SHEETS);
 
@@ -79,6 +80,7 @@ export function VersionLines() {
           Keep this version
         </Button>
       </form>
+      <OnCutLines />
       <ol className="versions" reversed>
         {versions.map((version) => (
           <VersionRow
@@ -102,6 +104,8 @@ function VersionRow({ version, current }: { readonly version: DraftVersion; read
   const [failed, setFailed] = useState(false);
   const label = versionLabel(version);
   const { id, number, note, state, kept } = version;
+  const { fitted } = work.person;
+  const fits = fitted?.draft === work.draft.id && fitted.version === id;
   const copy = async (): Promise<void> => {
     const draft = draftFromVersion(work, version, newId, new Date());
     const made = changeOf({ kind: 'draft', id: draft.id }, undefined, draft);
@@ -182,6 +186,17 @@ function VersionRow({ version, current }: { readonly version: DraftVersion; read
           }}
         >
           Copy
+        </Button>
+        <Button
+          size="small"
+          variant="outlined"
+          aria-pressed={fits}
+          aria-label={fits ? `${label} no longer fits` : `${label} fits`}
+          onClick={() => {
+            change(markFitted(fits ? undefined : id));
+          }}
+        >
+          {fits ? 'It fits ✓' : 'It fits'}
         </Button>
         <Button
           size="small"

@@ -42,6 +42,8 @@ export {
   workOfVersion,
   type VersionFacts,
 } from './versions.js';
+export { cutOfVersion, cutVersionOf, type CutVersion } from './cut-version.js';
+export { draftFromFitted, fittedDraft, withFitted } from './fitted.js';
 export { bodiesOf, draftOfBody, gone, type RunBody } from './runs.js';
 export { same, type Patch } from './patch.js';
 export { mergeWorkbooks, planMerge, type Conflict, type Decisions, type Merge, type Side } from './merge.js';

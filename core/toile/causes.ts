@@ -2,6 +2,7 @@ import type { Draft } from '../chain/index.js';
 import type { Check } from '../check/index.js';
 import { snapTo, toMm, type Unit } from '../units/index.js';
 import { startingAmount } from './does.js';
+import type { Learnt } from './learnt.js';
 import { KNOWLEDGE, pinNamed, type Cause, type Knowledge } from './knowledge.js';
 
 /** On which leg something was seen or pinned. */
@@ -40,6 +41,8 @@ export interface RankedCause {
   readonly evidence: readonly Evidence[];
   readonly amount: number;
   readonly from: AmountFrom;
+  /** What earlier fittings of this person have taught about it: the amount is so much of what it would be. */
+  readonly learnt: Learnt | undefined;
   /** The one leg on which all of it was seen and pinned; both otherwise. */
   readonly leg: OnLeg;
 }
@@ -76,6 +79,7 @@ function ranked(
   { checks, block }: Draughted,
   unit: Unit,
   explained: ReadonlySet<string>,
+  taught: readonly Learnt[],
 ): RankedCause {
   const matched = [...new Set(seen.map((s) => s.what))]
     .filter((what) => cause.seen[what] !== undefined)
@@ -98,7 +102,8 @@ function ranked(
   const figure = evidence.flatMap((e) => (e.speaks === 'for' && 'check' in e ? (missed(e.check) ?? []) : []))[0];
   const step = unit === 'in' ? toMm(1 / 16, 'in') : 1;
   const pinned = pin && pin.by * (pinNamed(pin.kind)?.times ?? 1);
-  const amount = pinned ?? figure ?? startingAmount(cause.does, unit);
+  const learnt = taught.find((l) => l.does === cause.does);
+  const amount = (pinned ?? figure ?? startingAmount(cause.does, unit)) * (learnt?.share ?? 1);
   const legs = new Set([
     ...seen.filter((s) => matched.includes(s.what)).map((s) => s.leg ?? 'both'),
     ...(pin ? [pin.leg ?? 'both'] : []),
@@ -111,6 +116,7 @@ function ranked(
     evidence,
     amount: Math.max(step, snapTo(amount, step)),
     from: pin ? 'pin' : figure === undefined ? 'start' : 'figure',
+    learnt,
     leg: legs.size === 1 ? only : 'both',
   };
 }
@@ -119,12 +125,14 @@ function ranked(
  * What may be behind what was seen and pinned, the likeliest first: what is seen by how strongly it speaks for a cause, two
  * things together for more than each; the figures of the draft for and against; a pin for its own cause. What a likelier
  * cause explains speaks less for the next, so that two faults at once both come to the head. The amount is the pin's, else
- * what the figure misses, else what one begins with (docs/trade/toile.md).
+ * what the figure misses, else what one begins with; less by what earlier fittings of the person have taught
+ * (docs/trade/toile.md).
  */
 export function causesOf(
   observed: Observed,
   draft: Draughted,
   unit: Unit,
+  taught: readonly Learnt[] = [],
   { causes }: Knowledge = KNOWLEDGE,
 ): readonly RankedCause[] {
   const open = [...causes];
@@ -132,7 +140,7 @@ export function causesOf(
   const found: RankedCause[] = [];
   for (;;) {
     const [best] = open
-      .map((cause) => ranked(cause, observed, draft, unit, explained))
+      .map((cause) => ranked(cause, observed, draft, unit, explained, taught))
       .sort((a, b) => b.score - a.score);
     if (!best || best.score <= 0) return found;
     found.push(best);

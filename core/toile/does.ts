@@ -91,6 +91,25 @@ export const DOES = {
 /** The name of something that is done about a cause. */
 export type DoesId = keyof typeof DOES;
 
+const OPPOSITES: readonly (readonly [DoesId, DoesId])[] = [
+  ['openSeat', 'closeSeat'],
+  ['leanSeat', 'uprightSeat'],
+  ['raiseFront', 'lowerFront'],
+  ['backPointOut', 'backPointIn'],
+  ['sideOut', 'sideIn'],
+  ['deeperDarts', 'narrowerDarts'],
+  ['hemUpInside', 'hemDownInside'],
+  ['creaseOut', 'creaseIn'],
+];
+
+/** What takes out again what another gave. */
+export const OPPOSITE: Readonly<Partial<Record<DoesId, DoesId>>> = Object.fromEntries(
+  OPPOSITES.flatMap(([a, b]) => [
+    [a, b],
+    [b, a],
+  ]),
+);
+
 /** What one begins with, in mm, where nothing says how much. */
 export const startingAmount = (does: DoesId, unit: Unit): number =>
   unit === 'in' ? toMm(DOES[does].start.in, 'in') : toMm(DOES[does].start.cm, 'cm');

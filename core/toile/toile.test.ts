@@ -93,7 +93,7 @@ describe('from what was seen to causes', () => {
     expect(first('foldsUnderSeat', 'waistStandsBehind')).toBe('seatLineSloping');
     // The two together weigh more than each by itself, added up.
     const score = (...what: string[]): number =>
-      causesOf(looking(...what), plain, 'cm', {
+      causesOf(looking(...what), plain, 'cm', [], {
         ...KNOWLEDGE,
         causes: KNOWLEDGE.causes.filter((c) => c.id === 'seatLineSloping'),
       })[0]?.score ?? NaN;

@@ -257,7 +257,7 @@ const fittingSchema = z
       .meta({ description: 'What was done about causes, each by how much.' }),
     allowance: mm.optional().meta({ description: 'What the seams of the toile have beyond their stitching line.' }),
     sewn: z
-      .array(z.strictObject({ id, seam: id, is: mm, leg: onLeg }))
+      .array(z.strictObject({ id, seam: id, is: mm, wanted: mm.optional(), leg: onLeg }))
       .max(100)
       .optional()
       .meta({ description: 'Seams that were measured as they are sewn, edge to edge.' }),

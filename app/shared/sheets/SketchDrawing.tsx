@@ -1,5 +1,5 @@
-import type { Drawing, LineRole } from '../../core/drawing/index.js';
-import { pathData } from '../../formats/index.js';
+import type { Drawing, LineRole } from '../../../core/drawing/index.js';
+import { pathData } from '../../../formats/index.js';
 
 const DASHES: Partial<Record<LineRole, string>> = { crease: '10 3 2 3', placement: '2 4' };
 const WIDTHS: Partial<Record<LineRole, number>> = {

@@ -1,8 +1,8 @@
 import Checkbox from '@mui/material/Checkbox';
-import type { WrittenBlock, WrittenPage, WrittenRow } from '../../core/drawing/index.js';
-import { withFractions } from '../shared/fractions.js';
+import type { WrittenBlock, WrittenPage, WrittenRow } from '../../../core/drawing/index.js';
+import { withFractions } from '../fractions.js';
 import { SketchDrawing } from './SketchDrawing.js';
-import { useTicks } from './use-sheets.js';
+import { useTicks } from './use-ticks.js';
 
 function Row({ row, done, onTick }: { row: WrittenRow; done: boolean; onTick: (on: boolean) => void }) {
   const words = (

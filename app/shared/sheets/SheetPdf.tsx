@@ -1,16 +1,25 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { WrittenPage } from '../../core/drawing/index.js';
-import { PAPERS } from '../../formats/index.js';
-import { fileName, saveFile } from '../shared/save-file.js';
-import { usePreferences } from '../store/preferences.js';
-import { useWork } from '../store/work-context.js';
-import { startSheets } from '../shared/print-job.js';
-import { useSheetHead } from './use-sheets.js';
+import type { WrittenPage } from '../../../core/drawing/index.js';
+import { PAPERS } from '../../../formats/index.js';
+import { fileName, saveFile } from '../save-file.js';
+import { usePreferences } from '../../store/preferences.js';
+import { useWork } from '../../store/work-context.js';
+import { startSheets } from '../print-job.js';
+import { useSheetHead } from './use-sheet-head.js';
 
-/** Makes written pages a PDF on the maker's paper; a roll prints sheets on A4. */
-export function SheetPdf({ pages, name }: { readonly pages: readonly WrittenPage[]; readonly name: string }) {
-  const head = useSheetHead();
+/** Makes written pages a PDF on the maker's paper, without anybody's name where asked; a roll prints sheets on A4. */
+export function SheetPdf({
+  pages,
+  name,
+  unnamed = false,
+}: {
+  readonly pages: readonly WrittenPage[];
+  readonly name: string;
+  readonly unnamed?: boolean;
+}) {
+  const full = useSheetHead();
+  const head = unnamed ? { ...full, lines: full.lines.slice(1) } : full;
   const work = useWork((s) => s.work);
   const paperId = usePreferences((p) => p.paper);
   const [said, setSaid] = useState<string>();
@@ -20,7 +29,7 @@ export function SheetPdf({ pages, name }: { readonly pages: readonly WrittenPage
     if (!paper) return;
     setBusy(true);
     setSaid(undefined);
-    const file = `${fileName(`${work.person.name} ${work.draft.name} ${name}`)}.pdf`;
+    const file = `${fileName(`${unnamed ? '' : work.person.name} ${work.draft.name} ${name}`)}.pdf`;
     startSheets(pages, head, paper)
       .answer.then((bytes) => {
         saveFile(file, new Uint8Array(bytes), 'application/pdf');

@@ -1,0 +1,93 @@
+import Checkbox from '@mui/material/Checkbox';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useMemo, useState } from 'react';
+import { computeDraft } from '../../core/chain/index.js';
+import { inputOf, workOfVersion } from '../../core/kept/index.js';
+import { blankFittingPage, fittingPage, KNOWLEDGE, sewnSeam } from '../../core/toile/index.js';
+import { SheetPdf } from '../shared/sheets/SheetPdf.js';
+import { WrittenSheet } from '../shared/sheets/WrittenSheet.js';
+import { ViewHead } from '../shared/ViewHead.js';
+import { sheetOf } from '../store/sheets.js';
+import { useComputed, useUnit, useWork } from '../store/work-context.js';
+import { CLOTHS, VERDICTS } from './verdicts.js';
+import { useFitting } from './use-fitting.js';
+import '../shared/sheets/sheets.css';
+
+/** The fitting as a page: blank, to be filled beside the person; or as it was, to be kept on paper or handed over. */
+export function FittingSheet() {
+  const { fitting } = useFitting();
+  const work = useWork((s) => s.work);
+  const draft = useComputed((c) => c.draft);
+  const unit = useUnit();
+  const [blank, setBlank] = useState(false);
+  const [named, setNamed] = useState(false);
+  const filled = useMemo(() => {
+    if (!fitting || !draft) return undefined;
+    const { date, who, cloth, note, seen, pins, sewn = [], done = [], version, allowance = 0, closed } = fitting;
+    const tried = work.draft.versions?.find((v) => v.id === version);
+    const then = tried && workOfVersion(work, tried);
+    const before = then && computeDraft(inputOf(then, sheetOf(then.draft)));
+    return fittingPage(
+      {
+        date,
+        of: named ? `${work.person.name}, ${work.draft.name}` : work.draft.name,
+        who: named ? who : '',
+        cloth: CLOTHS.find(([id]) => id === cloth)?.[1].toLowerCase() ?? '',
+        note,
+        verdict: VERDICTS.find(([id]) => id === closed)?.[1].toLowerCase() ?? '',
+        seen,
+        pins,
+        sewn: sewn.flatMap((one) => sewnSeam(one, allowance, draft) ?? []),
+        done: done.map(({ cause, by, leg }) => ({
+          words: KNOWLEDGE.causes.find((c) => c.id === cause)?.words ?? cause,
+          by,
+          leg,
+        })),
+        before: before?.ok ? before.value.block : undefined,
+        now: draft.block,
+      },
+      unit,
+    );
+  }, [fitting, draft, work, named, unit]);
+  const page = blank || !filled ? blankFittingPage() : filled;
+  return (
+    <main id="board" className="board sheet-page" aria-label="Fitting sheet" tabIndex={0}>
+      <ViewHead title="Fitting sheet" station="Toile" />
+      <div className="acts">
+        {filled && (
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={blank ? 'blank' : 'filled'}
+            aria-label="Which sheet"
+            onChange={(_, next: string | null) => {
+              if (next) setBlank(next === 'blank');
+            }}
+          >
+            <ToggleButton value="filled" sx={{ color: 'var(--text)', textTransform: 'none' }}>
+              This fitting
+            </ToggleButton>
+            <ToggleButton value="blank" sx={{ color: 'var(--text)', textTransform: 'none' }}>
+              Blank
+            </ToggleButton>
+          </ToggleButtonGroup>
+        )}
+        {filled && !blank && (
+          <label>
+            <Checkbox
+              size="small"
+              checked={named}
+              onChange={(_, on) => {
+                setNamed(on);
+              }}
+            />
+            With names
+          </label>
+        )}
+        <SheetPdf pages={[page]} name={blank || !filled ? 'blank fitting sheet' : 'fitting'} unnamed={!named} />
+      </div>
+      <WrittenSheet page={page} sheet="fitting" />
+    </main>
+  );
+}

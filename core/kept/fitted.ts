@@ -1,0 +1,37 @@
+import type { KeptDraft, Person } from '../workbook/index.js';
+import { dayOf } from './day.js';
+
+/** A person with the draft that fits them marked, as it is or as one of its versions has it; or with none. */
+export const withFitted = (
+  person: Person,
+  fitted: { readonly draft: string; readonly version: string | undefined } | undefined,
+  now: Date,
+): Person => {
+  if (!fitted) {
+    const unmarked = { ...person };
+    delete unmarked.fitted;
+    return unmarked;
+  }
+  const { draft, version } = fitted;
+  return { ...person, fitted: { draft, ...(version !== undefined && { version }), date: dayOf(now) } };
+};
+
+/** The draft that fits a person as it was marked: as it is now, or as the version has it; nothing where it has gone. */
+export function fittedDraft({ fitted }: Pick<Person, 'fitted'>, drafts: readonly KeptDraft[]): KeptDraft | undefined {
+  const draft = fitted && drafts.find((d) => d.id === fitted.draft);
+  if (!draft) return undefined;
+  const version = draft.versions?.find((v) => v.id === fitted.version);
+  return version ? { ...draft, ...version.inputs } : draft;
+}
+
+/**
+ * A new draft of a person begun from the block that fits: its method, lines and alterations, and an adopted pattern with
+ * them; no style, no cloth and no allowances, which are the garment's.
+ */
+export function draftFromFitted(fitted: KeptDraft, plain: KeptDraft): KeptDraft {
+  const { method, sheet, fit, settings, choices, rules, set, pattern, alterations } = fitted;
+  const begun: KeptDraft = { ...plain, method, fit, settings, choices, rules, set, alterations };
+  delete begun.sheet;
+  delete begun.pattern;
+  return { ...begun, ...(sheet && { sheet }), ...(pattern && { pattern }) };
+}

@@ -1,0 +1,147 @@
+import type { WrittenBlock, WrittenPage } from '../drawing/index.js';
+import type { Block } from '../draft/index.js';
+import { figuresOf, type FigureName } from '../measured/index.js';
+import { formatLength, tapeFor, type Unit } from '../units/index.js';
+import type { OnLeg } from './causes.js';
+import { KNOWLEDGE, pinNamed, seenNamed, type SeenWhere } from './knowledge.js';
+import type { SewnSeam } from './sewn-seam.js';
+
+const PLACES: readonly (readonly [SeenWhere, string])[] = [
+  ['front', 'In front'],
+  ['side', 'At the side and the leg'],
+  ['back', 'Behind'],
+];
+
+/** A sheet to be filled by hand beside the person: everything that can be seen, with a box, and room for pins and seams. */
+export function blankFittingPage(): WrittenPage {
+  const line = '_'.repeat(24);
+  return {
+    title: 'Fitting',
+    columns: 1,
+    blocks: [
+      { as: 'paragraph', words: `Of ${line}  date ${line}  in toile / basted cloth / finished` },
+      ...PLACES.flatMap(([where, words]): WrittenBlock[] => [
+        { as: 'heading', words },
+        {
+          as: 'list',
+          rows: KNOWLEDGE.seen
+            .filter((s) => s.where === where)
+            .map((s) => ({ words: `${s.words}   L / R`, box: true })),
+        },
+      ]),
+      { as: 'heading', words: 'Pinned, from the stitching line, all of it together' },
+      { as: 'list', rows: KNOWLEDGE.pins.map((p) => ({ words: `${p.words}: ${line}`, box: true })) },
+      { as: 'heading', words: 'Seams as sewn' },
+      { as: 'list', rows: [`Front rise ${line}`, `Back rise ${line}`, `Waist ${line}`].map((words) => ({ words })) },
+      {
+        as: 'paragraph',
+        words: 'Pins: heads outward, counted in and out; none left in before pressing, or for a child to try.',
+      },
+    ],
+  };
+}
+
+/** What a fitting's page is made of. */
+export interface FittingFacts {
+  readonly date: string;
+  /** Whose it is, and who saw it; left out where nothing is to be told of people. */
+  readonly of: string;
+  readonly who: string;
+  readonly cloth: string;
+  readonly note: string;
+  readonly verdict: string;
+  readonly seen: readonly { readonly what: string; readonly leg: OnLeg }[];
+  readonly pins: readonly { readonly kind: string; readonly by: number; readonly leg: OnLeg }[];
+  readonly sewn: readonly SewnSeam[];
+  readonly done: readonly { readonly words: string; readonly by: number; readonly leg: OnLeg }[];
+  /** The pieces that were tried on, and as they are now. */
+  readonly before: Block | undefined;
+  readonly now: Block;
+}
+
+const FIGURES: readonly (readonly [FigureName, string])[] = [
+  ['waist', 'Waist'],
+  ['hip', 'Hip'],
+  ['thigh', 'Thigh'],
+  ['frontRise', 'Front rise'],
+  ['backRise', 'Back rise'],
+  ['hem', 'Hem'],
+];
+
+const onLeg = (leg: OnLeg): string => (leg === 'both' ? '' : `, ${leg} leg`);
+
+/** A heading with what stands under it; nothing where that is empty. */
+const under = (words: string, block: WrittenBlock, any: boolean): WrittenBlock[] =>
+  any ? [{ as: 'heading', words }, block] : [];
+
+/** A fitting as a page to be printed or handed over: what was seen, pinned, measured and done, before and after. */
+export function fittingPage(facts: FittingFacts, unit: Unit): WrittenPage {
+  const tape = tapeFor(unit);
+  const length = (mm: number): string => formatLength(mm, tape);
+  const [now, before] = [figuresOf(facts.now), facts.before && figuresOf(facts.before)];
+  const said = [facts.of, facts.cloth, facts.who === '' ? '' : `seen by ${facts.who}`, facts.verdict].filter(
+    (w) => w !== '',
+  );
+  const rows = FIGURES.map(([id, label]) => [
+    label,
+    ...(before ? [length(before[id])] : []),
+    length(now[id]),
+    ...(before
+      ? [
+          Math.abs(now[id] - before[id]) < 0.5
+            ? ''
+            : `${now[id] < before[id] ? '−' : '+'}${length(Math.abs(now[id] - before[id]))}`,
+        ]
+      : []),
+  ]);
+  return {
+    title: `Fitting of ${facts.date}`,
+    columns: 1,
+    blocks: [
+      { as: 'paragraph', words: `${said.join('; ')}.` },
+      ...(facts.note === '' ? [] : [{ as: 'paragraph', words: facts.note } as const]),
+      ...under(
+        'Seen',
+        {
+          as: 'list',
+          rows: facts.seen.map(({ what, leg }) => ({ words: `${seenNamed(what)?.words ?? what}${onLeg(leg)}` })),
+        },
+        facts.seen.length > 0,
+      ),
+      ...under(
+        'Pinned',
+        {
+          as: 'list',
+          rows: facts.pins.map(({ kind, by, leg }) => ({
+            words: `${pinNamed(kind)?.words ?? kind}: ${length(by)}${onLeg(leg)}`,
+          })),
+        },
+        facts.pins.length > 0,
+      ),
+      ...under(
+        'Seams as sewn',
+        {
+          as: 'table',
+          head: ['Seam', 'Sewn', 'On the piece', 'Wanted'],
+          rows: facts.sewn.map(({ kind, net, paper, wanted }) => [
+            kind.label,
+            length(net),
+            length(paper),
+            wanted === undefined ? '' : length(wanted),
+          ]),
+        },
+        facts.sewn.length > 0,
+      ),
+      ...under(
+        'Done about it',
+        {
+          as: 'list',
+          rows: facts.done.map(({ words, by, leg }) => ({ words: `${words}: ${length(by)}${onLeg(leg)}` })),
+        },
+        facts.done.length > 0,
+      ),
+      { as: 'heading', words: before ? 'Before and after' : 'The pieces now' },
+      { as: 'table', head: before ? ['', 'As tried on', 'Now', 'Differs'] : ['', 'Now'], rows },
+    ],
+  };
+}
