@@ -1,3 +1,6 @@
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { resize } from './browser.js';
 import { inRoom } from './harness.js';
@@ -71,13 +74,28 @@ describe('a fitting', () => {
     expect(await room.text('[data-sewn="backRise"]')).toContain('Between its stitching lines 41.5 cm');
     expect(await room.text('[data-sewn="backRise"]')).toContain('1.5 cm over what is wanted');
     await room.press('Take: Back rise, crotch seam to top edge');
+    // A photo is made small, noted, kept over a reload, and goes on the sheet only where it is ticked.
+    const file = join(await mkdtemp(join(tmpdir(), 'photo-')), 'behind.png');
+    await writeFile(file, await room.driver.takeScreenshot(), 'base64');
+    await (await room.find('input[aria-label="Photo of the fitting"]')).sendKeys(file);
+    await room.choose('Photo 1 is taken', 'back');
+    await room.find('.fitting-photo[alt="Photo 1, behind"]');
+    const text = join(tmpdir(), 'no-picture.png');
+    await writeFile(text, 'words');
+    await (await room.find('input[aria-label="Photo of the fitting"]')).sendKeys(text);
+    await room.until('no sentence', async () => (await room.text('.seen [role=status]')).includes('is no picture'));
     await room.saved();
+    await room.driver.navigate().refresh();
+    await room.find('.fitting-photo');
     await room.press('Fitting sheet');
     const sheet = '[data-sheet="fitting"]';
     await room.until('no sheet', async () => (await room.text(sheet)).includes('Seams as sewn'));
     expect(await room.text(sheet)).not.toContain('Cellist');
     await (await room.at('//label[contains(., "With names")]//input')).click();
     await room.until('no name', async () => (await room.text(sheet)).includes('Cellist'));
+    expect(await room.has('.written-picture')).toBe(false);
+    await (await room.at('//label[contains(., "With photos")]//input')).click();
+    await room.find('.written-picture img');
     await room.press('Blank');
     await room.until('not blank', async () => (await room.text(sheet)).includes('Drag lines from the crotch'));
     await room.press('Make PDF');

@@ -1,3 +1,4 @@
+import { createCanvas } from '@napi-rs/canvas';
 import Papa from 'papaparse';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
@@ -156,6 +157,32 @@ describe('a written page', () => {
         expect(y).toBeGreaterThan(10);
       }
     }
+  });
+
+  it('has a picture upright within its column, its words below it', async () => {
+    const canvas = createCanvas(400, 300);
+    const jpeg = canvas.toBuffer('image/jpeg').toString('base64');
+    const blocks = [{ as: 'picture', jpeg, width: 400, height: 300, label: 'From behind' }] as const;
+    const bytes = await sheetsPdf([{ title: 'Fitting', columns: 1, blocks }], head, paper, letters);
+    const page = await (await getDocument({ data: bytes.slice(), verbosity: 0 }).promise).getPage(1);
+    const { fnArray, argsArray } = await page.getOperatorList();
+    const at = fnArray.indexOf(OPS.paintImageXObject);
+    expect(at).toBeGreaterThan(0);
+    // The picture is a unit square under what is transformed before it.
+    let [x, y, wide, high] = [0, 0, 1, 1];
+    for (let i = at; i >= 0 && fnArray[i] !== OPS.save; i--) {
+      if (fnArray[i] !== OPS.transform) continue;
+      const [a, , , d, e, f] = argsArray[i] as number[] as [number, number, number, number, number, number];
+      [x, y, wide, high] = [a * x + e, d * y + f, a * wide, d * high];
+    }
+    expect(wide / high).toBeCloseTo(4 / 3, 3);
+    expect(wide).toBeCloseTo(110 * (72 / 25.4), 1);
+    expect(x).toBeCloseTo(12 * (72 / 25.4), 1);
+    const { items } = await page.getTextContent();
+    const label = items.find((t) => 'str' in t && t.str === 'From behind');
+    if (!label || !('transform' in label)) throw new Error('no label');
+    expect(Number(label.transform[5])).toBeLessThan(y);
+    expect(Number(label.transform[5])).toBeGreaterThan(y - 20);
   });
 
   it('begins each sheet on a page of its own', async () => {

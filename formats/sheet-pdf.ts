@@ -180,7 +180,39 @@ function sketchSize(flow: Flow, block: WrittenBlock | undefined): number {
   return block.drawing.height * Math.min(1 / block.scale, flow.width / block.drawing.width);
 }
 
-function writeBlock(flow: Flow, faces: Faces, block: WrittenBlock, next: WrittenBlock | undefined, paper: Paper): void {
+/** The longer side of a picture on a page at the most, in mm. */
+const PICTURE = 110;
+
+/** A picture with what is said of it below, no larger than the column. */
+async function writePicture(
+  flow: Flow,
+  faces: Faces,
+  { jpeg, width, height, label }: Extract<WrittenBlock, { as: 'picture' }>,
+  paper: Paper,
+): Promise<void> {
+  const scale = Math.min(PICTURE / Math.max(width, height), flow.width / width);
+  const [wide, high] = [width * scale, height * scale];
+  const words = linesOf(faces.regular, label, NOTE, flow.width);
+  flow.need(high + words.length * NOTE * LEADING);
+  const image = await flow.page.doc.embedJpg(jpeg);
+  flow.page.drawImage(image, {
+    x: flow.left * PT,
+    y: (paper.height - flow.y - high) * PT,
+    width: wide * PT,
+    height: high * PT,
+  });
+  flow.y += high;
+  writeLines(flow, faces, words, NOTE, 0);
+  flow.y += BLOCK_GAP;
+}
+
+async function writeBlock(
+  flow: Flow,
+  faces: Faces,
+  block: WrittenBlock,
+  next: WrittenBlock | undefined,
+  paper: Paper,
+): Promise<void> {
   if (block.as === 'heading') {
     const lines = linesOf(faces.bold, block.words, HEADING, flow.width);
     // A heading does not stand alone at the foot of a column.
@@ -196,6 +228,8 @@ function writeBlock(flow: Flow, faces: Faces, block: WrittenBlock, next: Written
   } else if (block.as === 'table') {
     writeTable(flow, faces, block.head, block.rows);
     flow.y += BLOCK_GAP;
+  } else if (block.as === 'picture') {
+    await writePicture(flow, faces, block, paper);
   } else {
     const scale = Math.min(1 / block.scale, flow.width / block.drawing.width);
     const high = sketchSize(flow, block);
@@ -226,7 +260,7 @@ export async function sheetsPdf(
     head.lines.forEach((l, i) => {
       text(flow.page, faces, l, MARGIN, MARGIN + TITLE * LEADING + (i + 1) * BODY * LEADING, BODY);
     });
-    for (const [i, block] of blocks.entries()) writeBlock(flow, faces, block, blocks[i + 1], paper);
+    for (const [i, block] of blocks.entries()) await writeBlock(flow, faces, block, blocks[i + 1], paper);
     pages.push(...flow.pages);
   }
   pages.forEach((page, i) => {

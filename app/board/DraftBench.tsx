@@ -4,7 +4,7 @@ import { memo, useCallback, useMemo, type ReactNode } from 'react';
 import { useShallow } from 'zustand/shallow';
 import { draftNotes } from '../../core/draft/index.js';
 import { LEVELS, type PanelName, type ParameterName } from '../../core/method/index.js';
-import { AdoptedBlock } from '../shared/AdoptedBlock.js';
+import { AdoptedNotice } from '../shared/AdoptedNotice.js';
 import { BenchSections, type BenchSection } from '../shared/BenchSections.js';
 import { withFractions } from '../shared/fractions.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
@@ -141,7 +141,7 @@ export function DraftBench() {
       above={
         <div>
           <Redrawn />
-          <AdoptedBlock />
+          <AdoptedNotice />
           <PieceToggle />
         </div>
       }

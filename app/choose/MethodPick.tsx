@@ -3,7 +3,7 @@ import NativeSelect from '@mui/material/NativeSelect';
 import { Link, useParams } from 'react-router';
 import { isMeasured, measurementLabel } from '../../core/measure/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
-import { AdoptedBlock } from '../shared/AdoptedBlock.js';
+import { AdoptedNotice } from '../shared/AdoptedNotice.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { putSheets, sheetOf } from '../store/sheets.js';
@@ -57,7 +57,7 @@ export function MethodPick() {
         </NativeSelect>
       </div>
       <FittedOffer />
-      <AdoptedBlock />
+      <AdoptedNotice />
       <p className="quiet">{sheet.suits}</p>
       {draftId !== undefined && (
         <p className="acts">

@@ -14,6 +14,7 @@ import { useShelfActs } from '../shared/shelf-acts.js';
 import { contentOf, readShelf } from '../store/database.js';
 import { usePreferences, type Preferences } from '../store/preferences.js';
 import { resetDemoRoom, useShelf } from '../store/queries.js';
+import { roomPhotos } from '../store/photos.js';
 import { ROOM_LABELS, roomOf } from '../store/rooms.js';
 import { LeftUnstored } from './LeftUnstored.js';
 import { goesBy, savedSaid, shelfEntries, shelfLines, type ShelfEntry } from './shelf-rows.js';
@@ -69,7 +70,9 @@ export function ShelfPage() {
 
   const saveAll = async (): Promise<void> => {
     const now = new Date();
-    await saveBook(contentOf(shelf.data), `${room}-${dayOf(now)}`);
+    // What is shown can be saved even where nothing can be read any more.
+    const photos = await roomPhotos(room).catch(() => []);
+    await saveBook({ ...contentOf(shelf.data), ...(photos.length > 0 && { photos }) }, `${room}-${dayOf(now)}`);
     set({ savedToFile: { ...savedToFile, [room]: now.toISOString() } });
   };
 
@@ -139,6 +142,7 @@ export function ShelfPage() {
             Save workbook
           </Button>
           <OpenWorkbook
+            room={room}
             label="Open workbook"
             here={async () => contentOf(await readShelf(room))}
             onMerged={async (put, told) => {

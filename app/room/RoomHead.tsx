@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
-import { newerSet, versionInHand } from '../../core/kept/index.js';
+import { newerSet } from '../../core/kept/index.js';
 import { NameField } from '../shared/NameField.js';
 import type { Autosave } from '../store/autosave.js';
 import type { RoomId } from '../store/rooms.js';
@@ -12,6 +12,8 @@ import type { StationId } from './stations.js';
 import '../head/head.css';
 
 const RoomTools = lazy(() => import('./RoomTools.js').then((m) => ({ default: m.RoomTools })));
+
+const VersionFact = lazy(() => import('./VersionFact.js').then((m) => ({ default: m.VersionFact })));
 
 const SAVED: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Not saved', failed: 'Not saved' };
 
@@ -31,7 +33,6 @@ export function RoomHead({ room, draftId, pathOf, station, autosave }: RoomHeadP
   const set = useCurrentSet();
   const change = useChange();
   const newer = newerSet(person, set);
-  const inHand = versionInHand({ person, draft });
   return (
     <header className="head">
       <title>{`${draftId === undefined ? person.name : draft.name}, ${station} – Upstride`}</title>
@@ -68,10 +69,10 @@ export function RoomHead({ room, draftId, pathOf, station, autosave }: RoomHeadP
           {draft.pattern ? `adopted: ${draft.pattern.name}` : `by the method ${methodName(draft)}`}
         </Link>
       )}
-      {inHand && (
-        <Link className="fact" to={pathOf('toile')} title="To the versions of this draft">
-          {`version ${inHand.version.number}${inHand.changed ? ', changed' : ''}`}
-        </Link>
+      {draft.version !== undefined && (
+        <Suspense fallback={undefined}>
+          <VersionFact to={pathOf('toile')} />
+        </Suspense>
       )}
       <span className="spring" />
       <span className="quiet head-fact" role="status" data-testid="saved">

@@ -73,6 +73,7 @@ export function Welcome() {
           Look round the demo workroom
         </Button>
         <OpenWorkbook
+          room="own"
           label="Open a workbook file"
           here={async () => contentOf(await readShelf('own'))}
           onMerged={async (put, told) => {

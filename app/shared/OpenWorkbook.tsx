@@ -9,10 +9,13 @@ import type { Conflict, Merge, Side, WorkbookContent } from '../../core/kept/ind
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
 import { fileRefusalsSentence } from '../../core/refusal/index.js';
 import { readerIn } from '../../core/units/index.js';
+import { putBookPhotos } from '../store/photos.js';
+import type { RoomId } from '../store/rooms.js';
 import { openBook, type OpeningBook } from '../store/open-book.js';
 import { FileButton, JSON_FILES } from './FileButton.js';
 
 interface OpenWorkbookProps {
+  readonly room: RoomId;
   readonly label: string;
   readonly size?: 'small' | 'large';
   /** What is in the room already; the file is merged into it. */
@@ -100,7 +103,7 @@ const told = ({ fresh, conflicts }: Merge): string =>
   `Opened a workbook: ${counted(fresh.people, 'new person', 'new people')}, ${counted(fresh.sets, 'new set', 'new sets')}, ${counted(fresh.drafts, 'new draft', 'new drafts')}${conflicts.length > 0 ? `, ${conflicts.length} decided` : ''}`;
 
 /** Lets the maker choose a workbook file and merges it into the room: whole, or not at all; what differs is asked. */
-export function OpenWorkbook({ label, size = 'small', here, onMerged, onRefuse }: OpenWorkbookProps) {
+export function OpenWorkbook({ room, label, size = 'small', here, onMerged, onRefuse }: OpenWorkbookProps) {
   const job = useRef<OpeningBook>(undefined);
   const [progress, setProgress] = useState<number>();
   const [slow, setSlow] = useState(false);
@@ -124,7 +127,9 @@ export function OpenWorkbook({ label, size = 'small', here, onMerged, onRefuse }
   const finish = async (asked: Merge, decided: ReadonlyMap<string, Side>): Promise<void> => {
     const put = await job.current?.merged(decided);
     close();
-    if (put) await onMerged(put, told(asked));
+    if (!put) return;
+    await putBookPhotos(room, put);
+    await onMerged(put, told(asked));
   };
   const open = async (chosen: File): Promise<void> => {
     onRefuse(undefined);

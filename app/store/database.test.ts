@@ -21,6 +21,31 @@ const flat = (draft: (typeof DEMO_WORKBOOK.drafts)[number]): object => ({
   allowances: draft.allowances.profile,
 });
 
+describe('photos', () => {
+  it('are kept beside the drafts, go into a workbook and back, and are forgotten with their person', async () => {
+    await store();
+    const { putPhotos, putBookPhotos, roomPhotos } = await import('./photos.js');
+    const { forgetPerson } = await import('./forget-person.js');
+    const [draft, other] = ['rigger-work', 'cellist-dress'];
+    const bytes = Uint8Array.from({ length: 70_000 }, (_, i) => (i * 7) % 256);
+    await putPhotos('demo', [
+      { id: 'p1', draft, jpeg: bytes },
+      { id: 'p2', draft: other, jpeg: Uint8Array.of(255, 216, 255) },
+    ]);
+    const [first, second] = await roomPhotos('demo');
+    expect(Buffer.from(first?.jpeg ?? '', 'base64')).toEqual(Buffer.from(bytes));
+    expect(second).toEqual({ id: 'p2', draft: other, jpeg: '/9j/' });
+    await putBookPhotos('own', { photos: await roomPhotos('demo') });
+    expect(await roomPhotos('own')).toEqual([first, second]);
+    const db = await import('./database.js');
+    await db.resetDemo();
+    expect(await roomPhotos('demo')).toEqual([]);
+    await putBookPhotos('demo', { photos: await roomPhotos('own') });
+    await forgetPerson('demo', 'stage-rigger');
+    expect(await roomPhotos('demo')).toEqual([second]);
+  });
+});
+
 describe('what is kept', () => {
   it('fills the demo room once and keeps it apart from one’s own', async () => {
     const db = await store();

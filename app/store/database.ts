@@ -40,7 +40,7 @@ export const contentOf = (shelf: Shelf | undefined): WorkbookContent =>
     RECORD_STORES.map((store) => [store, shelf?.[store].map(({ value }) => value) ?? []]),
   ) as unknown as WorkbookContent;
 
-const VERSION = 9;
+const VERSION = 10;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
@@ -67,6 +67,7 @@ async function opened(room: RoomId): Promise<IDBPDatabase<Schema>> {
       if (from < 2) db.createObjectStore('charts', { keyPath: 'id' });
       if (from < 7) db.createObjectStore('acts', { keyPath: 'id' }).createIndex('place', ['place', 'rank']);
       if (from < 9) db.createObjectStore('practice', { keyPath: 'id' });
+      if (from < 10) db.createObjectStore('photos', { keyPath: 'id' }).createIndex('draft', 'draft');
       // A room that cannot be brought along stays whole as it was.
       older?.renew(tx, from).catch(() => {
         tx.abort();

@@ -5,10 +5,11 @@ import { wholly } from './wholly.js';
 
 /** Puts the demo workbook in the place of all that a database holds, every record with the revision given. */
 export async function fillDemo(db: IDBPDatabase<Schema>, revision: number): Promise<void> {
-  const tx = db.transaction(['people', 'drafts', 'charts', 'practice', 'acts', 'meta'], 'readwrite');
+  const tx = db.transaction(['people', 'drafts', 'charts', 'practice', 'photos', 'acts', 'meta'], 'readwrite');
   const [people, drafts, charts] = [tx.objectStore('people'), tx.objectStore('drafts'), tx.objectStore('charts')];
   await wholly(tx, [
-    ...[people, drafts, charts, tx.objectStore('practice'), tx.objectStore('acts')].map((store) => () => store.clear()),
+    ...[people, drafts, charts].map((store) => () => store.clear()),
+    ...(['practice', 'photos', 'acts'] as const).map((name) => () => tx.objectStore(name).clear()),
     ...DEMO_WORKBOOK.people.map((value) => () => people.put({ id: value.id, revision, value })),
     ...DEMO_WORKBOOK.drafts.map((value) => () => drafts.put({ id: value.id, revision, value })),
     ...DEMO_WORKBOOK.charts.map((value) => () => charts.put({ id: value.id, revision, value })),

@@ -117,3 +117,24 @@ export const forgetSewn = (id: string, sewnId: string): Change =>
 /** Puts alterations at the end of the list, as a seam measured at a fitting asks for. */
 export const mendSewn = (alterations: readonly Alteration[]): Change =>
   changeDraft((draft) => ({ ...draft, alterations: [...draft.alterations, ...alterations] }));
+
+type FittingPhoto = NonNullable<Fitting['photos']>[number];
+
+/** Notes a photo at a fitting; the picture itself is kept beside the draft. */
+export const notePhoto = (id: string, photo: FittingPhoto): Change =>
+  changeDraft(changed(id, (fitting) => ({ ...fitting, photos: [...(fitting.photos ?? []), photo] })));
+
+/** Changes what is said of a photo, or takes it out where nothing is said of it; the picture stays, so that it can come back. */
+export const changePhoto = (
+  id: string,
+  photoId: string,
+  facts: Partial<Omit<FittingPhoto, 'id'>> | undefined,
+): Change =>
+  changeDraft(
+    changed(id, (fitting) => ({
+      ...fitting,
+      photos: (fitting.photos ?? []).flatMap((p) =>
+        p.id !== photoId ? [p] : facts === undefined ? [] : [{ ...p, ...facts }],
+      ),
+    })),
+  );

@@ -5,15 +5,17 @@ import type { RoomId } from './rooms.js';
 import { wholly } from './wholly.js';
 
 /**
- * Forgets a person for good: their record with its sets and traces, their drafts, and what the change log holds of any
+ * Forgets a person for good: their record with its sets and traces, their drafts with all photos, and what the change log holds of any
  * of them; gives what was taken away. It cannot be undone. Rejects where the browser does not store it.
  */
 export async function forgetPerson(room: RoomId, personId: string): Promise<readonly KeptNow[]> {
   const db = await database(room);
-  const tx = db.transaction(['people', 'drafts', 'acts'], 'readwrite', { durability: 'strict' });
+  const tx = db.transaction(['people', 'drafts', 'photos', 'acts'], 'readwrite', { durability: 'strict' });
   const [people, drafts, acts] = [tx.objectStore('people'), tx.objectStore('drafts'), tx.objectStore('acts')];
   const [allDrafts, allActs] = await Promise.all([drafts.getAll(), acts.getAll()]);
   const ids = allDrafts.filter(({ value }) => value.personId === personId).map(({ id }) => id);
+  const photos = tx.objectStore('photos');
+  const pictures = (await Promise.all(ids.map((id) => photos.index('draft').getAllKeys(id)))).flat();
   const gone: readonly RecordRef[] = [
     { kind: 'person', id: personId },
     ...ids.map((id) => ({ kind: 'draft' as const, id })),
@@ -22,6 +24,7 @@ export async function forgetPerson(room: RoomId, personId: string): Promise<read
   await wholly(tx, [
     () => people.delete(personId),
     ...ids.map((id) => () => drafts.delete(id)),
+    ...pictures.map((id) => () => photos.delete(id)),
     ...allActs.flatMap((act) => {
       const left = act.changes.filter((change) => !isGone(change) && !namesPerson(change, personId));
       if (left.length === act.changes.length) return [];

@@ -20,6 +20,7 @@ import {
   reopenFitting,
 } from '../store/fitting-work.js';
 import { useChange, useUnit, useWork } from '../store/work-context.js';
+import { PhotoLines } from './PhotoLines.js';
 import { SewnLines } from './SewnLines.js';
 import { useFitting } from './use-fitting.js';
 import { CLOTHS, VERDICTS } from './verdicts.js';
@@ -208,6 +209,7 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
         </p>
       </fieldset>
       <SewnLines fitting={fitting} />
+      <PhotoLines fitting={fitting} />
       <p className="acts">
         <Button component={Link} to="sheet" relative="path" size="small" variant="outlined">
           Fitting sheet

@@ -2,16 +2,19 @@ import Checkbox from '@mui/material/Checkbox';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useMemo, useState } from 'react';
+import { useParams } from 'react-router';
 import { computeDraft } from '../../core/chain/index.js';
 import { inputOf, workOfVersion } from '../../core/kept/index.js';
 import { blankFittingPage, fittingPage, KNOWLEDGE, sewnSeam } from '../../core/toile/index.js';
 import { SheetPdf } from '../shared/sheets/SheetPdf.js';
 import { WrittenSheet } from '../shared/sheets/WrittenSheet.js';
 import { ViewHead } from '../shared/ViewHead.js';
+import { roomOf } from '../store/rooms.js';
 import { sheetOf } from '../store/sheets.js';
 import { useComputed, useUnit, useWork } from '../store/work-context.js';
 import { CLOTHS, VERDICTS } from './verdicts.js';
 import { useFitting } from './use-fitting.js';
+import { useFittingPictures } from './use-fitting-pictures.js';
 import '../shared/sheets/sheets.css';
 
 /** The fitting as a page: blank, to be filled beside the person; or as it was, to be kept on paper or handed over. */
@@ -22,6 +25,9 @@ export function FittingSheet() {
   const unit = useUnit();
   const [blank, setBlank] = useState(false);
   const [named, setNamed] = useState(false);
+  const [pictured, setPictured] = useState(false);
+  const room = roomOf(useParams().room);
+  const pictures = useFittingPictures(room, pictured ? fitting : undefined);
   const filled = useMemo(() => {
     if (!fitting || !draft) return undefined;
     const { date, who, cloth, note, seen, pins, sewn = [], done = [], version, allowance = 0, closed } = fitting;
@@ -44,12 +50,13 @@ export function FittingSheet() {
           by,
           leg,
         })),
+        photos: pictures,
         before: before?.ok ? before.value.block : undefined,
         now: draft.block,
       },
       unit,
     );
-  }, [fitting, draft, work, named, unit]);
+  }, [fitting, draft, work, named, unit, pictures]);
   const page = blank || !filled ? blankFittingPage() : filled;
   return (
     <main id="board" className="board sheet-page" aria-label="Fitting sheet" tabIndex={0}>
@@ -83,6 +90,18 @@ export function FittingSheet() {
               }}
             />
             With names
+          </label>
+        )}
+        {filled && !blank && (fitting?.photos ?? []).length > 0 && (
+          <label>
+            <Checkbox
+              size="small"
+              checked={pictured}
+              onChange={(_, on) => {
+                setPictured(on);
+              }}
+            />
+            With photos
           </label>
         )}
         <SheetPdf pages={[page]} name={blank || !filled ? 'blank fitting sheet' : 'fitting'} unnamed={!named} />

@@ -15,6 +15,14 @@ export type WrittenBlock =
   | { readonly as: 'list'; readonly rows: readonly WrittenRow[] }
   | { readonly as: 'table'; readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] }
   | {
+      readonly as: 'picture';
+      /** A JPEG as base64, and its size in pixels. */
+      readonly jpeg: string;
+      readonly width: number;
+      readonly height: number;
+      readonly label: string;
+    }
+  | {
       readonly as: 'sketch';
       readonly drawing: Drawing;
       readonly label: string;
@@ -35,6 +43,7 @@ export const wordsOfPage = ({ title, blocks }: WrittenPage): string[] => [
   ...blocks.flatMap((b): string[] => {
     if (b.as === 'heading' || b.as === 'paragraph') return [b.words];
     if (b.as === 'list') return b.rows.flatMap(({ mark, words, note }) => [mark ?? '', words, note ?? '']);
+    if (b.as === 'picture') return [b.label];
     if (b.as === 'table') return [...b.head, ...b.rows.flat()];
     return [b.label, ...b.drawing.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : []))];
   }),

@@ -113,6 +113,7 @@ function fittingSaid({ at, was, is }: ValuePatch): string {
   if (at.length <= 2) return is === undefined ? 'A fitting forgotten' : 'A fitting begun';
   const gone = is === undefined;
   if (at[2] === 'sewn') return gone ? 'A measured seam taken out' : 'A seam measured as sewn';
+  if (at[2] === 'photos') return gone ? 'A photo of the fitting taken out' : 'A photo of the fitting';
   if (at[2] === 'allowance') return 'Seam allowance of the toile';
   if (at[2] === 'seen') return gone ? 'Not seen at the fitting' : 'Seen at the fitting';
   if (at[2] === 'pins') return gone ? 'A pin taken out' : was === undefined ? 'A pin put in' : 'A pin changed';

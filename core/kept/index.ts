@@ -55,6 +55,7 @@ export type {
   KeptDraft,
   MeasurementSet,
   Person,
+  Photo,
   Practice,
   Run,
   Trace,

@@ -249,5 +249,7 @@ export function mergeWorkbooks(
     drafts,
     charts: mergeById('chart', mine.charts, theirs.charts, decided, newId),
     practice: mergePractice(mine.practice, theirs.practice),
+    // A photo never changes: what is here already is the same.
+    ...(theirs.photos && { photos: theirs.photos }),
   };
 }

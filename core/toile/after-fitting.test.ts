@@ -171,6 +171,7 @@ describe('a fitting as a page', () => {
     seen: [{ what: 'hemLowInside', leg: 'left' as const }],
     pins: [{ kind: 'pinchedCentreBack', by: 16, leg: 'both' as const }],
     sewn: [],
+    photos: [],
     done: [{ words: 'The waist is too wide behind', by: 16, leg: 'both' as const }],
     before: draft().block,
     now: draft(DOES.deeperDarts.make(16)).block,

@@ -54,6 +54,8 @@ export interface FittingFacts {
   readonly pins: readonly { readonly kind: string; readonly by: number; readonly leg: OnLeg }[];
   readonly sewn: readonly SewnSeam[];
   readonly done: readonly { readonly words: string; readonly by: number; readonly leg: OnLeg }[];
+  /** Photos, where they are asked for. */
+  readonly photos: readonly Omit<Extract<WrittenBlock, { as: 'picture' }>, 'as'>[];
   /** The pieces that were tried on, and as they are now. */
   readonly before: Block | undefined;
   readonly now: Block;
@@ -88,7 +90,7 @@ export function fittingPage(facts: FittingFacts, unit: Unit): WrittenPage {
     length(now[id]),
     ...(before
       ? [
-          Math.abs(now[id] - before[id]) < 0.5
+          length(now[id]) === length(before[id])
             ? ''
             : `${now[id] < before[id] ? '−' : '+'}${length(Math.abs(now[id] - before[id]))}`,
         ]
@@ -140,6 +142,7 @@ export function fittingPage(facts: FittingFacts, unit: Unit): WrittenPage {
         },
         facts.done.length > 0,
       ),
+      ...facts.photos.map((photo): WrittenBlock => ({ as: 'picture', ...photo })),
       { as: 'heading', words: before ? 'Before and after' : 'The pieces now' },
       { as: 'table', head: before ? ['', 'As tried on', 'Now', 'Differs'] : ['', 'Now'], rows },
     ],

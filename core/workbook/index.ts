@@ -4,6 +4,7 @@ export {
   WORKBOOK_FORMAT,
   type Workbook,
   type Person,
+  type Photo,
   type MeasurementSet,
   type DraftVersion,
   type Fitting,

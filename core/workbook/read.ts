@@ -4,6 +4,7 @@ import { migrate } from '../older/index.js';
 import {
   draftSchema,
   personSchema,
+  photoSchema,
   sizeChartSchema,
   WORKBOOK_FORMAT,
   WORKBOOK_VERSION,
@@ -11,6 +12,7 @@ import {
   type KeptChart,
   type KeptDraft,
   type Person,
+  type Photo,
   type Workbook,
 } from './schema.js';
 import { practiceSchema, type Practice } from './practice-schema.js';
@@ -37,11 +39,13 @@ function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts' | '
   return undefined;
 }
 
-const headSchema = workbookSchema.omit({ people: true, drafts: true, charts: true, practice: true }).extend({
+const RECORDS = { people: true, drafts: true, charts: true, practice: true, photos: true } as const;
+const headSchema = workbookSchema.omit(RECORDS).extend({
   people: z.array(z.unknown()),
   drafts: z.array(z.unknown()),
   charts: z.array(z.unknown()),
   practice: z.array(z.unknown()),
+  photos: z.array(z.unknown()).optional(),
 });
 
 const damaged = (path: readonly PropertyKey[], fault: string | undefined): Outcome<never, FileRefusal> =>
@@ -100,8 +104,12 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
   if (!charts.ok) return charts;
   const practice = readAll<Practice>('practice', head.data.practice, practiceSchema);
   if (!practice.ok) return practice;
+  const photos = readAll<Photo>('photos', head.data.photos ?? [], photoSchema);
+  if (!photos.ok) return photos;
+  const { photos: raws, ...rest } = head.data;
   const book: Workbook = {
-    ...head.data,
+    ...rest,
+    ...(raws && { photos: photos.value }),
     people: people.value,
     drafts: drafts.value,
     charts: charts.value,
@@ -118,8 +126,10 @@ export interface WorkbookContent {
   readonly drafts: readonly KeptDraft[];
   readonly charts: readonly KeptChart[];
   readonly practice: readonly Practice[];
+  /** Photos of fittings, where they are asked for. */
+  readonly photos?: readonly Photo[] | undefined;
 }
 
 /** A workbook as the text of a file. */
 export const writeWorkbook = (book: WorkbookContent, written: Date): string =>
-  `${JSON.stringify({ format: WORKBOOK_FORMAT, version: WORKBOOK_VERSION, written: written.toISOString(), people: book.people, drafts: book.drafts, charts: book.charts, practice: book.practice }, undefined, 2)}\n`;
+  `${JSON.stringify({ format: WORKBOOK_FORMAT, version: WORKBOOK_VERSION, written: written.toISOString(), people: book.people, drafts: book.drafts, charts: book.charts, practice: book.practice, photos: book.photos }, undefined, 2)}\n`;

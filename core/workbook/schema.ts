@@ -232,6 +232,19 @@ const versionSchema = z
 
 const onLeg = z.enum(['both', 'left', 'right']);
 
+/** A photo as it is kept, small; which fitting it is of and what is said of it stands with the draft. */
+export const photoSchema = z
+  .strictObject({
+    id,
+    draft: id,
+    jpeg: z
+      .string()
+      .max(450_000)
+      .regex(/^[A-Za-z0-9+/]+={0,2}$/)
+      .meta({ description: 'The picture, as base64.' }),
+  })
+  .meta({ description: 'A photo of a fitting.' });
+
 /** A fitting: what was seen and pinned on a toile, and what came of it. */
 const fittingSchema = z
   .strictObject({
@@ -261,6 +274,19 @@ const fittingSchema = z
       .max(100)
       .optional()
       .meta({ description: 'Seams that were measured as they are sewn, edge to edge.' }),
+    photos: z
+      .array(
+        z.strictObject({
+          id,
+          where: z.enum(['front', 'side', 'back']),
+          note: words,
+          width: z.number().int().min(1).max(10_000),
+          height: z.number().int().min(1).max(10_000),
+        }),
+      )
+      .max(40)
+      .optional()
+      .meta({ description: 'Photos, by their ids among the photos of the workbook.' }),
     closed: z
       .enum(['fits', 'toileAgain', 'bastedAgain', 'enough'])
       .optional()
@@ -343,6 +369,10 @@ export const workbookSchema = z
     drafts: z.array(draftSchema),
     charts: z.array(sizeChartSchema),
     practice: z.array(practiceSchema),
+    photos: z
+      .array(photoSchema)
+      .optional()
+      .meta({ description: 'Photos of fittings; left out where they were not asked for.' }),
   })
   .meta({
     title: 'Upstride workbook',
@@ -357,6 +387,8 @@ export type Person = z.infer<typeof personSchema>;
 export type Trace = z.infer<typeof traceSchema>;
 /** A fitting of a draft. */
 export type Fitting = z.infer<typeof fittingSchema>;
+/** A photo of a fitting. */
+export type Photo = z.infer<typeof photoSchema>;
 /** A version of a draft. */
 export type DraftVersion = z.infer<typeof versionSchema>;
 /** A garment applied to many bodies. */

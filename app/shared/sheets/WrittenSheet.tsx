@@ -83,6 +83,18 @@ function Block({ block, sheet }: { block: WrittenBlock; sheet: string }) {
           </tbody>
         </table>
       );
+    case 'picture':
+      return (
+        <figure className="written-picture">
+          <img
+            src={`data:image/jpeg;base64,${block.jpeg}`}
+            alt={block.label}
+            width={block.width}
+            height={block.height}
+          />
+          <figcaption>{withFractions(block.label)}</figcaption>
+        </figure>
+      );
     case 'sketch':
       return <SketchDrawing drawing={block.drawing} label={block.label} />;
   }
