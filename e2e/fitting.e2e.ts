@@ -29,6 +29,7 @@ describe('a fitting', () => {
     await see('waistStandsBehind');
     await room.choose('Put a pin', 'pinchedCentreBack');
     await room.enter('Pin 1, in all', '1.6');
+    await room.find('[data-pinned="pinchedCentreBack back"]');
     await room.section('Causes');
     await room.until('no cause', async () => (await causes())[0] === 'waistWideBehind');
     expect(await room.valueOf('Amount, of the waist')).toBe('1.6');

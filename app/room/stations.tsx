@@ -193,6 +193,7 @@ export const STATIONS = [
     key: '7',
     Icon: PushPin,
     Bench: lazy(() => import('../toile/ToileBench.js').then((m) => ({ default: m.ToileBench }))),
+    layers: [...PIECES, lazy(() => import('../toile/PinLayer.js').then((m) => ({ default: m.PinLayer })))],
     views: [
       {
         id: 'sheet',

@@ -5,3 +5,4 @@ export { learntOf, type FittingDone, type Learnt } from './learnt.js';
 export { SEWN_SEAMS_OF_TOILE, sewnSeam, type SewnSeam, type SewnSeamId } from './sewn-seam.js';
 export { onCut, type CutVerdict, type OnCut } from './on-cut.js';
 export { blankFittingPage, fittingPage, type FittingFacts } from './fitting-page.js';
+export { pinPlaces, type PinPlace } from './pin-places.js';

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
+import { outlineOf } from '../draft/index.js';
+import { contains, distance, flatten, nearestPlace, type Point } from '../geometry/index.js';
+import { SHEETS } from '../shipped/index.js';
+import { KNOWLEDGE, pinPlaces } from './index.js';
+
+const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+
+describe('where a pin lies', () => {
+  it.each(SHEETS.map((sheet) => [sheet.id, sheet] as const))('is on the piece that it takes up, by %s', (_, sheet) => {
+    const outcome = computeDraft({ ...EMPTY_INPUT, sheet, measured });
+    if (!outcome.ok) throw new Error('must draft');
+    const { block } = outcome.value;
+    for (const { id } of KNOWLEDGE.pins) {
+      const places = pinPlaces(id, 20, block);
+      expect(places.length, id).toBeGreaterThan(0);
+      for (const { panel, corners } of places) {
+        const outline = outlineOf(block[panel]);
+        const cloth = flatten(outline, 0.5);
+        const onIt = (p: Point): boolean => contains(cloth, p) || nearestPlace(outline, p).distance < 11;
+        expect(corners.every(onIt), `${id} ${panel}`).toBe(true);
+        // What is taken in lies on the piece, not beside it.
+        const within = corners.filter((p) => contains(cloth, p)).length;
+        if (id.startsWith('pinched')) expect(within, `${id} ${panel}`).toBeGreaterThan(corners.length / 4);
+      }
+    }
+  });
+
+  it('is as wide at its top as is pinned there: half of it on each half, all of it across a seat', () => {
+    const outcome = computeDraft({ ...EMPTY_INPUT, measured });
+    if (!outcome.ok) throw new Error('must draft');
+    const { block } = outcome.value;
+    const [pinch] = pinPlaces('pinchedCentreBack', 20, block);
+    const first = pinch?.corners[0];
+    const last = pinch?.corners.at(-1);
+    expect(first && last && distance(first, last)).toBeCloseTo(10, 6);
+    const [fold] = pinPlaces('foldedSeat', 20, block);
+    const [a, hinge, b] = fold?.corners ?? [];
+    expect(a && b && distance(a, b)).toBeCloseTo(20, 6);
+    expect(hinge && nearestPlace(block.back.edges.side, hinge).distance).toBeLessThan(0.01);
+    expect(pinPlaces('no such pin', 20, block)).toEqual([]);
+  });
+});

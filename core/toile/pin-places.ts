@@ -1,0 +1,88 @@
+import type { Block, Panel } from '../draft/index.js';
+import {
+  along,
+  crossLine,
+  directionAtPlace,
+  pathLength,
+  placeAtLength,
+  point,
+  quarterTurn,
+  reversePath,
+  scale,
+  type Path,
+  type Point,
+} from '../geometry/index.js';
+import { PANEL_NAMES, type PanelName } from '../method/index.js';
+
+/** What a pin takes up, or a slash lets in, on one piece: the corners of it, in panel coordinates, mm. */
+export interface PinPlace {
+  readonly panel: PanelName;
+  readonly corners: readonly Point[];
+}
+
+/** How far a pinch at the top of a seam runs down it, in mm. */
+const DOWN = 90;
+/** Between how many places a pinch along a seam is drawn. */
+const STEPS = 12;
+
+/** A wedge across a piece at a level: as much as is pinned where the rise crosses it, nothing at the side. */
+function across(panel: Panel, y: number, by: number): PinPlace[] {
+  const at = (path: Path): Point | undefined => crossLine(path, point(0, y), point(1, 0))[0]?.at;
+  const [centre, side] = [at(panel.edges.rise), at(panel.edges.side)];
+  if (!centre || !side) return [];
+  const { centreDown } = panel;
+  return [
+    {
+      panel: panel.name,
+      corners: [along(centre, centreDown, -by / 2), side, along(centre, centreDown, by / 2)],
+    },
+  ];
+}
+
+/** A pinch along a seam, `inward` square into the piece: `by` at its start, running out to nothing. */
+function beside(name: PanelName, seam: Path, by: (share: number) => number, side: 1 | -1): PinPlace {
+  const long = pathLength(seam);
+  const places = Array.from({ length: STEPS + 1 }, (_, i) => placeAtLength(seam, (long * i) / STEPS));
+  const inner = places.map((place, i) =>
+    along(place.at, scale(quarterTurn(directionAtPlace(seam, place)), side), by(i / STEPS)),
+  );
+  return { panel: name, corners: [...places.map(({ at }) => at), ...inner.reverse()] };
+}
+
+/** The part of a seam from its start, at most so long. */
+const begun = (seam: Path, long: number): Path => {
+  const whole = pathLength(seam);
+  if (long >= whole) return seam;
+  const { index } = placeAtLength(seam, long);
+  return seam.slice(0, index + 1);
+};
+
+/**
+ * Where a pin lies on the pieces and what it takes up there (docs/trade/toile.md): of an amount that is pinned in all, by
+ * the kind of the pin. Nothing for a kind that has no place.
+ */
+export function pinPlaces(kind: string, by: number, { front, back }: Block): readonly PinPlace[] {
+  switch (kind) {
+    case 'pinchedCentreBack': {
+      const down = begun(reversePath(back.edges.rise), DOWN);
+      return [beside('back', down, (s) => (by / 2) * (1 - s), 1)];
+    }
+    case 'foldedSeat':
+    case 'openedSeat':
+      return across(back, back.levels.hipLevel, by);
+    case 'foldedFront':
+      return across(front, front.levels.hipLevel / 2, by);
+    case 'pinchedSide':
+      return [front, back].map((panel) => {
+        const below = panel.edges.side.slice(panel.joints.sideHip, panel.joints.sideKnee);
+        return beside(panel.name, below, (s) => (by / 2) * Math.max(0, 1 - 2 * Math.max(0, s - 0.3)), -1);
+      });
+    case 'pinchedInseam':
+      return PANEL_NAMES.map((name) => {
+        const down = begun(reversePath((name === 'front' ? front : back).edges.inseam), DOWN);
+        return beside(name, down, (s) => (by / 2) * (1 - s), 1);
+      });
+    default:
+      return [];
+  }
+}
