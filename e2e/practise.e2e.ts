@@ -239,6 +239,36 @@ describe('practising', () => {
     expect(await room.text('.problem')).toContain('neither an Upstride lesson');
   });
 
+  it('is made by a teacher on figures of their own, with the steps that they pick', async () => {
+    await room.visit('/demo/practise');
+    await (await room.at('//summary[.="Hand it over as a lesson"]')).click();
+    await (await room.at('//label[contains(., "Title")]//input')).sendKeys('By our own tape');
+    await (await room.at('//label[contains(., "Figures of my own")]//input')).click();
+    await room.press('Save the lesson');
+    await room.until('no sentence', async () =>
+      (await room.text('.practise-make [role=alert]')).includes('Give the waist, hip, crotch depth, inseam too'),
+    );
+    for (const [id, figure] of [
+      ['waist', '31 1/2'],
+      ['hip', '41'],
+      ['crotchDepth', '10 3/4'],
+      ['inseam', '30 1/2'],
+    ] as const) {
+      await (await room.find(`#lesson-${id}`)).sendKeys(Key.chord(Key.CONTROL, 'a'), figure, Key.ENTER);
+    }
+    for (const box of (
+      await room.driver.findElements({ xpath: '//fieldset[legend="Steps that are asked"]//input' })
+    ).slice(1)) {
+      await box.click();
+    }
+    await room.press('Save the lesson');
+    const { lesson } = JSON.parse(await readFile(await room.download('by-our-own-tape.lesson.json'), 'utf8')) as {
+      lesson: { figures: Record<string, number>; steps: string[] };
+    };
+    expect(lesson.figures['hip']).toBeCloseTo(1041.4, 6);
+    expect(lesson.steps).toHaveLength(1);
+  });
+
   it('keeps the piece of a lesson as a draft that can be printed', async () => {
     await room.visit('/demo/practise/own?subject=chalk&method=quarter-and-half&level=halves');
     await room.find('[data-sum]');

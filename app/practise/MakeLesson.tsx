@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { WorkbookContent } from '../../core/kept/index.js';
 import { DEFAULT_SHEET } from '../../core/method/index.js';
 import { LEVEL_LABELS, LEVELS_OF_FIGURES, type FigureLevel, type Lesson } from '../../core/practice/index.js';
+import { LessonForOthers } from './LessonForOthers.js';
 import { useLessonSheet, whatToPractise } from './lesson-source.js';
 
 const ASKS = [
@@ -26,8 +27,7 @@ export function MakeLesson({ shelf, onBegin, onSave }: MakeLessonProps) {
   const [level, setLevel] = useState<FigureLevel>('eighths');
   const [asks, setAsks] = useState<readonly Ask[]>(['sums', 'points', 'curves']);
   const [choices, setChoices] = useState<Readonly<Record<string, string>>>({});
-  const [title, setTitle] = useState('');
-  const [about, setAbout] = useState('');
+  const [handed, setHanded] = useState<string>(() => crypto.randomUUID());
   const subject = subjects.find(([id]) => id === what)?.[0] as Lesson['subject'];
   const name = [...methods, ...subjects].find(([id]) => id === what)?.[1] ?? what;
   const method = subject === undefined ? what : DEFAULT_SHEET.id;
@@ -35,8 +35,8 @@ export function MakeLesson({ shelf, onBegin, onSave }: MakeLessonProps) {
   const chosen = Object.fromEntries((sheet?.choices ?? []).map((c) => [c.id, choices[c.id] ?? c.values[0]?.id ?? '']));
   const lesson = (id: string): Lesson => ({
     id,
-    title: title.trim() || name,
-    about: about.trim(),
+    title: name,
+    about: '',
     level,
     ...(subject === undefined
       ? { method, choices: chosen, ask: [...asks] }
@@ -136,49 +136,15 @@ export function MakeLesson({ shelf, onBegin, onSave }: MakeLessonProps) {
           Begin
         </Button>
       </div>
-      <details>
-        <summary>Hand it over as a lesson</summary>
-        <p className="quiet">
-          Everyone who opens the file gets the same body. What came of it returns as a file.
-          {ownSheet && ' Your own sheet goes along.'}
-        </p>
-        <label>
-          Title{' '}
-          <input
-            className="text-field"
-            value={title}
-            placeholder={name}
-            maxLength={200}
-            onChange={(event) => {
-              setTitle(event.target.value);
-            }}
-          />
-        </label>
-        <label>
-          What to look at{' '}
-          <input
-            className="text-field"
-            value={about}
-            maxLength={500}
-            onChange={(event) => {
-              setAbout(event.target.value);
-            }}
-          />
-        </label>
-        <Button
-          variant="outlined"
-          disabled={!sheet || (subject === undefined && asks.length === 0)}
-          onClick={() => {
-            onSave({
-              ...lesson(crypto.randomUUID()),
-              ...(ownSheet && sheet && { method: undefined, sheet }),
-              seed: crypto.getRandomValues(new Uint32Array(1))[0] ?? 1,
-            });
-          }}
-        >
-          Save the lesson
-        </Button>
-      </details>
+      <LessonForOthers
+        key={`${what} ${level}`}
+        lesson={{ ...lesson(handed), ...(ownSheet && sheet && { method: undefined, sheet }) }}
+        sheet={sheet}
+        onSave={(made) => {
+          onSave(made);
+          setHanded(crypto.randomUUID());
+        }}
+      />
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { fault, type Fault } from './fault.js';
 import { CUTTING_FAULTS } from './cutting-faults.js';
+import { FITTING_FAULTS } from './fitting-faults.js';
 import { MANY_FAULTS } from './many-faults.js';
 import { PRACTICE_FAULTS } from './practice-faults.js';
 import { MAKING_FAULTS } from './making-faults.js';
@@ -15,6 +16,7 @@ export type { Fault } from './fault.js';
  * figure.
  */
 export const FAULTS: readonly Fault[] = [
+  ...FITTING_FAULTS,
   ...MAKING_FAULTS,
   ...MANY_FAULTS,
   ...PRACTICE_FAULTS,

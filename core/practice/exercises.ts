@@ -90,9 +90,7 @@ export function exercisesOn(drafts: LaidAndTrued, lesson: Lesson): Exercise[] {
       ];
     });
   // A whole pair ends trued.
-  return lesson.steps === undefined && ask.includes('sums')
-    ? [...drawn, ...truing(drafts, unit, ask.includes('points'))]
-    : drawn;
+  return wanted('truing') && ask.includes('sums') ? [...drawn, ...truing(drafts, unit, ask.includes('points'))] : drawn;
 }
 
 /** So many tables of figures are gone through where nothing else is said. */

@@ -34,5 +34,5 @@ export {
 } from './lesson.js';
 export type { Lesson } from '../workbook/index.js';
 export { exercisesOn, judgeTape, tapesFor, type Exercise } from './exercises.js';
-export { lessonOn, type LessonOnBody } from './lesson-draft.js';
+export { lessonOn, stepsToAsk, type LessonOnBody } from './lesson-draft.js';
 export { bodyPutRight, pieceOfLesson } from './piece-of-lesson.js';

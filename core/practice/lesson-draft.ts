@@ -31,6 +31,22 @@ const pairOf = (hip: number, step: number): Measured => ({
   pairThigh: snapTo(0.665 * hip, step),
 });
 
+/** The figures of a seed's body: those that the lesson brings on its own seed, made up on any other. */
+function bodyAt(sheet: Sheet, { level, seed: own, figures }: Lesson, seed: number, step: number): Measured {
+  if (figures && seed === own) return figures;
+  const body = practiceBody(seed, level, sheet.meantFor);
+  return sheet.needs.some((id) => id.startsWith('pair')) ? { ...body, ...pairOf(body.hip, step) } : body;
+}
+
+/** What a lesson by a sheet may ask for, step by step: by its body, or by that of the first seed that is drafted. */
+export function stepsToAsk(sheet: Sheet, lesson: Lesson): readonly { readonly id: string; readonly title: string }[] {
+  const on = lessonOn(sheet, { ...lesson, steps: undefined }, lesson.seed ?? 1);
+  // What both seams ask together stands under one title, sums and lowered points.
+  const steps = new Map<string, string>();
+  for (const { step, title } of on?.exercises ?? []) if (!steps.has(title)) steps.set(title, step);
+  return [...steps].map(([title, id]) => ({ id, title }));
+}
+
 /**
  * A lesson by a sheet on the body of a seed, all of it or `only` some items; on the next body that gives something to ask.
  * Nothing where none does.
@@ -46,8 +62,7 @@ export function lessonOn(
   const knit = formulaFor(sheet.fitClass, choices) === 'knit' || sheet.fitClass === 'knit';
   const fit: Fit = knit ? { stretch: KNIT_STRETCH } : SHEETS_OWN_FIT;
   for (let i = 0; i < TRIES; i += 1) {
-    const body = practiceBody(seed + i, lesson.level, sheet.meantFor);
-    const measured = sheet.needs.some((id) => id.startsWith('pair')) ? { ...body, ...pairOf(body.hip, step) } : body;
+    const measured = bodyAt(sheet, lesson, seed + i, step);
     const input = { ...EMPTY_INPUT, sheet, measured, fit, choices };
     const trued = computeDraft(input);
     const laid = computeDraft({ ...input, rules: { ...input.rules, trueSeams: false } });

@@ -7,7 +7,7 @@ import { inputOf } from '../kept/index.js';
 import { findDoubts, isMeasurementId } from '../measure/index.js';
 import { PANEL_NAMES, parseFormula, SHEETS_OWN_FIT, workOut, type Sheet } from '../method/index.js';
 import { SHEETS } from '../shipped/index.js';
-import { fromMm, snapTo, toMm } from '../units/index.js';
+import { formatLength, fromMm, snapTo, tapeFor, toMm } from '../units/index.js';
 import {
   bodyPutRight,
   COURSE,
@@ -24,6 +24,7 @@ import {
   pieceOfLesson,
   pointTasks,
   practiceBody,
+  stepsToAsk,
   SUBJECT_IDS,
   subjectSums,
   tapesFor,
@@ -498,5 +499,41 @@ describe('the piece of a lesson', () => {
     const lesson = COURSE.find((l) => l.id === 'wrong-tape') as Lesson;
     const work = pieceOfLesson(lesson, SHEETS[0] as Sheet, bodyPutRight(tape), () => 'id', new Date('2026-03-02'));
     expect(computeDraft(inputOf(work, SHEETS[0] as Sheet)).ok).toBe(true);
+  });
+});
+
+describe('a teacher’s lesson', () => {
+  const figures = { waist: inch(31.5), hip: inch(41), crotchDepth: inch(10.75), inseam: inch(30.5) };
+  const lesson: Lesson = { id: 't', title: '', about: '', level: 'eighths', seed: 77, figures };
+
+  it('is on the figures that it brings; what is missed comes back on another body', () => {
+    for (const sheet of SHEETS.filter((s) => !s.needs.some((id) => id.startsWith('pair')))) {
+      const on = lessonOn(sheet, lesson, 77);
+      expect([sheet.id, on?.seed]).toEqual([sheet.id, 77]);
+      expect(on?.measured).toEqual(figures);
+      expect(on?.draft.worked.body.get('hip')?.mm).toBe(figures.hip);
+      expect(lessonOn(sheet, lesson, 77 + 1009)?.measured).not.toEqual(figures);
+    }
+  });
+
+  it('asks the steps that were picked, each as the whole lesson does, the truing at its end among them', () => {
+    const [sheet] = SHEETS as [Sheet];
+    const whole = lessonOn(sheet, lesson, 77);
+    const steps = stepsToAsk(sheet, lesson);
+    expect(steps.map(({ title }) => title)).toEqual([...new Set(whole?.exercises.map((e) => e.title))]);
+    for (const { id, title } of steps) {
+      const some = lessonOn(sheet, { ...lesson, steps: [id] }, 77);
+      expect(title).not.toBe('');
+      expect(some?.exercises.map((e) => e.id)).toEqual(
+        whole?.exercises.filter((e) => e.title === title).map((e) => e.id),
+      );
+    }
+  });
+
+  it('asks in inches what a seam is put right by from one sixteenth on', () => {
+    const asked = SHEETS.flatMap((sheet) => lessonOn(sheet, { ...lesson, subject: 'truing' }, 77)?.exercises ?? []);
+    const sums = asked.flatMap((e) => (e.kind === 'sum' ? [e.sum] : []));
+    expect(sums.some(({ right, step }) => right < 3 * step)).toBe(true);
+    for (const sum of sums) expect(judgeSum(sum, formatLength(sum.right, tapeFor('in'))).verdict).toBe('right');
   });
 });

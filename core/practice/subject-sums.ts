@@ -29,6 +29,9 @@ const ADDED: Readonly<Record<string, readonly [label: string, inches: number, ce
   stretch: ['stretch of the back’s inseam', 1 / 8, 0.3],
 };
 
+/** What seams are put right by is worth asking from one step of the tape on. */
+const LEAST_OF_TRUING = 1;
+
 function figuresOfDraft(
   { worked, block }: Draft,
   unit: Unit,
@@ -83,6 +86,7 @@ export function subjectSums(id: SubjectId, draft: Draft, unit: Unit, laid?: Draf
     const parsed = parseFormula(formula);
     if (!parsed.ok) throw new Error(`${sum}: ${parsed.error.sentence}`);
     const node = constantsOnPaper(parsed.node, unit);
-    return setSum(sum, { label, reason }, node, evaluate(node, figureOf), context) ?? [];
+    const least = id === 'truing' ? LEAST_OF_TRUING : undefined;
+    return setSum(sum, { label, reason }, node, evaluate(node, figureOf), context, [], least) ?? [];
   });
 }

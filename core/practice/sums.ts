@@ -45,11 +45,12 @@ export function setSum(
   right: number,
   context: SumContext,
   without: readonly { readonly label: string; readonly node: Node }[] = [],
+  least = LEAST_STEPS,
 ): SetSum | undefined {
   const { unit } = context;
   const step = stepOf(unit);
   const names = namesIn(node);
-  if (names.length === 0 || node.type === 'name' || !(right >= LEAST_STEPS * step)) return undefined;
+  if (names.length === 0 || node.type === 'name' || !(right >= least * step)) return undefined;
   const { slips, hidden } = slipsOf(node, right, step, context, without);
   if (hidden || slips.length === 0) return undefined;
   const figures = sumInFigures(node, context);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MEASUREMENT_IDS } from '../measure/index.js';
 import { sheetSchema } from './sheet-schema.js';
 
 const id = z.string().min(1).max(100);
@@ -32,6 +33,10 @@ export const lessonSchema = z
       .max(4_294_967_295)
       .optional()
       .meta({ description: 'The body: the same number gives every learner the same figures.' }),
+    figures: z
+      .partialRecord(z.enum(MEASUREMENT_IDS), z.number().min(10).max(3000))
+      .optional()
+      .meta({ description: "The body's own figures, in mm, in the place of a made-up one." }),
     steps: z.array(id).max(100).optional().meta({ description: 'The steps that are asked; all without.' }),
     ask: z
       .array(z.enum(['sums', 'points', 'curves']))
