@@ -21,7 +21,7 @@ import { componentAnswer, profileAnswer } from './style.js';
 import { trueAnswer } from './true-answer.js';
 
 const USAGE = `Usage:
-  upstride draft ORDER.json [--format json|svg|dxf|pdf] [--paper a4|letter|roll] [--out FILE]
+  upstride draft ORDER.json [--format json|svg|dxf|pdf|csv] [--paper a4|letter|roll] [--out FILE]
   upstride true ORDER.json [--out FILE]
   upstride chalk ORDER.json [--format json|pdf] [--line cut|net] [--back own|front] [--tape STEP] [--paper a4|letter] [--out FILE]
   upstride lay LAY.json [--seconds N] [--format json|svg|pdf|dxf] [--out FILE]
@@ -62,8 +62,8 @@ async function draftCommand(args: readonly string[]): Promise<string | Uint8Arra
   });
   const [file] = positionals;
   if (file === undefined) throw new Fault(`Name the file of an order.\n${USAGE}`);
-  if (!['json', 'svg', 'dxf', 'pdf'].includes(values.format)) {
-    throw new Fault(`There is no format “${values.format}”. Choose json, svg, dxf or pdf.`);
+  if (!['json', 'svg', 'dxf', 'pdf', 'csv'].includes(values.format)) {
+    throw new Fault(`There is no format “${values.format}”. Choose json, svg, dxf, pdf or csv.`);
   }
   const order = ordered(await readJson(file));
   const draft = valueOf(computeDraft(order.input), order.unit);

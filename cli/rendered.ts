@@ -6,7 +6,7 @@ import { piecesOf, type Allowances, type Piece } from '../core/piece/index.js';
 import { orderRefusalsSentence, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
 import { draftGarment, findingWords, type Styled } from '../core/style/index.js';
 import { formatFigure, formatLength, readerIn, tapeFor, type Unit } from '../core/units/index.js';
-import { pagedDrawing, PAPERS, toDxf, toSvg, type Paper } from '../formats/index.js';
+import { figuresCsv, pagedDrawing, PAPERS, toDxf, toSvg, type Paper } from '../formats/index.js';
 import { rollPdf, tiledPdf } from '../formats/pdf.js';
 import { answerTo } from './answer.js';
 import { letterFiles } from './fonts.js';
@@ -60,6 +60,7 @@ export async function rendered(
     const garment = garmentAnswer(styled, pieces, order.allowances);
     return `${JSON.stringify({ ...answer, ...garment, findings: told }, undefined, 2)}\n`;
   }
+  if (format === 'csv') return figuresCsv(draft, order.unit);
   const date = new Date();
   const labels = {
     title,

@@ -1,4 +1,4 @@
-import { mkdtemp, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
@@ -101,6 +101,32 @@ describe('a fitting', () => {
     await room.until('not blank', async () => (await room.text(sheet)).includes('Drag lines from the crotch'));
     await room.press('Make PDF');
     await room.download('.pdf');
+  });
+
+  it('tells causes by what a maker knows, saved to a file and changed there', async () => {
+    await room.visit('/demo/draft/cellist-dress/toile');
+    await room.press('New fitting');
+    await see('seatBags');
+    await room.section('Causes');
+    await room.until('no cause', async () => (await causes())[0] === 'backRiseLong');
+    await (await room.at('//summary[contains(., "What is known of toiles")]')).click();
+    await room.press('Save it to a file');
+    const text = await readFile(await room.download('.knowledge.json'), 'utf8');
+    const known = JSON.parse(text) as { causes: { id: string; seen: Record<string, number> }[] };
+    for (const cause of known.causes) if (cause.id === 'seatWide') cause.seen['seatBags'] = 9;
+    const file = join(await mkdtemp(join(tmpdir(), 'knowledge-')), 'ours.json');
+    await writeFile(file, JSON.stringify(known));
+    await (await room.find('input[aria-label="Knowledge of toiles"]')).sendKeys(file);
+    await room.until('not told by it', async () => (await causes())[0] === 'seatWide');
+    await writeFile(file, text.slice(0, 100));
+    await (await room.find('input[aria-label="Knowledge of toiles"]')).sendKeys(file);
+    await room.until('not refused', async () =>
+      (await room.text('.knowledge [role=status]')).includes('Nothing was changed'),
+    );
+    await room.press('Back to the house’s');
+    await room.until('not the house’s', async () => (await causes())[0] === 'backRiseLong');
+    await room.section('Fitting');
+    await room.press('Forget this fitting');
   });
 
   it('is noted on a telephone in one hand: what is seen, on which leg, and taken for that leg alone', async () => {

@@ -1,6 +1,7 @@
 export { pathData } from './write-path.js';
 export { toDxf } from './dxf/release-12.js';
 export { toSplineDxf } from './dxf/release-2000.js';
+export { figuresCsv } from './figures-csv.js';
 export { cutListCsv } from './cut-list-csv.js';
 export { fileNames, plainName } from './file-name.js';
 export { readPages, type PageRange } from './page-range.js';

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { SheetChoice } from '../../core/drawing/index.js';
 import { cutListOf } from '../../core/piece/index.js';
-import { cutListCsv, toDxf, toSplineDxf, toSvg } from '../../formats/index.js';
+import { cutListCsv, figuresCsv, toDxf, toSplineDxf, toSvg } from '../../formats/index.js';
 import { fileName, saveFile } from '../shared/save-file.js';
 import { useComputed, useWork } from '../store/work-context.js';
 import { PartPick } from './PartPick.js';
@@ -84,6 +84,17 @@ export function FileLines({
             Save CSV
           </Button>
           <span>The cut list: every part with its cloth, count and area.</span>
+        </li>
+        <li>
+          <Button
+            variant="outlined"
+            onClick={() => {
+              save('figures.csv', 'text/csv', () => figuresCsv(draft, source.unit), ': measurements, lines and checks');
+            }}
+          >
+            Save figures
+          </Button>
+          <span>Measurements, lines as they are drawn, and checks with their bands, as CSV.</span>
         </li>
       </ul>
       <p role="status">{said}</p>

@@ -13,7 +13,7 @@ export const STATION_WORDS: Readonly<Record<StationId | ViewId, string>> = {
   it: 'correct all, fix, automatic',
   walk: 'match seams, notches, seam lengths',
   curve: 'trace, flexible curve, photo, crotch shape, rise shape',
-  outline: 'svg, dxf, existing pattern, overlay, import',
+  outline: 'svg, dxf, existing pattern, bought pattern, adopt, overlay, import',
   report: 'print the checks, all checks, fit report',
   finish: 'style, band, waistband, fly, zip, pockets, hem, flare, casing, yoke, allowances, seams, cut list',
   cut: 'print, pdf, svg, dxf, paper, export, files',
@@ -24,4 +24,5 @@ export const STATION_WORDS: Readonly<Record<StationId | ViewId, string>> = {
   spec: 'points of measure, tolerance, finished garment',
   many: 'crew, sizes, batch, grade, nest, uniform, apply to all, size run, zip',
   toile: 'versions, fitting, keep a version, history, basted, muslin',
+  fitting: 'print the fitting, blank sheet, seen, pinned, photos',
 };

@@ -196,7 +196,7 @@ export const STATIONS = [
     layers: [...PIECES, lazy(() => import('../toile/PinLayer.js').then((m) => ({ default: m.PinLayer })))],
     views: [
       {
-        id: 'sheet',
+        id: 'fitting',
         label: 'Fitting sheet',
         View: lazy(() => import('../toile/FittingSheet.js').then((m) => ({ default: m.FittingSheet }))),
         tape: false,

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import type { Knowledge } from '../../core/toile/index.js';
 import type { Unit } from '../../core/units/index.js';
 
 /** How the pieces lie on the board. */
@@ -51,6 +52,8 @@ export interface Preferences {
   readonly shelfOrder: 'changed' | 'person' | 'name';
   /** When a room was last saved to a file, by the room. */
   readonly savedToFile: Readonly<Record<string, string>>;
+  /** What this maker knows of toiles, in the place of what the house has. */
+  readonly knowledge: Knowledge | undefined;
 }
 
 const DEFAULTS: Preferences = {
@@ -76,6 +79,7 @@ const DEFAULTS: Preferences = {
   sections: {},
   shelfOrder: 'changed',
   savedToFile: {},
+  knowledge: undefined,
 };
 
 /** The paper that goes with a unit, where a maker has not said otherwise. */

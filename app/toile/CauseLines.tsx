@@ -20,8 +20,10 @@ import { newId } from '../shared/new-id.js';
 import { takeCause } from '../store/fitting-work.js';
 import { sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
+import { KnowledgeLines } from './KnowledgeLines.js';
 import { OnCutItems } from './OnCutLines.js';
 import { useFitting } from './use-fitting.js';
+import { useKnowledge } from './use-knowledge.js';
 import { useTaught } from './use-taught.js';
 
 /** No more causes are told at first: what lies further down speaks for little. */
@@ -67,12 +69,22 @@ export function CauseLines() {
   const unit = useUnit();
   const [all, setAll] = useState(false);
   const taught = useTaught();
+  const knowledge = useKnowledge();
   const causes = useMemo(
-    () => (fitting && draft ? causesOf(fitting, draft, unit, taught) : []),
-    [fitting, draft, unit, taught],
+    () => (fitting && draft ? causesOf(fitting, draft, unit, taught, knowledge) : []),
+    [fitting, draft, unit, taught, knowledge],
   );
-  if (!fitting) return <p className="quiet">Begin a fitting, and note what you see.</p>;
-  if (causes.length === 0) return <p className="quiet">Nothing was seen or pinned yet that a cause is known for.</p>;
+  if (!fitting || causes.length === 0)
+    return (
+      <>
+        <p className="quiet">
+          {fitting
+            ? 'Nothing was seen or pinned yet that a cause is known for.'
+            : 'Begin a fitting, and note what you see.'}
+        </p>
+        <KnowledgeLines />
+      </>
+    );
   const shown = all ? causes : causes.slice(0, FIRST);
   return (
     <>
@@ -92,6 +104,7 @@ export function CauseLines() {
           {all ? 'Fewer' : `${causes.length - FIRST} more that may be`}
         </Button>
       )}
+      <KnowledgeLines />
     </>
   );
 }
@@ -112,7 +125,8 @@ function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ra
     () => (open && draft && !none ? triedWorks(inputOf(work, sheetOf(work.draft)), draft, works, unit) : undefined),
     [open, none, draft, work, works, unit],
   );
-  const words = seen.flatMap((id) => seenNamed(id)?.words.toLowerCase() ?? []);
+  const knowledge = useKnowledge();
+  const words = seen.flatMap((id) => seenNamed(id, knowledge)?.words.toLowerCase() ?? []);
   return (
     <li data-cause={cause.id}>
       <h3>

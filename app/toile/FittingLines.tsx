@@ -3,7 +3,7 @@ import Checkbox from '@mui/material/Checkbox';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Fitting } from '../../core/kept/index.js';
-import { KNOWLEDGE, pinNamed, type OnLeg, type Seen } from '../../core/toile/index.js';
+import { pinNamed, type OnLeg, type Seen } from '../../core/toile/index.js';
 import { toMm } from '../../core/units/index.js';
 import { LengthField } from '../shared/LengthField.js';
 import { NameField } from '../shared/NameField.js';
@@ -23,6 +23,7 @@ import { useChange, useUnit, useWork } from '../store/work-context.js';
 import { PhotoLines } from './PhotoLines.js';
 import { SewnLines } from './SewnLines.js';
 import { useFitting } from './use-fitting.js';
+import { useKnowledge } from './use-knowledge.js';
 import { CLOTHS, VERDICTS } from './verdicts.js';
 
 const LEGS: readonly (readonly [OnLeg, string])[] = [
@@ -63,7 +64,7 @@ export function FittingLines() {
         </p>
         {begin}
         <p className="acts">
-          <Button component={Link} to="sheet" relative="path" size="small" variant="outlined">
+          <Button component={Link} to="fitting" relative="path" size="small" variant="outlined">
             Blank fitting sheet
           </Button>
         </p>
@@ -87,6 +88,7 @@ export function FittingLines() {
 
 function OneFitting({ fitting }: { readonly fitting: Fitting }) {
   const change = useChange();
+  const knowledge = useKnowledge();
   const unit = useUnit();
   const versions = useWork(({ work }) => work.draft.versions);
   const [verdict, setVerdict] = useState<NonNullable<Fitting['closed']>>('fits');
@@ -123,7 +125,7 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
       {PLACES.map(([where, label]) => (
         <fieldset key={where} className="seen">
           <legend>{label}</legend>
-          {KNOWLEDGE.seen
+          {knowledge.seen
             .filter((s) => s.where === where)
             .map((s) => {
               const noted = seen.find((one) => one.what === s.id);
@@ -158,7 +160,7 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
         <legend>Pinned</legend>
         {pins.map((pin, i) => (
           <div key={pin.id} className="pin" data-pin={pin.kind}>
-            <p>{pinNamed(pin.kind)?.words ?? pin.kind}</p>
+            <p>{pinNamed(pin.kind, knowledge)?.words ?? pin.kind}</p>
             <div className="line">
               <label htmlFor={`pin-${pin.id}`}>{`Pin ${i + 1}, in all`}</label>
               <LengthField
@@ -198,7 +200,7 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
         <PickLine
           label="Put a pin"
           value=""
-          choices={[['', 'Where …'], ...KNOWLEDGE.pins.map((p) => [p.id, p.words] as const)]}
+          choices={[['', 'Where …'], ...knowledge.pins.map((p) => [p.id, p.words] as const)]}
           onChoose={(kind) => {
             if (kind !== '') change(putPin(id, { kind, by: unit === 'in' ? toMm(0.5, 'in') : 10, leg: 'both' }));
           }}
@@ -211,7 +213,7 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
       <SewnLines fitting={fitting} />
       <PhotoLines fitting={fitting} />
       <p className="acts">
-        <Button component={Link} to="sheet" relative="path" size="small" variant="outlined">
+        <Button component={Link} to="fitting" relative="path" size="small" variant="outlined">
           Fitting sheet
         </Button>
       </p>

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { computeDraft } from '../../core/chain/index.js';
 import { inputOf, workOfVersion } from '../../core/kept/index.js';
-import { blankFittingPage, fittingPage, KNOWLEDGE, sewnSeam } from '../../core/toile/index.js';
+import { blankFittingPage, fittingPage, sewnSeam } from '../../core/toile/index.js';
 import { SheetPdf } from '../shared/sheets/SheetPdf.js';
 import { WrittenSheet } from '../shared/sheets/WrittenSheet.js';
 import { ViewHead } from '../shared/ViewHead.js';
@@ -14,6 +14,7 @@ import { sheetOf } from '../store/sheets.js';
 import { useComputed, useUnit, useWork } from '../store/work-context.js';
 import { CLOTHS, VERDICTS } from './verdicts.js';
 import { useFitting } from './use-fitting.js';
+import { useKnowledge } from './use-knowledge.js';
 import { useFittingPictures } from './use-fitting-pictures.js';
 import '../shared/sheets/sheets.css';
 
@@ -23,6 +24,7 @@ export function FittingSheet() {
   const work = useWork((s) => s.work);
   const draft = useComputed((c) => c.draft);
   const unit = useUnit();
+  const knowledge = useKnowledge();
   const [blank, setBlank] = useState(false);
   const [named, setNamed] = useState(false);
   const [pictured, setPictured] = useState(false);
@@ -46,7 +48,7 @@ export function FittingSheet() {
         pins,
         sewn: sewn.flatMap((one) => sewnSeam(one, allowance, draft) ?? []),
         done: done.map(({ cause, by, leg }) => ({
-          words: KNOWLEDGE.causes.find((c) => c.id === cause)?.words ?? cause,
+          words: knowledge.causes.find((c) => c.id === cause)?.words ?? cause,
           by,
           leg,
         })),
@@ -55,9 +57,10 @@ export function FittingSheet() {
         now: draft.block,
       },
       unit,
+      knowledge,
     );
-  }, [fitting, draft, work, named, unit, pictures]);
-  const page = blank || !filled ? blankFittingPage() : filled;
+  }, [fitting, draft, work, named, unit, pictures, knowledge]);
+  const page = blank || !filled ? blankFittingPage(knowledge) : filled;
   return (
     <main id="board" className="board sheet-page" aria-label="Fitting sheet" tabIndex={0}>
       <ViewHead title="Fitting sheet" station="Toile" />

@@ -5,6 +5,7 @@ import { learntOf, type FittingDone, type Learnt } from '../../core/toile/index.
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { useWork } from '../store/work-context.js';
+import { useKnowledge } from './use-knowledge.js';
 
 const doneAt = (fittings: readonly Fitting[]): FittingDone[] => fittings.map(({ date, done = [] }) => ({ date, done }));
 
@@ -13,8 +14,12 @@ export function useTaught(): readonly Learnt[] {
   const shelf = useShelf(roomOf(useParams().room));
   const draft = useWork(({ work }) => work.draft);
   const drafts = shelf.data?.drafts;
+  const knowledge = useKnowledge();
   return useMemo(() => {
     const others = (drafts ?? []).map((d) => d.value).filter((d) => d.personId === draft.personId && d.id !== draft.id);
-    return learntOf([...others, draft].map(({ fittings = [] }) => doneAt(fittings)));
-  }, [drafts, draft]);
+    return learntOf(
+      [...others, draft].map(({ fittings = [] }) => doneAt(fittings)),
+      knowledge,
+    );
+  }, [drafts, draft, knowledge]);
 }

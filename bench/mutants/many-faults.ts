@@ -167,7 +167,7 @@ export const MANY_FAULTS: readonly Fault[] = [
   fault(
     'a pin of a girth is not doubled',
     'core/toile/causes.ts',
-    'pin.by * (pinNamed(pin.kind)?.times ?? 1)',
+    'pin.by * (pinNamed(pin.kind, knowledge)?.times ?? 1)',
     'pin.by',
     TOILE,
   ),

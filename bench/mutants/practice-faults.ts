@@ -85,8 +85,8 @@ export const PRACTICE_FAULTS: readonly Fault[] = [
   fault(
     'a whole pair ends untrued',
     'core/practice/exercises.ts',
-    'lesson.steps === undefined && ask.includes',
-    'lesson.steps !== undefined && ask.includes',
+    "return wanted('truing') && ask.includes",
+    "return !wanted('truing') && ask.includes",
     PRACTICE,
   ),
   fault(

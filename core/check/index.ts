@@ -1,4 +1,5 @@
 export {
+  CHECK_IDS,
   shown,
   worseThan,
   worstFirst,

@@ -80,6 +80,7 @@ function ranked(
   unit: Unit,
   explained: ReadonlySet<string>,
   taught: readonly Learnt[],
+  knowledge: Knowledge,
 ): RankedCause {
   const matched = [...new Set(seen.map((s) => s.what))]
     .filter((what) => cause.seen[what] !== undefined)
@@ -101,7 +102,7 @@ function ranked(
   const figures = evidence.reduce((product, e) => product * SPEAKS[e.speaks], 1);
   const figure = evidence.flatMap((e) => (e.speaks === 'for' && 'check' in e ? (missed(e.check) ?? []) : []))[0];
   const step = unit === 'in' ? toMm(1 / 16, 'in') : 1;
-  const pinned = pin && pin.by * (pinNamed(pin.kind)?.times ?? 1);
+  const pinned = pin && pin.by * (pinNamed(pin.kind, knowledge)?.times ?? 1);
   const learnt = taught.find((l) => l.does === cause.does);
   const amount = (pinned ?? figure ?? startingAmount(cause.does, unit)) * (learnt?.share ?? 1);
   const legs = new Set([
@@ -133,14 +134,14 @@ export function causesOf(
   draft: Draughted,
   unit: Unit,
   taught: readonly Learnt[] = [],
-  { causes }: Knowledge = KNOWLEDGE,
+  knowledge: Knowledge = KNOWLEDGE,
 ): readonly RankedCause[] {
-  const open = [...causes];
+  const open = [...knowledge.causes];
   const explained = new Set<string>();
   const found: RankedCause[] = [];
   for (;;) {
     const [best] = open
-      .map((cause) => ranked(cause, observed, draft, unit, explained, taught))
+      .map((cause) => ranked(cause, observed, draft, unit, explained, taught, knowledge))
       .sort((a, b) => b.score - a.score);
     if (!best || best.score <= 0) return found;
     found.push(best);

@@ -3,7 +3,7 @@ import type { Block } from '../draft/index.js';
 import { figuresOf, type FigureName } from '../measured/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import type { OnLeg } from './causes.js';
-import { KNOWLEDGE, pinNamed, seenNamed, type SeenWhere } from './knowledge.js';
+import { KNOWLEDGE, pinNamed, seenNamed, type Knowledge, type SeenWhere } from './knowledge.js';
 import type { SewnSeam } from './sewn-seam.js';
 
 const PLACES: readonly (readonly [SeenWhere, string])[] = [
@@ -13,7 +13,7 @@ const PLACES: readonly (readonly [SeenWhere, string])[] = [
 ];
 
 /** A sheet to be filled by hand beside the person: everything that can be seen, with a box, and room for pins and seams. */
-export function blankFittingPage(): WrittenPage {
+export function blankFittingPage(knowledge: Knowledge = KNOWLEDGE): WrittenPage {
   const line = '_'.repeat(24);
   return {
     title: 'Fitting',
@@ -24,13 +24,13 @@ export function blankFittingPage(): WrittenPage {
         { as: 'heading', words },
         {
           as: 'list',
-          rows: KNOWLEDGE.seen
+          rows: knowledge.seen
             .filter((s) => s.where === where)
             .map((s) => ({ words: `${s.words}   L / R`, box: true })),
         },
       ]),
       { as: 'heading', words: 'Pinned, from the stitching line, all of it together' },
-      { as: 'list', rows: KNOWLEDGE.pins.map((p) => ({ words: `${p.words}: ${line}`, box: true })) },
+      { as: 'list', rows: knowledge.pins.map((p) => ({ words: `${p.words}: ${line}`, box: true })) },
       { as: 'heading', words: 'Seams as sewn' },
       { as: 'list', rows: [`Front rise ${line}`, `Back rise ${line}`, `Waist ${line}`].map((words) => ({ words })) },
       {
@@ -77,7 +77,7 @@ const under = (words: string, block: WrittenBlock, any: boolean): WrittenBlock[]
   any ? [{ as: 'heading', words }, block] : [];
 
 /** A fitting as a page to be printed or handed over: what was seen, pinned, measured and done, before and after. */
-export function fittingPage(facts: FittingFacts, unit: Unit): WrittenPage {
+export function fittingPage(facts: FittingFacts, unit: Unit, knowledge: Knowledge = KNOWLEDGE): WrittenPage {
   const tape = tapeFor(unit);
   const length = (mm: number): string => formatLength(mm, tape);
   const [now, before] = [figuresOf(facts.now), facts.before && figuresOf(facts.before)];
@@ -106,7 +106,9 @@ export function fittingPage(facts: FittingFacts, unit: Unit): WrittenPage {
         'Seen',
         {
           as: 'list',
-          rows: facts.seen.map(({ what, leg }) => ({ words: `${seenNamed(what)?.words ?? what}${onLeg(leg)}` })),
+          rows: facts.seen.map(({ what, leg }) => ({
+            words: `${seenNamed(what, knowledge)?.words ?? what}${onLeg(leg)}`,
+          })),
         },
         facts.seen.length > 0,
       ),
@@ -115,7 +117,7 @@ export function fittingPage(facts: FittingFacts, unit: Unit): WrittenPage {
         {
           as: 'list',
           rows: facts.pins.map(({ kind, by, leg }) => ({
-            words: `${pinNamed(kind)?.words ?? kind}: ${length(by)}${onLeg(leg)}`,
+            words: `${pinNamed(kind, knowledge)?.words ?? kind}: ${length(by)}${onLeg(leg)}`,
           })),
         },
         facts.pins.length > 0,

@@ -46,8 +46,10 @@ export interface Knowledge {
 /** The shipped knowledge: a table of data, read as it stands. */
 export const KNOWLEDGE = table as unknown as Knowledge;
 
-/** What is seen, by its name; nothing where the table has none of that name. */
-export const seenNamed = (id: string): Seen | undefined => KNOWLEDGE.seen.find((s) => s.id === id);
+/** What is seen, by its name; nothing where what is known has none of that name. */
+export const seenNamed = (id: string, { seen }: Knowledge = KNOWLEDGE): Seen | undefined =>
+  seen.find((s) => s.id === id);
 
 /** A pin by its name. */
-export const pinNamed = (id: string): PinKind | undefined => KNOWLEDGE.pins.find((p) => p.id === id);
+export const pinNamed = (id: string, { pins }: Knowledge = KNOWLEDGE): PinKind | undefined =>
+  pins.find((p) => p.id === id);

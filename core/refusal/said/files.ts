@@ -12,6 +12,7 @@ interface Damage {
 
 const WORKBOOK_NAME = 'Choose a file that ends in .upstride.json.';
 const LESSON_NAME = 'Choose a file that ends in .lesson.json or .result.json.';
+const KNOWLEDGE_NAME = 'Choose a file that was saved under Causes.';
 const OLDER_COPY = 'Open an older copy of it.';
 const OWN_SHEET = 'Open a method sheet that was saved from here.';
 const SAVE_LINES = 'Save the outline as SVG or DXF.';
@@ -26,6 +27,12 @@ export const FILES_SAID = {
   lessonDamaged: ({ place, fault }: Damage): Said => [
     `This lesson is damaged at “${place}”: ${shape(fault)}.`,
     LESSON_NAME,
+  ],
+  knowledgeUnread: (): Said => ['This file is damaged: it cannot be read.', KNOWLEDGE_NAME],
+  knowledgeForeign: (): Said => ['This file does not hold what is known of toiles.', KNOWLEDGE_NAME],
+  knowledgeDamaged: ({ place, fault }: Damage): Said => [
+    `What is known of toiles is damaged at “${place}”: ${shape(fault)}.`,
+    'Put that right in the file and open it again.',
   ],
   workbookUnread: (): Said => ['This file is damaged or is not a workbook: it cannot be read.', WORKBOOK_NAME],
   workbookForeign: (): Said => ['This file is not an Upstride workbook.', WORKBOOK_NAME],
