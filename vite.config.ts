@@ -30,7 +30,17 @@ export default defineConfig({
     }),
   ],
   publicDir: 'app/public',
-  // Browsers that run es2022 know what is to be loaded before it is asked for, or do without.
-  build: { outDir: 'dist', target: 'es2022', sourcemap: false, modulePreload: { polyfill: false } },
+  build: {
+    outDir: 'dist',
+    target: 'es2022',
+    sourcemap: false,
+    // The first page names all that it is made of. What is opened later is fetched when the page is idle: lists of what it
+    // is made of would only make the first view larger.
+    modulePreload: {
+      polyfill: false,
+      resolveDependencies: (_, deps, { hostType }) =>
+        hostType === 'html' ? deps : deps.filter((dep) => dep.endsWith('.css')),
+    },
+  },
   worker: { format: 'es' },
 });

@@ -42,6 +42,7 @@ export function BatchView() {
   const unit = useUnit();
   const tape = useTape();
   const draft = useWork((s) => s.work.draft);
+  const adopted = draft.pattern?.name;
   const hand = useRun(room);
   const { run, bodies } = hand;
   const { shown, filter, body: inHand, align, set } = useBatch();
@@ -86,6 +87,12 @@ export function BatchView() {
         </main>
         <aside className="bench" aria-label="Many bodies">
           <ViewHead title="Many bodies" station="Cut" />
+          {adopted !== undefined && (
+            <p className="notice" role="note">
+              The block is “{adopted}”, an adopted pattern: it is the same for everyone, and each body’s checks tell how
+              it fits.
+            </p>
+          )}
           {!hand.pending && <NewRun hand={hand} />}
         </aside>
       </>

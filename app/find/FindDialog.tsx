@@ -1,5 +1,5 @@
 import Dialog from '@mui/material/Dialog';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { findIn, type Findable } from './findable.js';
 
 const MOST = 12;
@@ -8,12 +8,25 @@ const MOST = 12;
 export function FindDialog({ load, onClose }: { load: () => Promise<readonly Findable[]>; onClose: () => void }) {
   const [all, setAll] = useState<readonly Findable[]>();
   const [failed, setFailed] = useState(false);
+  /** What was entered and not found yet. */
+  const entered = useRef<string>(undefined);
+  const leave = useRef((f: Findable): void => f.go());
+  useEffect(() => {
+    leave.current = (f) => {
+      onClose();
+      f.go();
+    };
+  });
   // What there is may come while the dialog is open: it is listed anew then.
   useEffect(() => {
     let over = false;
     load().then(
-      (found) => {
-        if (!over) setAll(found);
+      (loaded) => {
+        if (over) return;
+        setAll(loaded);
+        // Entered before it was there: gone to as soon as it is.
+        const [due] = entered.current === undefined ? [] : findIn(loaded, entered.current);
+        if (due) leave.current(due);
       },
       () => {
         if (!over) setFailed(true);
@@ -27,9 +40,8 @@ export function FindDialog({ load, onClose }: { load: () => Promise<readonly Fin
   const [at, setAt] = useState(0);
   const found = useMemo(() => findIn(all ?? [], text).slice(0, MOST), [all, text]);
   const go = (f: Findable | undefined): void => {
-    if (!f) return;
-    onClose();
-    f.go();
+    if (f) leave.current(f);
+    else entered.current = text;
   };
   return (
     <Dialog
@@ -53,6 +65,7 @@ export function FindDialog({ load, onClose }: { load: () => Promise<readonly Fin
         onChange={(event) => {
           setText(event.target.value);
           setAt(0);
+          entered.current = undefined;
         }}
         onKeyDown={(event) => {
           if (event.key === 'ArrowDown') setAt(Math.min(at + 1, found.length - 1));

@@ -1,7 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
-import { newerSet } from '../../core/kept/index.js';
 import { NameField } from '../shared/NameField.js';
 import type { Autosave } from '../store/autosave.js';
 import type { RoomId } from '../store/rooms.js';
@@ -13,7 +12,7 @@ import '../head/head.css';
 
 const RoomTools = lazy(() => import('./RoomTools.js').then((m) => ({ default: m.RoomTools })));
 
-const VersionFact = lazy(() => import('./VersionFact.js').then((m) => ({ default: m.VersionFact })));
+const MoreFacts = lazy(() => import('./MoreFacts.js').then((m) => ({ default: m.MoreFacts })));
 
 const SAVED: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Not saved', failed: 'Not saved' };
 
@@ -32,7 +31,6 @@ export function RoomHead({ room, draftId, pathOf, station, autosave }: RoomHeadP
   const draft = useWork(({ work }) => work.draft);
   const set = useCurrentSet();
   const change = useChange();
-  const newer = newerSet(person, set);
   return (
     <header className="head">
       <title>{`${draftId === undefined ? person.name : draft.name}, ${station} – Upstride`}</title>
@@ -55,25 +53,14 @@ export function RoomHead({ room, draftId, pathOf, station, autosave }: RoomHeadP
       <Link className="fact" to={pathOf('measure')} title="To the figures of this set">
         measured {set.date}
       </Link>
-      {newer && (
-        <Link
-          className="fact newer"
-          to={`${pathOf('measure')}${pathOf('measure').includes('?') ? '&' : '?'}newer`}
-          title={`A newer set was taken on ${newer.date}: what it would change`}
-        >
-          newer: {newer.date}
-        </Link>
-      )}
       {draftId !== undefined && (
         <Link className="fact" to={pathOf('choose')} title="To the method">
           {draft.pattern ? `adopted: ${draft.pattern.name}` : `by the method ${methodName(draft)}`}
         </Link>
       )}
-      {draft.version !== undefined && (
-        <Suspense fallback={undefined}>
-          <VersionFact to={pathOf('toile')} />
-        </Suspense>
-      )}
+      <Suspense fallback={undefined}>
+        <MoreFacts pathOf={pathOf} />
+      </Suspense>
       <span className="spring" />
       <span className="quiet head-fact" role="status" data-testid="saved">
         {SAVED[save]}

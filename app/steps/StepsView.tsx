@@ -57,6 +57,7 @@ export function StepsView({ board }: { board: (over: (drawn: Drawn) => ReactNode
   const draft = useComputed((c) => c.draft);
   const unit = useUnit();
   const { room = 'own' } = useParams();
+  const adopted = useWork(({ work }) => work.draft.pattern?.name);
   const practised = useWork(({ work: { draft: d } }) => (d.sheet ? `own:${d.id}` : d.method));
   const practisePath = `/${room}/practise/own?${new URLSearchParams({ method: practised, level: unit === 'in' ? 'eighths' : 'halves' }).toString()}`;
   const { at: wanted, playing, set } = useSteps();
@@ -104,6 +105,11 @@ export function StepsView({ board }: { board: (over: (drawn: Drawn) => ReactNode
       ))}
       <aside className="bench" aria-label="Worked steps">
         <ViewHead title={draft?.worked.sheet.name ?? 'Worked steps'} />
+        {adopted !== undefined && (
+          <p className="notice" role="note">
+            The block is “{adopted}”, an adopted pattern: these are the steps of the method, which does not draw it.
+          </p>
+        )}
         {step ? (
           <>
             <div className="step-acts" role="toolbar" aria-label="Steps">

@@ -5,7 +5,7 @@ import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain
 import { plainValue, type CheckId } from '../check/index.js';
 import { edgeLengths } from '../draft/index.js';
 import { SHEETS } from '../shipped/index.js';
-import { offersFor, sayEffect, type Offer } from './index.js';
+import { effectFigures, offersFor, sayEffect, type Offer } from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
@@ -215,5 +215,21 @@ describe('a rise that turns back', () => {
     expect(some.length).toBeGreaterThan(0);
     expect(some.length).toBeLessThan(all.length);
     expect(some).toEqual(all.slice(0, some.length));
+  });
+});
+
+describe('what a correction does', () => {
+  it('is told only where the reader’s tape shows it: nothing reads the same now and then', () => {
+    const input = { ...plain, measured: { ...measured, backRise: rise + 20, frontRise: 290, thigh: 600 } };
+    for (const unit of ['cm', 'in'] as const) {
+      const effects = (['backRise', 'frontRise', 'thigh', 'waist'] as const).flatMap((id) =>
+        offersFor(input, draft(input), id, unit).flatMap((o) => o.effects),
+      );
+      expect(effects.length).toBeGreaterThan(10);
+      for (const effect of effects.filter((e) => e.verdictWas === e.verdictIs)) {
+        const { now, then } = effectFigures(effect, unit);
+        expect(now, `${effect.id} ${unit}`).not.toBe(then);
+      }
+    }
   });
 });

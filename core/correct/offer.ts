@@ -112,7 +112,7 @@ const CHANGED = 0.5;
 /** A figure in its band is corrected further only where it is this far, in mm, from its aim. */
 const WORTH_OFFERING = 4;
 
-/** Every check that differs between two drafts: by verdict, or by half a millimetre. */
+/** Every check that differs between two drafts: by verdict, or by half a millimetre where the reader's tape shows it. */
 function effectsOf(drafted: Draft, changed: Draft, first: CheckId, unit: Unit): Effect[] {
   return changed.checks
     .flatMap((now): Effect[] => {
@@ -121,7 +121,8 @@ function effectsOf(drafted: Draft, changed: Draft, first: CheckId, unit: Unit): 
       const [before, after] = [plainValue(was, unit), plainValue(now, unit)];
       const moved =
         typeof before === 'number' && typeof after === 'number'
-          ? Math.abs(after - before) >= CHANGED
+          ? Math.abs(after - before) >= CHANGED &&
+            shownFigure(before, now.kind, unit) !== shownFigure(after, now.kind, unit)
           : before !== after;
       if (!moved && was.verdict === now.verdict) return [];
       return [
