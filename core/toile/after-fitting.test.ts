@@ -141,6 +141,10 @@ describe('cloth that is cut', () => {
   it('has an inlay: let out within it, with too little left, and beyond it', () => {
     const inlay = allowances.profile.side;
     expect(verdict(side(-6), 'back', 'side')).toMatchObject({ verdict: 'takenIn' });
+    // A little is told by what is left where it is let out, not by a narrower allowance elsewhere on the edge.
+    const little = verdict(side(6), 'back', 'side');
+    expect(little?.verdict).toBe('inlay');
+    expect(little?.left).toBeCloseTo(inlay - 6, 0);
     const fits = verdict(side(inlay - 8), 'back', 'side');
     expect(fits?.verdict).toBe('inlay');
     expect(fits?.left).toBeCloseTo(8, 0);

@@ -44,25 +44,29 @@ export function onCut(cutLines: Readonly<Record<PanelName, Path>>, was: Block, n
       const before = was[panel].edges[edge];
       const whole = pathLength(before);
       // What runs on beyond an end of the edge as it was belongs to the edge beside it, which has moved there.
-      const beside = ({ length, distance }: { readonly length: number; readonly distance: number }): boolean =>
-        distance < STAYS || (length > END && length < whole - END);
-      const points = flatten(now[panel].edges[edge], FLAT)
+      const beside = ({ length }: { readonly length: number }): boolean => length > END && length < whole - END;
+      const moved = flatten(now[panel].edges[edge], FLAT)
         .map((p) => ({ p, near: nearestPlace(before, p) }))
-        .filter(({ near }) => beside(near));
-      if (points.every(({ near }) => near.distance <= STAYS)) return [];
+        .filter(({ near }) => near.distance > STAYS && beside(near));
+      if (moved.length === 0) return [];
       const leftAt = (p: Point): number => {
         const off = nearestPlace(cut, p).distance;
         return contains(cloth, p) ? off : -off;
       };
-      const left = Math.min(...points.map(({ p }) => leftAt(p)));
-      const had = Math.min(...flatten(before, FLAT).map(leftAt));
-      return [{ panel, edge, left, verdict: verdictOf(left, had, panel === 'front' && edge === 'rise') }];
+      // Only where it is let out does cloth have to be there: what it had at that very place is more than it has now.
+      const out = moved.flatMap(({ p, near }) => {
+        const left = leftAt(p);
+        return left < leftAt(near.at) ? [left] : [];
+      });
+      if (out.length === 0)
+        return [{ panel, edge, left: Math.min(...moved.map(({ p }) => leftAt(p))), verdict: 'takenIn' }];
+      const left = Math.min(...out);
+      return [{ panel, edge, left, verdict: letOut(left, panel === 'front' && edge === 'rise') }];
     });
   });
 }
 
-function verdictOf(left: number, had: number, frontCurve: boolean): CutVerdict {
-  if (left > had - STAYS) return 'takenIn';
+function letOut(left: number, frontCurve: boolean): CutVerdict {
   if (left < 0) return frontCurve ? 'gone' : 'setIn';
   return left < SEAM ? 'tight' : 'inlay';
 }
