@@ -18,9 +18,9 @@ export const FITTING_FAULTS: readonly Fault[] = [
   ),
   fault(
     'a dart is laid in upward',
-    'core/draft/adopted.ts',
-    'x: middle.at.x - along.y * -length, y: middle.at.y + along.x * -length',
-    'x: middle.at.x - along.y * length, y: middle.at.y + along.x * length',
+    'core/draft/adopted-waist.ts',
+    'quarterTurn(directionAtPlace(section, middle)), -length)',
+    'quarterTurn(directionAtPlace(section, middle)), length)',
     'core/reference/adopt',
   ),
   fault(

@@ -1,6 +1,7 @@
 import {
   along,
   angleBetween,
+  contains,
   crossLine,
   directionAt,
   distance,
@@ -21,19 +22,17 @@ import {
   subtract,
   turn,
   unit,
-  contains,
   type Cubic,
   type Path,
+  type LineCrossing,
   type PathPlace,
-  type Place,
   type Point,
 } from '../geometry/index.js';
 import { PANEL_NAMES, type Levels, type PanelName, type Worked } from '../method/index.js';
 import { good, refusal, refused, type Outcome, type Refusal } from '../refusal/index.js';
 import type { Block } from './block.js';
-import { close, type FlatDart } from './flat-dart.js';
 import { isSound, outlineOf, type Dart, type EdgeName, type Panel } from './panel.js';
-import { openWaist } from './waist-open.js';
+import { waistOf, withDarts, type LaidDart } from './adopted-waist.js';
 
 /**
  * A piece of a pattern that was taken over as it lies: its edges as numbers (a start, then three points a curve), in mm
@@ -48,15 +47,6 @@ export interface AdoptedPiece {
   readonly rise: readonly number[];
   /** The apex of the dart between each two sections of the waist. */
   readonly apexes: readonly Point[];
-}
-
-/** A dart that a maker lays into a pattern that has none there; in mm. */
-export interface LaidDart {
-  readonly panel: PanelName;
-  /** Along the waist from the centre to its middle. */
-  readonly at: number;
-  readonly intake: number;
-  readonly length: number;
 }
 
 /** A pattern that was adopted as the block: a front, a back, and what was laid into it by hand. */
@@ -98,7 +88,7 @@ const edgesOf = (piece: AdoptedPiece, move: (p: Point) => Point): Edges => {
 };
 
 /** The first place where an edge crosses a level. */
-const crossing = (path: Path, y: number): PathPlace | undefined => crossLine(path, point(0, y), point(1, 0))[0];
+const crossing = (path: Path, y: number): LineCrossing | undefined => crossLine(path, point(0, y), point(1, 0))[0];
 
 /** A path cut where it crosses levels, in the order in which it does; nothing where it does not reach one. */
 function cutAt(path: Path, levels: readonly number[]): readonly Path[] | undefined {
@@ -127,87 +117,6 @@ function straightOf(down: Path): number {
 
 /** Where a rise runs past the diagonal of its corner, in mm; 0 where it does not. */
 const hollowAt = (rise: Path, corner: Point): number => rise.flatMap((c) => hollowOf(c, corner) ?? [])[0] ?? 0;
-
-/** The waist with its darts closed: each section turned over the darts before it, the legs made equal halfway. */
-function closedOver(
-  sections: readonly Path[],
-  apexes: readonly Point[],
-): { path: Path; cuts: PathPlace[]; flat: FlatDart[] } {
-  const flat: FlatDart[] = apexes.map((apex, k) => {
-    const [centreLeg, sideLeg] = [endOf(sections[k] as Path), startOf(sections[k + 1] as Path)];
-    const middle = scale({ x: centreLeg.x + sideLeg.x, y: centreLeg.y + sideLeg.y }, 0.5);
-    return {
-      apex,
-      up: unit(subtract(middle, apex)),
-      angle: angleBetween(subtract(centreLeg, apex), subtract(sideLeg, apex)),
-    };
-  });
-  const turned = sections.map((section, k) => mapPath(section, (p) => close(p, flat, k)));
-  const path: Cubic[] = [];
-  const cuts: PathPlace[] = [];
-  for (const section of turned) {
-    const before = path[path.length - 1];
-    const [first, ...rest] = section;
-    if (!first) continue;
-    if (!before) {
-      path.push(...section);
-      continue;
-    }
-    const meets = scale({ x: before.p3.x + first.p0.x, y: before.p3.y + first.p0.y }, 0.5);
-    path[path.length - 1] = { ...before, p3: meets };
-    cuts.push({ index: path.length, t: 0 });
-    path.push({ ...first, p0: meets }, ...rest);
-  }
-  return { path, cuts, flat };
-}
-
-/** What lies between a dart and the next, or an end of its section, at the least, in mm. */
-const BESIDE = 3;
-
-/** A waist with darts laid into it, each square to it; nothing where one has no room in a section between two others. */
-function withDarts(
-  waist: { readonly sections: readonly Path[]; readonly apexes: readonly Point[] },
-  darts: readonly LaidDart[],
-): { readonly sections: readonly Path[]; readonly apexes: readonly Point[] } | undefined {
-  let { sections, apexes } = waist;
-  for (const { at, intake, length } of darts) {
-    let before = 0;
-    const k = sections.findIndex((section) => {
-      const own = pathLength(section);
-      if (at - intake / 2 > before + BESIDE && at + intake / 2 < before + own - BESIDE) return true;
-      before += own;
-      return false;
-    });
-    const section = sections[k];
-    if (!section || intake <= 0 || length <= 0) return undefined;
-    const place = (s: number): Place => placeAtLength(section, s - before);
-    const middle = place(at);
-    const along = directionAt(section[middle.index] as Cubic, middle.t);
-    // The waist runs to the side, the piece lies on its left: down.
-    const apex = { x: middle.at.x - along.y * -length, y: middle.at.y + along.x * -length };
-    const [left] = splitPath(section, place(at - intake / 2));
-    const [, right] = splitPath(section, place(at + intake / 2));
-    sections = [...sections.slice(0, k), left, right, ...sections.slice(k + 1)];
-    apexes = [...apexes.slice(0, k), apex, ...apexes.slice(k)];
-  }
-  return { sections, apexes };
-}
-
-/** The waist opened again over its darts; one without darts as it lies. */
-function waistOf(
-  sections: readonly Path[],
-  apexes: readonly Point[],
-): Pick<Panel, 'darts' | 'waistSections' | 'closedWaist'> & { edge: Path; turned: number } {
-  const { path, cuts, flat } = closedOver(sections, apexes);
-  const open = openWaist({ path, cuts }, flat);
-  return {
-    edge: open.edge,
-    darts: open.darts,
-    waistSections: open.sections,
-    closedWaist: path,
-    turned: flat.reduce((sum, { angle }) => sum + angle, 0),
-  };
-}
 
 /** The levels of an adopted pattern: crotch and hem as its front has them, hip and knee as laid in, else the body's. */
 function levelsOf(pattern: AdoptedPattern, front: Edges, worked: Worked): Levels {
@@ -279,8 +188,7 @@ function panelOf(
   if (waistToHip.length === 0 || !below || !inseam || !onRise) return refused(refuse(name, 'adoptedLevel'));
   const [hipToCrotch = [], toKnee = [], toHem = []] = below;
   const [inseamDown = [], inseamShin = []] = inseam;
-  const straight = splitPath(down, placeAtLength(down, straightOf(down)));
-  const [centre, curve] = straight;
+  const [centre, curve] = splitPath(down, placeAtLength(down, straightOf(down)));
   const crotchPoint = startOf(edges.rise);
   const centreWaist = endOf(edges.rise);
   const curveStart = centre.length > 0 ? endOf(centre) : centreWaist;
@@ -288,11 +196,11 @@ function panelOf(
   const sideCrotch = toKnee.length > 0 ? startOf(toKnee) : endOf(hipToCrotch);
   const [sideHem, inseamHem] = [endOf(edges.side), startOf(edges.inseam)];
   const centreDown = startDirection(down);
-  const open = withDarts({ sections: edges.waist, apexes: piece.apexes.map(move) }, darts);
-  if (!open) return refused(refuse(name, 'adoptedDart'));
-  const waist = waistOf(open.sections, open.apexes);
+  const cut = withDarts({ sections: edges.waist, apexes: piece.apexes.map(move) }, darts);
+  if (!cut) return refused(refuse(name, 'adoptedDart'));
+  const waist = waistOf(cut);
   const hipOnCentre = onRise.index < centre.length;
-  const frameX = (crossLine(down, point(0, levels.hipLevel), point(1, 0))[0]?.at ?? curveStart).x;
+  const frameX = onRise.at.x;
   const corner = point(frameX, levels.crotchLevel);
   const hollow = hollowAt(edges.rise, corner);
   const square = meetLines(sideHip, point(-centreDown.y, centreDown.x), centreWaist, centreDown)?.at;

@@ -1,0 +1,120 @@
+import {
+  along,
+  angleBetween,
+  between,
+  directionAtPlace,
+  endOf,
+  mapPath,
+  pathLength,
+  placeAtLength,
+  quarterTurn,
+  splitPath,
+  startOf,
+  subtract,
+  unit,
+  type Cubic,
+  type Path,
+  type PathPlace,
+  type Place,
+  type Point,
+} from '../geometry/index.js';
+import type { PanelName } from '../method/index.js';
+import { close, type FlatDart } from './flat-dart.js';
+import type { Panel } from './panel.js';
+import { openWaist } from './waist-open.js';
+
+/** A dart that a maker lays into a pattern that has none there; in mm. */
+export interface LaidDart {
+  readonly panel: PanelName;
+  /** Along the waist from the centre to its middle. */
+  readonly at: number;
+  readonly intake: number;
+  readonly length: number;
+}
+
+/** A waist from the centre to the side, cut by its darts: its sections, and the apex between each two. */
+export interface CutWaist {
+  readonly sections: readonly Path[];
+  readonly apexes: readonly Point[];
+}
+
+/** The waist with its darts closed: each section turned over the darts before it, the legs made equal halfway. */
+function closedOver({ sections, apexes }: CutWaist): {
+  readonly path: Path;
+  readonly cuts: readonly PathPlace[];
+  readonly flat: readonly FlatDart[];
+} {
+  const flat: FlatDart[] = apexes.map((apex, k) => {
+    const [centreLeg, sideLeg] = [endOf(sections[k] as Path), startOf(sections[k + 1] as Path)];
+    const middle = between(centreLeg, sideLeg, 0.5);
+    return {
+      apex,
+      up: unit(subtract(middle, apex)),
+      angle: angleBetween(subtract(centreLeg, apex), subtract(sideLeg, apex)),
+    };
+  });
+  const turned = sections.map((section, k) => mapPath(section, (p) => close(p, flat, k)));
+  const path: Cubic[] = [];
+  const cuts: PathPlace[] = [];
+  for (const section of turned) {
+    const before = path[path.length - 1];
+    const [first, ...rest] = section;
+    if (!first) continue;
+    if (!before) {
+      path.push(...section);
+      continue;
+    }
+    const meets = between(before.p3, first.p0, 0.5);
+    path[path.length - 1] = { ...before, p3: meets };
+    cuts.push({ index: path.length, t: 0 });
+    path.push({ ...first, p0: meets }, ...rest);
+  }
+  return { path, cuts, flat };
+}
+
+/** What lies between a dart and the next, or an end of its section, at the least, in mm. */
+const BESIDE = 3;
+
+/** A waist with darts laid into it, each square to it; nothing where one has no room in a section between two others. */
+export function withDarts(waist: CutWaist, darts: readonly LaidDart[]): CutWaist | undefined {
+  let { sections, apexes } = waist;
+  for (const { at, intake, length } of darts) {
+    let before = 0;
+    const k = sections.findIndex((section) => {
+      const own = pathLength(section);
+      if (at - intake / 2 > before + BESIDE && at + intake / 2 < before + own - BESIDE) return true;
+      before += own;
+      return false;
+    });
+    const section = sections[k];
+    if (!section || intake <= 0 || length <= 0) return undefined;
+    const place = (s: number): Place => placeAtLength(section, s - before);
+    const middle = place(at);
+    // The waist runs to the side: the piece lies on its left.
+    const apex = along(middle.at, quarterTurn(directionAtPlace(section, middle)), -length);
+    const [left] = splitPath(section, place(at - intake / 2));
+    const [, right] = splitPath(section, place(at + intake / 2));
+    sections = [...sections.slice(0, k), left, right, ...sections.slice(k + 1)];
+    apexes = [...apexes.slice(0, k), apex, ...apexes.slice(k)];
+  }
+  return { sections, apexes };
+}
+
+/** A waist as a panel has it, and by how much its closed darts turn the side, in radians. */
+interface WaistOfPanel extends Pick<Panel, 'darts' | 'waistSections' | 'closedWaist'> {
+  readonly edge: Path;
+  readonly turned: number;
+}
+
+/** The waist opened again over its darts; one without darts as it lies. */
+export function waistOf(waist: CutWaist): WaistOfPanel {
+  const { path, cuts, flat } = closedOver(waist);
+  const open = openWaist({ path, cuts }, flat);
+  return {
+    edge: open.edge,
+    darts: open.darts,
+    waistSections: open.sections,
+    closedWaist: path,
+    turned: flat.reduce((sum, { angle }) => sum + angle, 0),
+  };
+}
