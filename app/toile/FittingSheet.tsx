@@ -18,6 +18,22 @@ import { useKnowledge } from './use-knowledge.js';
 import { useFittingPictures } from './use-fitting-pictures.js';
 import '../shared/sheets/sheets.css';
 
+/** Something that is left out of the sheet unless it is ticked. */
+function Ticked({ label, on, onTick }: { label: string; on: boolean; onTick: (on: boolean) => void }) {
+  return (
+    <label>
+      <Checkbox
+        size="small"
+        checked={on}
+        onChange={(_, next) => {
+          onTick(next);
+        }}
+      />
+      {label}
+    </label>
+  );
+}
+
 /** The fitting as a page: blank, to be filled beside the person; or as it was, to be kept on paper or handed over. */
 export function FittingSheet() {
   const { fitting } = useFitting();
@@ -83,29 +99,9 @@ export function FittingSheet() {
             </ToggleButton>
           </ToggleButtonGroup>
         )}
-        {filled && !blank && (
-          <label>
-            <Checkbox
-              size="small"
-              checked={named}
-              onChange={(_, on) => {
-                setNamed(on);
-              }}
-            />
-            With names
-          </label>
-        )}
+        {filled && !blank && <Ticked label="With names" on={named} onTick={setNamed} />}
         {filled && !blank && (fitting?.photos ?? []).length > 0 && (
-          <label>
-            <Checkbox
-              size="small"
-              checked={pictured}
-              onChange={(_, on) => {
-                setPictured(on);
-              }}
-            />
-            With photos
-          </label>
+          <Ticked label="With photos" on={pictured} onTick={setPictured} />
         )}
         <SheetPdf pages={[page]} name={blank || !filled ? 'blank fitting sheet' : 'fitting'} unnamed={!named} />
       </div>

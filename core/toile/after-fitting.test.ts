@@ -112,6 +112,19 @@ describe('a seam measured as it is sewn', () => {
   });
 });
 
+describe('a waist without darts, measured as it is sewn', () => {
+  it('is put right at both sides', () => {
+    const measured = { ...BODY, waist: 900 };
+    const here = draft([], { measured });
+    expect(here.block.back.darts).toEqual([]);
+    const { waist } = figuresOf(here.block);
+    const found = sewnSeam({ seam: 'waist', is: waist + 12, wanted: waist }, 0, here);
+    const mended = draft(found?.mend, { measured });
+    expect(mended.altered.told.every((t) => t.done)).toBe(true);
+    expect(waist - figuresOf(mended.block).waist).toBeCloseTo(12, 0);
+  });
+});
+
 describe('cloth that is cut', () => {
   const allowances: Allowances = { ...houseAllowances('cm'), given: [] };
   const cut = (block: Block, by: Allowances = allowances): Record<PanelName, Path> => {

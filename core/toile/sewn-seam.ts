@@ -1,4 +1,4 @@
-import type { AlterationWork } from '../alter/index.js';
+import type { AlterationWork, LevelPlace } from '../alter/index.js';
 import type { Check } from '../check/index.js';
 import { edgeLengths, type Block } from '../draft/index.js';
 import { DOES } from './does.js';
@@ -51,19 +51,33 @@ function wantedBy(id: SewnSeamId, checks: readonly Check[]): number | undefined 
     : undefined;
 }
 
+const WAIST: LevelPlace = { line: 'waistLine', by: 0 };
+
+/** The side of both panels moved out at the waist, running out below; four seams' worth of it are in the girth. */
+const sideAtWaist = (by: number): AlterationWork => ({
+  kind: 'seam',
+  panel: 'both',
+  seam: 'side',
+  by,
+  from: WAIST,
+  to: WAIST,
+  runOut: 120,
+});
+
 /** What a rise or a waist that is too long by so much (less than nothing: too short) is mended by. */
-function mendOf(id: SewnSeamId, over: number): readonly AlterationWork[] | undefined {
+function mendOf(id: SewnSeamId, over: number, { back }: Block): readonly AlterationWork[] | undefined {
   if (id === 'frontRise' || id === 'backRise') {
     const panel = id === 'frontRise' ? 'front' : 'back';
     return [{ kind: 'waist', panel, centre: -over, side: 0, centreOnly: false }];
   }
+  if (id === 'waist' && back.darts.length === 0) return [sideAtWaist(-over / 4)];
   if (id === 'waist') return over > 0 ? DOES.deeperDarts.make(over) : DOES.narrowerDarts.make(-over);
   return undefined;
 }
 
 /**
  * A seam as it was measured on a garment, held against the piece and against what is wanted (docs/trade/toile.md): taken
- * off at the centre, running out to the side, or in the darts. `is` was measured edge to edge, with the allowance at raw
+ * off at the centre, running out to the side, or in the darts; where there are none, at the sides. `is` was measured edge to edge, with the allowance at raw
  * ends; `wanted` is the maker's own, else what the draft's check wants. Millimetres.
  */
 export function sewnSeam(
@@ -81,6 +95,6 @@ export function sewnSeam(
     net,
     paper: paperOf(kind.id, block),
     wanted,
-    mend: Math.abs(over) < LEAST ? undefined : mendOf(kind.id, over),
+    mend: Math.abs(over) < LEAST ? undefined : mendOf(kind.id, over, block),
   };
 }
