@@ -1,21 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import type { Alteration, AlterationWork } from '../alter/index.js';
+import { startingWork, STARTING_KINDS, type Alteration, type AlterationWork } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
-import { edgeLengths, outlineOf, parametersOf, type AdoptedPattern } from '../draft/index.js';
+import { edgeLengths, isSound, outlineOf, parametersOf, type AdoptedPattern } from '../draft/index.js';
 import {
   add,
   flatten,
+  isClosed,
   line,
   mapPath,
   nearestPlace,
   pathLength,
+  selfCrossing,
   point,
   turn,
   type Path,
   type Point,
 } from '../geometry/index.js';
+import { seamDifference } from '../garment/index.js';
 import { figuresOf } from '../measured/index.js';
 import { PANEL_NAMES } from '../method/index.js';
+import { houseAllowances, piecesOf } from '../piece/index.js';
+import { draftGarment } from '../style/index.js';
+import { trueIt } from '../true-it/index.js';
 import { SHEETS, sheetById } from '../shipped/index.js';
 import { adoptOutline, adoptSizes, outlineSizes, startReference, type FileShape, type Reference } from './index.js';
 
@@ -160,6 +166,107 @@ describe('an outline adopted as the block', () => {
     });
     expect(longer.altered.told.every((t) => t.done)).toBe(true);
     expect(edgeLengths(longer.block.front).inseam).toBeGreaterThan(edgeLengths(plain.block.front).inseam);
+  });
+
+  it('is altered in every way that a draft is: each kind is done, the piece stays sound, and no check has no figure', () => {
+    const own = draft();
+    const pattern = adopted(draft({ measured: other }), own);
+    const plain = draft({ pattern });
+    const before = new Map(plain.checks.map((c) => [c.id, c.value]));
+    for (const kind of STARTING_KINDS) {
+      const work = startingWork(kind, 'back');
+      const done = draft({ pattern, alterations: alteration(work) });
+      expect(
+        done.altered.told.map((t) => t.done),
+        kind,
+      ).toEqual([true]);
+      for (const name of PANEL_NAMES) expect(isSound(done.block[name]), `${kind} ${name}`).toBe(true);
+      for (const { id, value } of done.checks) {
+        if (typeof value === 'number') expect(Number.isFinite(value), `${kind} ${id}`).toBe(true);
+      }
+      expect(
+        done.checks.some(({ id, value }) => value !== before.get(id)),
+        kind,
+      ).toBe(true);
+    }
+  });
+
+  it('keeps a shaped hem when it is altered above, and is the same again when a wedge is opened and closed', () => {
+    const own = draft();
+    const taken = adopted(draft({ measured: other }), own);
+    // A hem that dips by 8 mm in its middle.
+    const hem = (numbers: readonly number[]): number[] => {
+      const [ax = 0, ay = 0] = numbers;
+      const [bx = 0, by = 0] = numbers.slice(-2);
+      return [ax, ay, ax + (bx - ax) / 3, ay + 10, ax + (2 * (bx - ax)) / 3, by + 10, bx, by];
+    };
+    const pattern = { ...taken, front: { ...taken.front, hem: hem(taken.front.hem) } };
+    const wedge = (id: string, by: number): Alteration => ({
+      id,
+      on: true,
+      note: '',
+      work: {
+        kind: 'wedge',
+        panel: 'front',
+        from: { edge: 'rise', level: { line: 'hipLevel', by: 0 } },
+        hinge: { edge: 'side', level: { line: 'hipLevel', by: 0 } },
+        by,
+      },
+    });
+    const plain = draft({ pattern }).block.front;
+    expect(pathLength(plain.edges.hem)).toBeGreaterThan(plain.points.inseamHem.x - plain.points.sideHem.x);
+    const opened = draft({ pattern, alterations: [wedge('a', 12)] }).block.front;
+    expect(pathLength(opened.edges.hem)).toBeCloseTo(pathLength(plain.edges.hem), 6);
+    const back = draft({ pattern, alterations: [wedge('a', 12), wedge('b', -12)] }).block.front;
+    for (const p of flatten(outlineOf(back), 1)) {
+      expect(nearestPlace(outlineOf(plain), p).distance).toBeLessThan(0.05);
+    }
+  });
+
+  it.each([
+    ['fly, slant pockets and a band', ['fly', 'slantPocket', 'band']],
+    ['a yoke and a band', ['yoke', 'band']],
+    ['a casing', ['casing']],
+    ['a zip and a shaped band', ['zip', 'shapedBand']],
+  ] as const)('is finished as a draft is: with %s all seams are as long as what they are sewn to', (_, ids) => {
+    const own = draft();
+    const taken = draft({ pattern: adopted(own, own) });
+    const style = ids.map((id) => ({ id, values: {} }));
+    const [made, plain] = [draftGarment(taken, style, 'cm'), draftGarment(own, style, 'cm')];
+    expect(made.garment.parts.map((p) => p.id)).toEqual(plain.garment.parts.map((p) => p.id));
+    expect(made.told.filter((t) => t.refusal)).toEqual(plain.told.filter((t) => t.refusal));
+    for (const piece of piecesOf(made.garment, { ...houseAllowances('cm'), given: [] })) {
+      const cut = flatten(piece.cut, 0.5);
+      expect(isClosed(piece.cut, 1e-3), piece.part.id).toBe(true);
+      expect(selfCrossing(cut), piece.part.id).toBeUndefined();
+    }
+    const worst = ({ garment }: typeof made): number =>
+      Math.max(...garment.seams.map((seam) => Math.abs(seamDifference(garment, seam))));
+    expect(worst(made)).toBeLessThan(worst(plain) + 0.5);
+  });
+
+  it('has its changes made on the pieces alone by True it, and comes in', () => {
+    const body = { ...measured, frontRise: 290, backRise: 385, thigh: 590 };
+    const own = draft({ measured: body });
+    const input: DraftInput = { ...EMPTY_INPUT, measured: body, pattern: adopted(draft(), own) };
+    const before = draft(input);
+    const outcome = trueIt(input);
+    if (!outcome.ok) throw new Error('refused');
+    const answer = outcome.value;
+    expect(answer.changes.length).toBeGreaterThan(0);
+    for (const change of answer.changes) {
+      expect(change.set, change.id).toBeUndefined();
+      expect(change.work, change.id).toBeDefined();
+    }
+    const works = answer.changes.flatMap((c) => (c.work ? [c.work] : []));
+    const after = draft({ ...input, alterations: works.map((work, i) => ({ id: `t${i}`, on: true, note: '', work })) });
+    const off = (of: Draft, id: string): number => {
+      const check = of.checks.find((c) => c.id === id);
+      const value = typeof check?.value === 'number' ? check.value : NaN;
+      return Math.max(0, (check?.low ?? NaN) - value, value - (check?.high ?? NaN));
+    };
+    expect(off(before, 'backRise')).toBeGreaterThan(2);
+    for (const id of ['backRise', 'frontRise']) expect(off(after, id), id).toBeLessThan(0.1);
   });
 
   it('has its levels where they are laid in, its crease where it is moved to', () => {
