@@ -1,10 +1,13 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { TOKENS, tokenSheet } from './app/shared/tokens.js';
 import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   plugins: [
     react(),
+    // The colours stand in the page itself: they are there before any script and any stylesheet.
+    { name: 'tokens', transformIndexHtml: () => [{ tag: 'style', children: tokenSheet() }] },
     // Every chunk, font and worker is kept on the device at the first visit; a newer build waits until it is taken.
     VitePWA({
       registerType: 'prompt',
@@ -23,8 +26,8 @@ export default defineConfig({
         description: 'A drafting room for trousers.',
         start_url: '/',
         display: 'standalone',
-        background_color: '#e9e6df',
-        theme_color: '#e9e6df',
+        background_color: TOKENS.light.ground,
+        theme_color: TOKENS.light.ground,
         icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
       },
     }),

@@ -8,6 +8,7 @@ export default defineConfig({
       'cli/**/*.test.ts',
       'server/**/*.test.ts',
       'app/**/*.test.ts',
+      'app/**/*.test.tsx',
       'bench/**/*.test.ts',
     ],
     environment: 'node',

@@ -91,7 +91,7 @@ await picture('true-it', '/demo/draft/cellist-dress/measure', '.body-figure', as
   await room.goTo('true');
   await room.press('True it');
   await (await room.at('//aside//button[normalize-space()="True it"]')).click();
-  await driver.executeScript('arguments[0].scrollIntoView()', await room.find('.found'));
+  await driver.executeScript('arguments[0].scrollIntoView()', await room.find('.trued-list'));
 });
 await picture('toile', '/demo/draft/rigger-work/toile', '[data-fitting]', async () => {
   await room.section('Causes');

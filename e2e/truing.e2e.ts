@@ -267,7 +267,7 @@ describe('True it', () => {
     while ((await alterations()) > 0) await (await room.find('[data-alteration] [aria-label^="Remove:"]')).click();
     await room.press('True it');
     await (await room.at('//aside//button[normalize-space()="True it"]')).click();
-    await room.until('nothing found', async () => room.has('.found'));
+    await room.until('nothing found', async () => room.has('.trued-list'));
     const changes = await room.driver.findElements({ css: '[data-change]' });
     expect(changes).toHaveLength(4);
     for (const id of ['frontRise', 'backRise', 'thigh', 'waist', 'hip']) {
@@ -277,7 +277,7 @@ describe('True it', () => {
     await room.until('the board does not show it', async () => (await verdict('backRise')) === 'in');
     for (const change of changes.slice(2)) await (await change.findElement({ css: 'input' })).click();
     await room.press('Take 2 of 4');
-    await room.until('not taken', async () => !(await room.has('.found')));
+    await room.until('not taken', async () => !(await room.has('.trued-list')));
     await room.press('Undo');
     await room.until('not undone at once', async () => (await verdict('frontRise')) === 'out');
     await room.press('Redo');

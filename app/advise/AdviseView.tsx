@@ -16,6 +16,7 @@ import { putSheets } from '../store/sheets.js';
 import { useChange, useComputed, useCurrentSet, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeFit, changeMethod, choose, unchoose } from '../store/work-changes.js';
 import { useAdvise } from './advise-store.js';
+import './advise.css';
 
 putSheets(SHEETS);
 

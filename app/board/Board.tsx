@@ -1,5 +1,6 @@
 import { lazy, Suspense, useMemo, useRef, type ReactNode } from 'react';
 import { LEVELS } from '../../core/method/index.js';
+import { useLens } from '../shared/lens-store.js';
 import { usePreferences } from '../store/preferences.js';
 import { useComputed, useTape } from '../store/work-context.js';
 import { arrange } from './arrange.js';
@@ -11,12 +12,14 @@ import { useHand } from './use-hand.js';
 import { useNavigation } from './use-navigation.js';
 import { useSize } from './use-size.js';
 import { useView } from './view.js';
+import './board.css';
 
 const BoardMessage = lazy(() => import('./BoardMessage.js').then((m) => ({ default: m.BoardMessage })));
 const BoardFoot = lazy(() => import('./BoardFoot.js').then((m) => ({ default: m.BoardFoot })));
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
 const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
 const LegSwitch = lazy(() => import('./LegSwitch.js').then((m) => ({ default: m.LegSwitch })));
+const Lens = lazy(() => import('./Lens.js').then((m) => ({ default: m.Lens })));
 const Rulers = lazy(() => import('./Rulers.js').then((m) => ({ default: m.Rulers })));
 
 interface BoardProps {
@@ -66,6 +69,7 @@ export function Board({ layers, children }: BoardProps) {
   const hand = useHand(svg, drawn, navigation);
   const refusal = useComputed((c) => c.refusals[0]);
   const { tool, taken, legend, set } = useBoard();
+  const finger = useLens((s) => s.at !== undefined);
   const worked = drawn?.draft.worked;
   const sliders = worked?.settings.filter((s) => s.slider) ?? [];
   const estimated = useMemo(
@@ -96,21 +100,24 @@ export function Board({ layers, children }: BoardProps) {
       >
         {drawn && (
           <>
-            <FrameLines
-              levels={drawn.draft.block.levels}
-              view={drawn.view}
-              size={drawn.size}
-              tape={drawn.tape}
-              estimated={estimated}
-            />
-            {layers.map((Layer, i) => (
-              <Suspense key={i} fallback={undefined}>
-                <Layer drawn={drawn} />
-              </Suspense>
-            ))}
-            {children?.(drawn)}
+            <g id="board-lines">
+              <FrameLines
+                levels={drawn.draft.block.levels}
+                view={drawn.view}
+                size={drawn.size}
+                tape={drawn.tape}
+                estimated={estimated}
+              />
+              {layers.map((Layer, i) => (
+                <Suspense key={i} fallback={undefined}>
+                  <Layer drawn={drawn} />
+                </Suspense>
+              ))}
+              {children?.(drawn)}
+            </g>
             <Suspense fallback={undefined}>
               <Rulers view={drawn.view} size={drawn.size} tape={drawn.tape} />
+              {finger && <Lens of="board-lines" size={drawn.size} />}
             </Suspense>
           </>
         )}

@@ -2,6 +2,7 @@ import { refusalSentence, type Refusal } from '../../core/refusal/index.js';
 import { readerIn } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { useUnit } from '../store/work-context.js';
+import './board.css';
 
 /** Why there is no draft, or why it is not drawn anew, and the way out. */
 export function BoardMessage({ refusal, drawn }: { readonly refusal: Refusal; readonly drawn: boolean }) {

@@ -3,7 +3,7 @@ import { useRef } from 'react';
 import type { Setting, Worked } from '../../core/method/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
-import '../shared/views.css';
+import './board.css';
 import { useChange, useTape } from '../store/work-context.js';
 import { changeSetting, joined } from '../store/work-changes.js';
 

@@ -1,9 +1,11 @@
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, type KeyboardEvent } from 'react';
 import { lineKind, type ParameterName } from '../../core/method/index.js';
 import type { Draft } from '../../core/chain/index.js';
-import { add, scale, type Point } from '../../core/geometry/index.js';
+import { add, scale, subtract, type Point } from '../../core/geometry/index.js';
 import { formatAngle, formatLength, handStep, type Tape } from '../../core/units/index.js';
+import type { Pull } from '../shared/drag.js';
 import { takeLine } from '../shared/line-in-hand.js';
+import { useDrag } from '../shared/use-drag.js';
 import { type HandValues } from '../store/open-work.js';
 import { giveBack, previewByHand, setByHand } from '../store/work-changes.js';
 import { useChange } from '../store/work-context.js';
@@ -22,14 +24,6 @@ interface HandleLayerProps {
   readonly refused: boolean;
 }
 
-interface Held {
-  readonly handle: Handle;
-  /** Screen point at which it was taken, and the handle's own board point then. */
-  readonly from: Point;
-  readonly pointer: number;
-  values: HandValues;
-}
-
 const DOES: Record<Handle['does'], string> = {
   across: 'M-8 0H8M-8 0l3.5 -3.5M-8 0l3.5 3.5M8 0l-3.5 -3.5M8 0l-3.5 3.5',
   both: 'M-7 0H7M0 -7V7',
@@ -42,24 +36,26 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
   const change = useChange();
   const panel = draft.block[inHand];
   const handles = useMemo(() => handlesOf(draft.block, inHand), [draft.block, inHand]);
-  const held = useRef<Held>(undefined);
-  const frame = useRef<number>(undefined);
-  const [heldId, setHeldId] = useState<string>();
-
-  useEffect(() => {
-    if (heldId === undefined) return;
-    const escape = (event: globalThis.KeyboardEvent): void => {
-      if (event.key !== 'Escape' || !held.current) return;
-      event.stopPropagation();
-      held.current = undefined;
-      setHeldId(undefined);
-      change(previewByHand(undefined));
-    };
-    window.addEventListener('keydown', escape, true);
-    return () => {
-      window.removeEventListener('keydown', escape, true);
-    };
-  }, [heldId, change]);
+  const valuesAt = (handle: Handle, { from, to, fine, alone }: Pull): HandValues => {
+    const moved = fromScreen(subtract(to, from), { ...view, x: 0, y: 0 });
+    const lies = toPanel(add(toBoard(handle.at, place), moved), place);
+    return handle.drag(lies, { step: handStep(tape.unit, fine), modified: alone });
+  };
+  const letLie = (): void => {
+    change(previewByHand(undefined));
+  };
+  const { held, on } = useDrag<Handle>({
+    move: (handle, pull) => {
+      change(previewByHand(valuesAt(handle, pull)));
+    },
+    drop: (handle, pull) => {
+      const values = valuesAt(handle, pull);
+      if (Object.keys(values).length > 0 && !refused) change(setByHand(values));
+      else letLie();
+    },
+    giveUp: letLie,
+  });
+  const heldId = held?.id;
 
   const figureOf = (name: ParameterName): string => {
     const value = draft.worked[inHand][name];
@@ -73,44 +69,6 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
     const lines = handle.sets.map(figureOf);
     if (handle.id === 'seat') lines.push(`seat angle ${formatAngle((panel.seatAngle * 180) / Math.PI)}`);
     return refused ? [...lines, 'no further'] : lines;
-  };
-
-  const start = (handle: Handle, event: PointerEvent<SVGGElement>): void => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    event.currentTarget.focus({ preventScroll: true });
-    held.current = { handle, from: { x: event.clientX, y: event.clientY }, pointer: event.pointerId, values: {} };
-    setHeldId(handle.id);
-  };
-
-  const move = (event: PointerEvent<SVGGElement>): void => {
-    const grip = held.current;
-    if (grip?.pointer !== event.pointerId) return;
-    event.stopPropagation();
-    const moved = fromScreen(
-      { x: event.clientX - grip.from.x, y: event.clientY - grip.from.y },
-      { ...view, x: 0, y: 0 },
-    );
-    const to = toPanel(add(toBoard(grip.handle.at, place), moved), place);
-    const modified = event.ctrlKey || event.altKey;
-    grip.values = grip.handle.drag(to, { step: handStep(tape.unit, event.shiftKey), modified });
-    // One recompute a frame, however often the pointer reports.
-    frame.current ??= requestAnimationFrame(() => {
-      frame.current = undefined;
-      if (held.current) change(previewByHand(held.current.values));
-    });
-  };
-
-  const end = (event: PointerEvent<SVGGElement>): void => {
-    const grip = held.current;
-    if (grip?.pointer !== event.pointerId) return;
-    event.stopPropagation();
-    if (frame.current !== undefined) cancelAnimationFrame(frame.current);
-    frame.current = undefined;
-    held.current = undefined;
-    setHeldId(undefined);
-    change(Object.keys(grip.values).length > 0 && !refused ? setByHand(grip.values) : previewByHand(undefined));
   };
 
   const nudge = (handle: Handle, event: KeyboardEvent<SVGGElement>): void => {
@@ -159,13 +117,11 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
             aria-valuenow={Math.round(now)}
             aria-valuetext={tell(handle).join(', ')}
             aria-orientation="horizontal"
-            onPointerDown={(event) => {
-              start(handle, event);
-            }}
+            {...on((event) => {
+              (event.currentTarget as SVGGElement).focus({ preventScroll: true });
+              return handle;
+            })}
             onFocus={takeLine(`${inHand}.${handle.sets[0] ?? ''}`)}
-            onPointerMove={move}
-            onPointerUp={end}
-            onPointerCancel={end}
             onKeyDown={(event) => {
               nudge(handle, event);
             }}

@@ -1,9 +1,9 @@
-import { useRef } from 'react';
 import { readLevel, type Draft } from '../../core/chain/index.js';
 import { girthLevels } from '../../core/draft/index.js';
 import { measurementLabel } from '../../core/measure/index.js';
 import { LEVELS } from '../../core/method/index.js';
 import { formatLength, handStep, type Tape } from '../../core/units/index.js';
+import { useDrag } from '../shared/use-drag.js';
 import { useBoard } from './board-store.js';
 import { Tag } from './Tag.js';
 import { RULER, type ScreenSize, type View } from './view.js';
@@ -22,7 +22,6 @@ interface LevelLineProps {
 export function LevelLine({ draft, view, size, tape }: LevelLineProps) {
   const set = useBoard((s) => s.set);
   const at = useBoard((s) => s.levelAt) ?? draft.block.levels.thighLevel;
-  const held = useRef(false);
   const { hemLevel } = draft.block.levels;
   const y = view.y + at * view.scale;
   const move = (mm: number): void => {
@@ -32,11 +31,20 @@ export function LevelLine({ draft, view, size, tape }: LevelLineProps) {
     ...LEVELS.map(([name]) => draft.block.levels[name]),
     ...girthLevels(draft.block.levels).map(([, level]) => level),
   ];
-  const drag = (clientY: number, top: number): void => {
-    const mm = (clientY - top - view.y) / view.scale;
+  const pulled = (from: number, by: number): void => {
+    const mm = from + by / view.scale;
     const caught = catching.find((level) => Math.abs(level - mm) * view.scale < CATCH);
     move(caught ?? mm);
   };
+  const { on } = useDrag<number>({
+    move: (from, pull) => {
+      pulled(from, pull.to.y - pull.from.y);
+    },
+    drop: (from, pull) => {
+      pulled(from, pull.to.y - pull.from.y);
+    },
+    giveUp: move,
+  });
   const read = readLevel(draft, at);
   const show = (mm: number | undefined): string => (mm === undefined ? '–' : formatLength(mm, tape));
   const words = [
@@ -69,18 +77,7 @@ export function LevelLine({ draft, view, size, tape }: LevelLineProps) {
         event.preventDefault();
         event.stopPropagation();
       }}
-      onPointerDown={(event) => {
-        held.current = true;
-        event.currentTarget.setPointerCapture(event.pointerId);
-        event.stopPropagation();
-      }}
-      onPointerMove={(event) => {
-        const top = event.currentTarget.ownerSVGElement?.getBoundingClientRect().top ?? 0;
-        if (held.current) drag(event.clientY, top);
-      }}
-      onPointerUp={() => {
-        held.current = false;
-      }}
+      {...on(() => at)}
     >
       <line className="level-line" x1={RULER} x2={size.width} y1={y} y2={y} />
       <line className="level-grip" x1={RULER} x2={size.width} y1={y} y2={y} />

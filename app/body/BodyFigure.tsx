@@ -3,6 +3,7 @@ import { measurementLabel, type MeasurementId } from '../../core/measure/index.j
 import { bodyShape, drawnFigures, smoothLine, type BodyShape, type Place } from './body-shape.js';
 import { tapePlaces, type TapeLine, type View } from './tape-places.js';
 import type { Adopted, Figure, Measured } from '../../core/measure/index.js';
+import './body.css';
 
 const VIEW_LABELS: Record<View, string> = { front: 'Front', side: 'Side', back: 'Back', seated: 'Seated' };
 

@@ -15,6 +15,7 @@ import { SourceMark } from '../shared/SourceMark.js';
 import { sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeFit, changeSetting, giveBack, setByHand } from '../store/work-changes.js';
+import './choose.css';
 
 const EXTENSIONS = ['front.extension', 'back.extension'];
 const NAMES: Readonly<Record<string, readonly [ease: string, finished: string]>> = {

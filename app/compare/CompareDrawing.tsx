@@ -15,6 +15,7 @@ import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { pathData } from '../../formats/index.js';
 import type { Compared } from './compared.js';
 import type { Focus } from './compare-store.js';
+import './compare.css';
 
 /** How each draft is told apart, by dash and weight before colour; the letter stands on the line. */
 const MARKS: readonly { readonly dash: string; readonly width: number; readonly ink: string }[] = [

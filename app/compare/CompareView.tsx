@@ -7,12 +7,14 @@ import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Alignment } from '../../core/compare/index.js';
 import { AskList } from '../shared/AskList.js';
+import { useKeys } from '../shared/use-keys.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useTape } from '../store/work-context.js';
 import { CompareDrawing, MarkSample } from './CompareDrawing.js';
 import { toggled, useCompare, type Focus } from './compare-store.js';
 import { CompareTable } from './CompareTable.js';
 import { useCompared } from './compared.js';
+import './compare.css';
 
 const ALIGNED: readonly (readonly [Alignment, string])[] = [
   ['crease', 'Crease and crotch line'],
@@ -42,21 +44,18 @@ export function CompareView() {
   }, [asked, set, setQuery]);
   const open = candidates.filter((c) => !beside.includes(c.id));
 
-  useEffect(() => {
-    const key = (event: KeyboardEvent): void => {
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return;
-      const found = compared.find((c) => c.letter === event.key.toUpperCase());
-      if (!found) return;
-      event.preventDefault();
-      event.stopImmediatePropagation();
-      set({ hidden: toggled(useCompare.getState().hidden, found.id) });
-    };
-    window.addEventListener('keydown', key, true);
-    return () => {
-      window.removeEventListener('keydown', key, true);
-    };
-  }, [compared, set]);
+  // The letters of what is compared stand before what they do elsewhere.
+  useKeys(
+    Object.fromEntries(
+      compared.map(({ id, letter }) => [
+        letter.toLowerCase(),
+        () => {
+          set({ hidden: toggled(useCompare.getState().hidden, id) });
+        },
+      ]),
+    ),
+    { first: true },
+  );
 
   return (
     <>

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Back from '@mui/icons-material/NavigateBefore';
 import Next from '@mui/icons-material/NavigateNext';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   chalkPages,
   chalkSketch,
@@ -13,6 +13,7 @@ import {
 } from '../../core/chalk/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { PickLine } from '../shared/PickLine.js';
+import { useKeys } from '../shared/use-keys.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { usePreferences } from '../store/preferences.js';
 import { useUnit } from '../store/work-context.js';
@@ -21,6 +22,7 @@ import { SketchDrawing } from '../shared/sheets/SketchDrawing.js';
 import { useChalkSheet, useSheetSource } from './use-sheets.js';
 import { useTicks } from '../shared/sheets/use-ticks.js';
 import './cut.css';
+import '../steps/steps.css';
 
 const LINES = [
   ['cut', 'Cut lines'],
@@ -176,20 +178,17 @@ export function ChalkView() {
     return chalkSketch(part, sheet.moves, high / SKETCH_HIGH, move.n);
   }, [sheet, part, move]);
 
-  useEffect(() => {
-    const key = (event: KeyboardEvent): void => {
-      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return;
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
-      const to = { n: at + 1, PageDown: at + 1, p: at - 1, PageUp: at - 1, Home: 0, End: moves.length - 1 }[event.key];
-      if (to === undefined) return;
-      setAt(Math.min(moves.length - 1, Math.max(0, to)));
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', key);
-    return () => {
-      window.removeEventListener('keydown', key);
-    };
-  }, [at, moves.length]);
+  const goTo = (to: number) => (): void => {
+    setAt(Math.min(moves.length - 1, Math.max(0, to)));
+  };
+  useKeys({
+    n: goTo(at + 1),
+    PageDown: goTo(at + 1),
+    p: goTo(at - 1),
+    PageUp: goTo(at - 1),
+    Home: goTo(0),
+    End: goTo(moves.length - 1),
+  });
 
   return (
     <>

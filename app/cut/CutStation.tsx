@@ -11,6 +11,7 @@ import { TilePreview } from './TilePreview.js';
 import { usePrint } from './use-print.js';
 import { WHOLE, type PrintSize } from './print-size.js';
 import './cut.css';
+import '../board/board.css';
 
 /** Cut: paper, files and written sheets of the whole garment, with the pages as they will come out. */
 export function CutStation() {

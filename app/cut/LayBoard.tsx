@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { laidWidth, type ClothData } from '../../core/cloth/index.js';
 import {
   clothWords,
@@ -10,6 +10,8 @@ import {
   type Placed,
 } from '../../core/lay/index.js';
 import { formatLength, handStep, tapeFor, type Unit } from '../../core/units/index.js';
+import type { Pull } from '../shared/drag.js';
+import { useDrag } from '../shared/use-drag.js';
 import { LayMark } from './LayMark.js';
 import type { LayHand } from './use-lay-hand.js';
 import '../shared/lay.css';
@@ -56,36 +58,33 @@ export function LayBoard({
   readonly left: readonly LeftOver[];
 }) {
   const svg = useRef<SVGSVGElement>(null);
-  const [grip, setGrip] = useState<{ readonly placed: Placed; readonly dx: number; readonly dy: number }>();
   const width = laidWidth(cloth);
   const shown = Math.max(lay.length, cloth.inHand ?? 0) + AROUND;
   const held = hand.chosen ?? (lay.placed[0] && copyName(lay.placed[0]));
 
-  const onCloth = (event: PointerEvent): readonly [number, number] => {
-    const matrix = svg.current?.getScreenCTM()?.inverse();
-    const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix ?? new DOMMatrix());
-    return [at.x, at.y];
+  /** What a pull on the screen is on the cloth, in mm. */
+  const onCloth = ({ from, to }: Pull): { readonly x: number; readonly y: number } => {
+    const matrix = svg.current?.getScreenCTM()?.inverse() ?? new DOMMatrix();
+    const [start, end] = [from, to].map(({ x, y }) => new DOMPoint(x, y).matrixTransform(matrix));
+    return { x: (end?.x ?? 0) - (start?.x ?? 0), y: (end?.y ?? 0) - (start?.y ?? 0) };
   };
-  const take = (event: PointerEvent<SVGGElement>, placed: Placed): void => {
+  const movedBy = (placed: Placed, pull: Pull): Placed => {
+    const { x, y } = onCloth(pull);
+    return { ...placed, x: placed.x + x, y: placed.y + y };
+  };
+  const { on } = useDrag<Placed>({
+    move: (placed, pull) => {
+      hand.tryAt(movedBy(placed, pull));
+    },
+    drop: (placed, pull) => {
+      hand.letGo(movedBy(placed, pull));
+    },
+    giveUp: hand.giveBack,
+  });
+  const take = (event: PointerEvent, placed: Placed): Placed | undefined => {
     hand.choose(copyName(placed));
-    event.currentTarget.focus({ preventScroll: true });
-    if (event.button !== 0 || locked.has(copyName(placed))) return;
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const [x, y] = onCloth(event);
-    setGrip({ placed, dx: placed.x - x, dy: placed.y - y });
-  };
-  const move = (event: PointerEvent<SVGGElement>): void => {
-    if (!grip) return;
-    const [x, y] = onCloth(event);
-    hand.tryAt({ ...grip.placed, x: x + grip.dx, y: y + grip.dy });
-  };
-  const letGo = (): void => {
-    setGrip(undefined);
-    hand.letGo();
-  };
-  const giveBack = (): void => {
-    setGrip(undefined);
-    hand.giveBack();
+    (event.currentTarget as SVGGElement).focus({ preventScroll: true });
+    return locked.has(copyName(placed)) ? undefined : placed;
   };
   const keys = (event: KeyboardEvent, placed: Placed): void => {
     // With a modifier they are the browser's: find, a new tab, the address.
@@ -111,7 +110,6 @@ export function LayBoard({
     } else if (key === 't') hand.turn(placed);
     else if (key === 'f') hand.change(placed);
     else if (key === 'l') hand.lock(placed);
-    else if (key === 'Escape' && grip) giveBack();
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -145,12 +143,7 @@ export function LayBoard({
             role="button"
             aria-label={saidOf(nameOf(placed.id), placed, shape.count, locked.has(name))}
             aria-pressed={hand.chosen === name}
-            onPointerDown={(event) => {
-              take(event, placed);
-            }}
-            onPointerMove={move}
-            onPointerUp={letGo}
-            onPointerCancel={giveBack}
+            {...on((event) => take(event, placed))}
             onFocus={() => {
               hand.choose(name);
             }}

@@ -30,8 +30,8 @@ export interface LayHand {
   readonly told: string | undefined;
   readonly choose: (copy: string) => void;
   readonly tryAt: (moved: Placed) => void;
-  /** Lays the part where it would come to lie; where there is no room it goes back. */
-  readonly letGo: () => void;
+  /** Lays a part that was moved here where it comes to lie; where there is no room it goes back. */
+  readonly letGo: (moved: Placed) => void;
   readonly giveBack: () => void;
   readonly nudge: (placed: Placed, dx: number, dy: number) => void;
   readonly turn: (placed: Placed) => void;
@@ -61,6 +61,8 @@ export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: La
   const asking = useRef<Placed>(undefined);
   const waiting = useRef<Placed>(undefined);
   const gone = useRef(false);
+  /** Counts what was given back: an answer that comes after is not shown. */
+  const given = useRef(0);
   const now = useRef<Standing>({ found: lay.found, locked: lay.locked });
   const queue = useRef<Promise<void>>(Promise.resolve());
 
@@ -136,17 +138,24 @@ export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: La
 
   const ask = (moved: Placed): void => {
     asking.current = moved;
+    const round = given.current;
     placeOf(placed(), moved)
       .then((place) => {
         asking.current = undefined;
         const next = waiting.current;
         waiting.current = undefined;
         const laid = place?.free ? { ...moved, x: place.x, y: place.y } : moved;
-        if (!gone.current || next) setTrial({ moved: next ?? moved, place, length: lengthWith([laid]) });
+        if (round === given.current && (!gone.current || next))
+          setTrial({ moved: next ?? moved, place, length: lengthWith([laid]) });
         if (next) ask(next);
         else if (gone.current) finish(place, laid);
       })
       .catch(broken);
+  };
+  const tryAt = (moved: Placed): void => {
+    setTrial((was) => ({ moved, place: was?.place, length: was?.length ?? lengthWith([]) }));
+    if (asking.current) waiting.current = moved;
+    else ask(moved);
   };
   const finish = (place: HandPlace | undefined, laid: Placed): void => {
     gone.current = false;
@@ -165,19 +174,16 @@ export function useLayHand(shapes: readonly LayShape[], cloth: LayCloth, lay: La
     choose,
     tryAt: (moved) => {
       gone.current = false;
-      setTrial((was) => ({ moved, place: was?.place, length: was?.length ?? lengthWith([]) }));
-      if (asking.current) waiting.current = moved;
-      else ask(moved);
+      tryAt(moved);
     },
-    letGo: () => {
-      if (!trial) return;
-      if (asking.current) gone.current = true;
-      else {
-        const { moved, place } = trial;
-        finish(place, place ? { ...moved, x: place.x, y: place.y } : moved);
-      }
+    letGo: (moved) => {
+      gone.current = true;
+      tryAt(moved);
     },
     giveBack: () => {
+      // What was let go already is no longer in the hand.
+      if (gone.current) return;
+      given.current += 1;
       waiting.current = undefined;
       gone.current = false;
       setTrial(undefined);

@@ -1,6 +1,7 @@
 import Dialog from '@mui/material/Dialog';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { findIn, type Findable } from './findable.js';
+import './find.css';
 
 const MOST = 12;
 

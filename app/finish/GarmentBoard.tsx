@@ -18,6 +18,7 @@ import { PieceRow } from './PieceRow.js';
 import { StyleHandles } from './StyleHandles.js';
 import { styleHandles } from './style-handles.js';
 import { useStyle, type Finished } from './use-garment.js';
+import '../board/board.css';
 
 /** Room between two pieces on the board, in mm. */
 const GAP = 70;

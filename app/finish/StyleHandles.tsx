@@ -1,9 +1,11 @@
-import { useRef, useState, type PointerEvent } from 'react';
-import { dot, subtract, type Point } from '../../core/geometry/index.js';
+import { useState } from 'react';
+import { dot, subtract } from '../../core/geometry/index.js';
 import { formatLength, handStep, snapTo, type Tape } from '../../core/units/index.js';
 import type { Style } from '../../core/style/index.js';
 import { Tag } from '../board/Tag.js';
 import { toScreen, type ScreenSize, type View } from '../board/view.js';
+import type { Pull } from '../shared/drag.js';
+import { useDrag } from '../shared/use-drag.js';
 import { withComponent, withValue } from './style-change.js';
 import type { StyleHandle } from './style-handles.js';
 
@@ -20,27 +22,38 @@ interface StyleHandlesProps {
 
 const SLIDES = 'M-8 0H8M-8 0l3.5 -3.5M-8 0l3.5 3.5M8 0l-3.5 -3.5M8 0l-3.5 3.5';
 
-interface Held {
-  readonly handle: StyleHandle;
-  readonly from: Point;
-  mm: number;
-}
-
 /** The places of a part that can be pulled: by pointer, or by the arrow keys in steps of the tape; Escape gives it up. */
 export function StyleHandles({ handles, view, size, tape, style, take, tryOn }: StyleHandlesProps) {
-  const held = useRef<Held>(undefined);
-  const [shown, setShown] = useState<{ key: string; mm: number }>();
+  const [tried, setTried] = useState<number>();
   const keyOf = (h: StyleHandle): string => `${h.component}.${h.field}`;
   const styleWith = (h: StyleHandle, mm: number): Style => {
     const values = style.find((item) => item.id === h.component)?.values ?? {};
     return withComponent(style, h.component, withValue(values, h.field, mm));
   };
   const within = (h: StyleHandle, mm: number): number => Math.min(h.most, Math.max(h.least, mm));
-  const give = (): void => {
-    held.current = undefined;
-    setShown(undefined);
+  const pulledTo = (h: StyleHandle, { from, to, fine }: Pull): number => {
+    const way = dot(subtract(to, from), h.along) / view.scale;
+    return within(h, snapTo(h.mm + way * h.share, handStep(tape.unit, fine)));
+  };
+  const letLie = (): void => {
+    setTried(undefined);
     tryOn(undefined);
   };
+  const { held, on } = useDrag<StyleHandle>({
+    move: (h, pull) => {
+      const mm = pulledTo(h, pull);
+      if (mm === tried) return;
+      setTried(mm);
+      tryOn(styleWith(h, mm));
+    },
+    drop: (h, pull) => {
+      const mm = pulledTo(h, pull);
+      letLie();
+      if (mm !== h.mm) take(styleWith(h, mm), h.component);
+    },
+    giveUp: letLie,
+  });
+  const shown = held && { key: keyOf(held), mm: tried ?? held.mm };
   return handles.map((h) => {
     const at = toScreen(h.at, view);
     const key = keyOf(h);
@@ -59,36 +72,8 @@ export function StyleHandles({ handles, view, size, tape, style, take, tryOn }: 
           aria-valuemax={h.most}
           aria-valuetext={formatLength(h.mm, tape)}
           transform={`translate(${at.x} ${at.y})`}
-          onPointerDown={(event: PointerEvent<SVGGElement>) => {
-            event.stopPropagation();
-            event.currentTarget.setPointerCapture(event.pointerId);
-            held.current = { handle: h, from: { x: event.clientX, y: event.clientY }, mm: h.mm };
-            setShown({ key, mm: h.mm });
-          }}
-          onPointerMove={(event) => {
-            const now = held.current;
-            if (!now || keyOf(now.handle) !== key) return;
-            const way = dot(subtract({ x: event.clientX, y: event.clientY }, now.from), now.handle.along) / view.scale;
-            const mm = within(h, snapTo(now.handle.mm + way * now.handle.share, handStep(tape.unit, event.shiftKey)));
-            if (mm === now.mm) return;
-            now.mm = mm;
-            setShown({ key, mm });
-            tryOn(styleWith(h, mm));
-          }}
-          onPointerUp={() => {
-            const now = held.current;
-            held.current = undefined;
-            setShown(undefined);
-            if (now && now.mm !== now.handle.mm) take(styleWith(h, now.mm), h.component);
-            else tryOn(undefined);
-          }}
-          onPointerCancel={give}
+          {...on(() => h)}
           onKeyDown={(event) => {
-            if (event.key === 'Escape' && held.current) {
-              event.stopPropagation();
-              give();
-              return;
-            }
             const steps = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
             if (steps === undefined) return;
             event.preventDefault();

@@ -1,9 +1,10 @@
-import { lazy, Suspense, useEffect, type ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { usePreferences, withUnit } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { ROOM_LABELS, type RoomId } from '../store/rooms.js';
-import { dialogByKey } from './dialogs.js';
+import { useKeys } from '../shared/use-keys.js';
+import { DIALOG_KEYS } from './dialogs.js';
 import { PageNav } from './PageNav.js';
 import './head.css';
 
@@ -14,15 +15,7 @@ export function PageHead({ room, title, undoRedo }: { room: RoomId; title: strin
   const go = useNavigate();
   const shelf = useShelf(room);
   const preferences = usePreferences();
-  useEffect(() => {
-    const keys = (event: KeyboardEvent): void => {
-      dialogByKey(event);
-    };
-    window.addEventListener('keydown', keys);
-    return () => {
-      window.removeEventListener('keydown', keys);
-    };
-  }, []);
+  useKeys(DIALOG_KEYS);
   return (
     <header className="head page-top">
       <title>{`${title} – Upstride`}</title>

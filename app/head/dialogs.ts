@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import type { KeyActs } from '../shared/keymap.js';
 
 /** What may lie over any page: find, settings, the sheet of keys, the words of the trade. */
 export type DialogId = 'find' | 'settings' | 'keys' | 'words';
@@ -19,16 +20,12 @@ export const useDialogs = create<DialogState>()((set) => ({
   },
 }));
 
-/** True where a key that acts alone is meant for what has the focus. */
-export const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLInputElement || target instanceof HTMLSelectElement || target instanceof HTMLTextAreaElement;
-
-/** Opens what a key asks for on every page: Ctrl K finds, `?` shows the keys. True where the key was one of them. */
-export function dialogByKey(event: KeyboardEvent): boolean {
-  const { show } = useDialogs.getState();
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') show('find');
-  else if (event.key === '?' && !isTyping(event.target) && !event.ctrlKey && !event.altKey) show('keys');
-  else return false;
-  event.preventDefault();
-  return true;
-}
+/** The keys that every page answers: Ctrl K finds, `?` shows the keys. */
+export const DIALOG_KEYS: KeyActs = {
+  '$mod+k': () => {
+    useDialogs.getState().show('find');
+  },
+  '?': () => {
+    useDialogs.getState().show('keys');
+  },
+};

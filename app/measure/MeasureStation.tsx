@@ -22,6 +22,7 @@ import { useMeasuring } from './measuring-store.js';
 import { usePairInHand } from './pair-in-hand.js';
 import { PairFigure } from './PairFigure.js';
 import { WhatWouldChange } from './NewerSet.js';
+import './measure.css';
 
 /** What fills the middle of the room while measuring. */
 type Middle = 'body' | 'pieces' | 'changes';

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { PAIR_FIGURES, type FinishedPair, type PairFigureId } from '../../core/measure/index.js';
 import { smoothLine, type Place } from '../body/body-shape.js';
+import '../body/body.css';
 
 interface PairShape {
   readonly y: Readonly<Record<'top' | 'seam' | 'hip' | 'crotch' | 'knee' | 'hem', number>>;

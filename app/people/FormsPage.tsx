@@ -13,6 +13,7 @@ import { PageHead } from '../head/PageHead.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { crewLine } from './crew-rows.js';
+import './people.css';
 
 /** More forms than this are drawn only on request: a thousand sheets are seldom meant. */
 const MANY = 60;

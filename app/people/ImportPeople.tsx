@@ -13,6 +13,7 @@ import { ColumnMapping } from '../shared/ColumnMapping.js';
 import { takeHand, type Hand } from '../shared/job.js';
 import type { TableFindings, TablePreview, TableReader } from '../workers/table.worker.js';
 import { FileButton, TABLE_FILES } from '../shared/FileButton.js';
+import './people.css';
 
 interface ImportPeopleProps {
   readonly people: readonly Person[];

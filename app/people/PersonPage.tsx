@@ -24,6 +24,7 @@ import { roomOf, type RoomId } from '../store/rooms.js';
 import { useMode } from '../shared/theme-mode.js';
 import { FigureChart, ShareChart, type FigurePoint } from './FigureChart.js';
 import { ForgetPerson } from './ForgetPerson.js';
+import './people.css';
 
 const NOTHING: Measured = {};
 

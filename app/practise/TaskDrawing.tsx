@@ -1,16 +1,23 @@
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useEffect, useRef, type PointerEvent, type ReactNode } from 'react';
 import { mapPath, point, type Box, type Path, type Point } from '../../core/geometry/index.js';
 import { LEVELS, type PanelName } from '../../core/method/index.js';
 import type { LessonOnBody } from '../../core/practice/index.js';
 import type { Unit } from '../../core/units/index.js';
 import { stepsOf } from '../../core/steps/index.js';
 import { pathData } from '../../formats/index.js';
+import { useDrag } from '../shared/use-drag.js';
 
 /** A grip that is moved on the drawing, by the hand or by keys. */
 export interface Grip {
   readonly id: string;
   readonly label: string;
   readonly at: Point;
+}
+
+/** A grip in the hand, and the drawing it is on. */
+interface HeldGrip {
+  readonly id: string;
+  readonly paper: SVGSVGElement;
 }
 
 interface TaskDrawingProps {
@@ -59,7 +66,6 @@ export function TaskDrawing({
   onEnter,
 }: TaskDrawingProps) {
   const svg = useRef<SVGSVGElement>(null);
-  const held = useRef<string>(undefined);
   // The keys go to the first grip as the exercise comes.
   useEffect(() => {
     svg.current?.querySelector<SVGElement>('[data-grip]')?.focus({ preventScroll: true });
@@ -73,22 +79,39 @@ export function TaskDrawing({
   const [minX, maxX] = way === 1 ? [box.minX, box.maxX] : [-box.maxX, -box.minX];
   const [width, height] = [maxX - minX, box.maxY - box.minY];
   const size = Math.max(width, height) / 100;
-  const placeOf = (event: { readonly clientX: number; readonly clientY: number }): Point | undefined => {
-    const matrix = svg.current?.getScreenCTM()?.inverse();
+  const placeOf = (paper: SVGSVGElement, screen: Point): Point | undefined => {
+    const matrix = paper.getScreenCTM()?.inverse();
     if (!matrix) return undefined;
-    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+    const p = new DOMPoint(screen.x, screen.y).matrixTransform(matrix);
     return point(way * p.x, p.y);
   };
   const nearest = (p: Point): Grip | undefined =>
     [...grips].sort((a, b) => Math.hypot(a.at.x - p.x, a.at.y - p.y) - Math.hypot(b.at.x - p.x, b.at.y - p.y))[0];
-  const moveTo = (
-    id: string,
-    event: { readonly clientX: number; readonly clientY: number; readonly shiftKey: boolean },
-  ): void => {
-    const p = placeOf(event);
+  const moveTo = ({ id, paper }: HeldGrip, screen: Point, fine: boolean): void => {
+    const p = placeOf(paper, screen);
     if (!p) return;
-    const by = stepBy(event.shiftKey);
+    const by = stepBy(fine);
     onMove(id, point(Math.round(p.x / by) * by, Math.round(p.y / by) * by));
+  };
+  const { on: handlers } = useDrag<HeldGrip>({
+    move: (held, { to, fine }) => {
+      moveTo(held, to, fine);
+    },
+    drop: (held, { to, fine }) => {
+      moveTo(held, to, fine);
+    },
+    giveUp: () => undefined,
+  });
+  /** A press takes the nearest grip there at once. */
+  const take = (event: PointerEvent): HeldGrip | undefined => {
+    const at = point(event.clientX, event.clientY);
+    const paper = event.currentTarget as SVGSVGElement;
+    const p = placeOf(paper, at);
+    const grip = p && nearest(p);
+    if (!grip) return undefined;
+    const held = { id: grip.id, paper };
+    moveTo(held, at, event.shiftKey);
+    return held;
   };
   const signs: ReactNode[] = grips.map((grip) => {
     const p = seen(grip.at);
@@ -126,20 +149,7 @@ export function TaskDrawing({
       className="drawing practise-drawing"
       viewBox={`${minX} ${box.minY} ${width} ${height}`}
       aria-label={`The ${panel}, as far as it is drawn`}
-      onPointerDown={(event) => {
-        const p = placeOf(event);
-        const grip = p && nearest(p);
-        if (!grip) return;
-        held.current = grip.id;
-        event.currentTarget.setPointerCapture(event.pointerId);
-        moveTo(grip.id, event);
-      }}
-      onPointerMove={(event) => {
-        if (held.current !== undefined) moveTo(held.current, event);
-      }}
-      onPointerUp={() => {
-        held.current = undefined;
-      }}
+      {...handlers(take)}
     >
       {[
         ['waist', 0] as const,

@@ -7,6 +7,7 @@ import { OpenWorkbook } from '../shared/OpenWorkbook.js';
 import { contentOf, readShelf } from '../store/database.js';
 import { doOnShelf } from '../store/place-acts.js';
 import { proposedUnit, usePreferences, withUnit, type Preferences } from '../store/preferences.js';
+import './welcome.css';
 
 const Starts = lazy(() => import('../start/Starts.js').then((m) => ({ default: m.Starts })));
 

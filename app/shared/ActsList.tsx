@@ -3,6 +3,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { sayAct, type Act, type ActReader } from '../../core/kept/index.js';
 import { withFractions } from './fractions.js';
+import './acts-list.css';
 
 interface ActsListProps {
   readonly anchor: HTMLElement;

@@ -1,5 +1,6 @@
 import { MEASUREMENTS } from '../../core/measure/index.js';
 import type { Column, ColumnMeaning } from '../../formats/csv/index.js';
+import './column-mapping.css';
 
 /** The words for what a column can hold beside measurements. */
 const OTHERS: readonly (readonly [ColumnMeaning, string])[] = [

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { registerSW } from 'virtual:pwa-register';
+import './acts-list.css';
 
 /** How often, in ms, an open page asks whether there is a newer build. */
 const ASK_EVERY = 3_600_000;

@@ -13,6 +13,7 @@ import { putBookPhotos } from '../store/photos.js';
 import type { RoomId } from '../store/rooms.js';
 import { openBook, type OpeningBook } from '../store/open-book.js';
 import { FileButton, JSON_FILES } from './FileButton.js';
+import './workbook-opened.css';
 
 interface OpenWorkbookProps {
   readonly room: RoomId;

@@ -3,6 +3,7 @@ import type { Path } from '../../core/geometry/index.js';
 import type { WorkedStep } from '../../core/steps/index.js';
 import { pathData } from '../../formats/index.js';
 import { arrange, boardBox, pathToBoard, toBoard } from '../board/arrange.js';
+import './step-picture.css';
 
 const MARGIN = 30;
 

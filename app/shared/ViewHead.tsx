@@ -1,6 +1,5 @@
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
-import './views.css';
 
 /** The heading of a view that is opened from a station, with the way back. */
 export function ViewHead({ title, station = 'Choose' }: { title: string; station?: string }) {

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Act, RecordChange } from '../../core/kept/index.js';
 import { DEFAULT_SHEET } from '../../core/method/index.js';
 import type { Written } from '../store/change-log.js';
@@ -11,7 +11,7 @@ import { queryClient, shelfKey, useActs } from '../store/queries.js';
 import type { RoomId } from '../store/rooms.js';
 import { shelfChanges, type ShelfChange } from '../store/shelf-change.js';
 import { UndoRedo } from './UndoRedo.js';
-import { isHalfTyped } from './half-typed.js';
+import { useKeys } from './use-keys.js';
 
 /** Something done to a room, with what it is called. */
 export interface ShelfAct extends ShelfChange {
@@ -89,24 +89,7 @@ export function useShelfActs(room: RoomId, place: ShelfPlace): ShelfActs {
   const redo = (): void => {
     step('redo', future[0]);
   };
-  const now = useRef({ undo, redo });
-  useEffect(() => {
-    now.current = { undo, redo };
-  });
-  useEffect(() => {
-    const keys = (event: KeyboardEvent): void => {
-      if (!(event.ctrlKey || event.metaKey) || isHalfTyped(event.target)) return;
-      const key = event.key.toLowerCase();
-      if (key === 'z' || key === 'y') {
-        event.preventDefault();
-        now.current[key === 'y' || event.shiftKey ? 'redo' : 'undo']();
-      }
-    };
-    window.addEventListener('keydown', keys);
-    return () => {
-      window.removeEventListener('keydown', keys);
-    };
-  }, []);
+  useKeys({ '$mod+z': undo, '$mod+y': redo, '$mod+Shift+z': redo });
 
   return {
     act,

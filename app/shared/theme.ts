@@ -1,14 +1,9 @@
 import { createTheme, type Theme } from '@mui/material/styles';
-
-/** The colours by role; the same names stand as CSS variables in `room.css`. */
-export const INKS = {
-  light: { ground: '#e8e6de', sheet: '#f7f6f1', text: '#20282b', quiet: '#566166', rule: '#cfccc0', act: '#1d4f91' },
-  dark: { ground: '#20272b', sheet: '#171c1f', text: '#e9e8e2', quiet: '#a7b0b3', rule: '#3a4449', act: '#8fb8ee' },
-} as const;
+import { TOKENS } from './tokens.js';
 
 /** The controls in the room's own dress: flat, thin rules, small radii, one type family with real fractions. */
 export function roomTheme(mode: 'light' | 'dark'): Theme {
-  const ink = INKS[mode];
+  const ink = TOKENS[mode];
   const focused = { outline: `2px solid ${ink.act}`, outlineOffset: 1 };
   return createTheme({
     palette: {

@@ -28,6 +28,7 @@ import { putSheets, sheetOf } from '../store/sheets.js';
 import { useChange, useComputed, useTape, useUnit, useWork } from '../store/work-context.js';
 import { changeMethod, changeSheet, joined } from '../store/work-changes.js';
 import { SheetRow } from './SheetRow.js';
+import './sheet.css';
 
 putSheets(SHEETS);
 

@@ -16,6 +16,7 @@ import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { ChartTable } from './ChartTable.js';
 import { ImportChart } from './ImportChart.js';
+import '../people/people.css';
 
 const newId = (): string => crypto.randomUUID();
 

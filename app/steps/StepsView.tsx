@@ -9,11 +9,13 @@ import { Link, useParams } from 'react-router';
 import { stepsOf, type StepSum, type WorkedStep } from '../../core/steps/index.js';
 import type { Drawn } from '../board/drawn-board.js';
 import { withFractions } from '../shared/fractions.js';
+import { useKeys } from '../shared/use-keys.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useUnit, useWork } from '../store/work-context.js';
 import { StepDrawing } from './StepDrawing.js';
 import { StepPicture } from '../shared/StepPicture.js';
 import { useSteps } from './steps-store.js';
+import './steps.css';
 
 /** How long a step stands while the steps are played, in ms. */
 const STEP_MS = 2200;
@@ -79,25 +81,33 @@ export function StepsView({ board }: { board: (over: (drawn: Drawn) => ReactNode
     };
   }, [playing, at, last, set]);
 
-  useEffect(() => {
-    const key = (event: KeyboardEvent): void => {
-      if (event.target instanceof HTMLInputElement || event.ctrlKey || event.metaKey || event.altKey) return;
-      const go = { n: at + 1, PageDown: at + 1, p: at - 1, PageUp: at - 1, Home: 0, End: last }[event.key];
-      if (go !== undefined) set({ at: Math.min(last, Math.max(0, go)), playing: false });
-      else if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) set({ playing: !playing });
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', key);
-    return () => {
-      window.removeEventListener('keydown', key);
-    };
-  }, [at, last, playing, set]);
-
   const step = steps[at];
   const move = (to: number): void => {
     set({ at: Math.min(last, Math.max(0, to)), playing: false });
   };
+  const [on, back] = [
+    () => {
+      move(at + 1);
+    },
+    () => {
+      move(at - 1);
+    },
+  ];
+  useKeys({
+    n: on,
+    PageDown: on,
+    p: back,
+    PageUp: back,
+    Home: () => {
+      move(0);
+    },
+    End: () => {
+      move(last);
+    },
+    Space: () => {
+      set({ playing: !playing });
+    },
+  });
   return (
     <>
       {board((drawn) => (

@@ -8,7 +8,6 @@ import { BenchSections } from '../shared/BenchSections.js';
 import { useComputed, useWork } from '../store/work-context.js';
 import { AlterationList } from './AlterationList.js';
 import { HandTools } from './HandTools.js';
-import '../shared/views.css';
 import './true.css';
 
 const VIEWS = [

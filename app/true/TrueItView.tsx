@@ -171,7 +171,7 @@ export function TrueItView({ board }: { board: (over?: undefined) => ReactNode }
                   : 'Nothing that may be changed helps'
                 : `${found.changes.length} ${found.changes.length === 1 ? 'change' : 'changes'}`}
             </h3>
-            <ul className="found">
+            <ul className="trued-list">
               {found.changes.map((c) => (
                 <li key={c.id} data-change={c.id}>
                   <label>

@@ -1,6 +1,6 @@
-import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useState, type PointerEvent } from 'react';
 import { sayAlteration, type Alteration, type AlterationWork, type Mark } from '../../core/alter/index.js';
-import { dot, subtract, unit as unitOf, type Path, type Point } from '../../core/geometry/index.js';
+import { add, dot, scale, subtract, unit as unitOf, type Path, type Point } from '../../core/geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { handStep } from '../../core/units/index.js';
 import { pathData } from '../../formats/index.js';
@@ -8,6 +8,9 @@ import { pathToBoard, toBoard, toPanel } from '../board/arrange.js';
 import type { Drawn } from '../board/drawn-board.js';
 import { Tag } from '../board/Tag.js';
 import { fromScreen, toScreen } from '../board/view.js';
+import type { Pull } from '../shared/drag.js';
+import { useDrag } from '../shared/use-drag.js';
+import { useKeys } from '../shared/use-keys.js';
 import { addAlterations, changeAlteration, newAlteration, tryAlterations } from '../store/alteration-work.js';
 import { useChange, useUnit, useWork } from '../store/work-context.js';
 import { cutBetween, dartHoldAt, holdAt, pulledTo, workOfDrag, type Hold } from './gestures.js';
@@ -42,6 +45,12 @@ function PaperMarks({ marks, panel, drawn }: { marks: readonly Mark[]; panel: Pa
   );
 }
 
+/** A wedge in the hand: how far it stood open, and the way it opens. */
+interface HeldWedge {
+  readonly by: number;
+  readonly axis: Point;
+}
+
 /** The handle at the opened end of a wedge: it is pulled open or shut. */
 function WedgeHandle({
   alteration,
@@ -57,21 +66,35 @@ function WedgeHandle({
   const change = useChange();
   const unit = useUnit();
   const list = useWork(({ work }) => work.draft.alterations);
-  const held = useRef<{ from: Point; by: number; axis: Point }>(undefined);
   const { arranged, view } = drawn;
   const { work } = alteration;
+  const withBy = (by: number): Alteration =>
+    work.kind === 'wedge' ? { ...alteration, work: { ...work, by } } : alteration;
+  const keep = (by: number): void => {
+    change(changeAlteration(alteration.id, () => withBy(by)));
+  };
+  const pulled = ({ by, axis }: HeldWedge, { from, to }: Pull): number => {
+    const spot = (p: Point): Point => toPanel(fromScreen(p, view), arranged[panel]);
+    return pulledTo(by, dot(subtract(spot(to), spot(from)), axis), handStep(unit, true));
+  };
+  const { on } = useDrag<HeldWedge>({
+    move: (wedge, pull) => {
+      const by = pulled(wedge, pull);
+      change(tryAlterations(list.map((a) => (a.id === alteration.id ? withBy(by) : a))));
+    },
+    drop: (wedge, pull) => {
+      keep(pulled(wedge, pull));
+    },
+    giveUp: () => {
+      change(tryAlterations(undefined));
+    },
+  });
   if (work.kind !== 'wedge') return null;
   const [p, , , opened] = mark.points;
   if (!p || !opened) return null;
   const at = toScreen(toBoard(opened, arranged[panel]), view);
   const apart = subtract(opened, p);
   const axis = unitOf({ x: apart.x * Math.sign(work.by || 1), y: apart.y * Math.sign(work.by || 1) });
-  const withBy = (by: number): Alteration => ({ ...alteration, work: { ...work, by } });
-  const panelPoint = (event: PointerEvent): Point =>
-    toPanel(fromScreen({ x: event.clientX, y: event.clientY }, view), arranged[panel]);
-  const keep = (by: number): void => {
-    change(changeAlteration(alteration.id, () => withBy(by)));
-  };
   return (
     <g
       className={`handle piece-${panel}`}
@@ -82,28 +105,7 @@ function WedgeHandle({
       aria-valuetext={sayAlteration(work, unit)}
       data-handle="wedge"
       transform={`translate(${at.x} ${at.y})`}
-      onPointerDown={(event) => {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        held.current = { from: panelPoint(event), by: work.by, axis };
-      }}
-      onPointerMove={(event) => {
-        if (!held.current) return;
-        const gone = dot(subtract(panelPoint(event), held.current.from), held.current.axis);
-        const by = pulledTo(held.current.by, gone, handStep(unit, true));
-        change(tryAlterations(list.map((a) => (a.id === alteration.id ? withBy(by) : a))));
-      }}
-      onPointerUp={(event) => {
-        if (!held.current) return;
-        const gone = dot(subtract(panelPoint(event), held.current.from), held.current.axis);
-        const by = pulledTo(held.current.by, gone, handStep(unit, true));
-        held.current = undefined;
-        keep(by);
-      }}
-      onPointerCancel={() => {
-        held.current = undefined;
-        change(tryAlterations(undefined));
-      }}
+      {...on(() => ({ by: work.by, axis }))}
       onKeyDown={(event) => {
         const step = handStep(unit, event.shiftKey);
         const by = { ArrowUp: step, ArrowRight: step, ArrowDown: -step, ArrowLeft: -step }[event.key];
@@ -119,11 +121,11 @@ function WedgeHandle({
   );
 }
 
-interface Drag {
+/** A seam, a point or a dart in the hand, and the board as it lay when it was taken. */
+interface HeldSeam {
   readonly hold: Hold;
   readonly from: Point;
-  readonly to: Point;
-  readonly work: AlterationWork | undefined;
+  readonly lying: Drawn;
 }
 
 /** Hands on the piece at True: the tool's drag makes an alteration, shown at once and kept when let go. */
@@ -132,34 +134,15 @@ function ToolLayer({ drawn }: { drawn: Drawn }) {
   const change = useChange();
   const unit = useUnit();
   const list = useWork(({ work }) => work.draft.alterations);
-  const [drag, setDrag] = useState<Drag>();
-  // The piece is measured as it lay when it was taken hold of.
-  const lying = useRef(drawn);
+  const [pulled, setPulled] = useState<{ readonly to: Point; readonly work: AlterationWork | undefined }>();
   const { view, size } = drawn;
-
-  useEffect(() => {
-    if (!tool) return;
-    const escape = (event: KeyboardEvent): void => {
-      if (event.key !== 'Escape' || (!drag && event.target instanceof HTMLInputElement)) return;
-      event.stopPropagation();
-      change(tryAlterations(undefined));
-      if (drag) setDrag(undefined);
-      else set({ tool: undefined });
-    };
-    window.addEventListener('keydown', escape, true);
-    return () => {
-      window.removeEventListener('keydown', escape, true);
-    };
-  }, [tool, drag, change, set]);
-
-  if (!tool) return null;
-  const board = (event: PointerEvent<SVGRectElement>): Point => {
-    const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
-    return fromScreen({ x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) }, view);
-  };
   const reach = REACH / view.scale;
-  const workFor = (at: Point, hold: Hold, from: Point): AlterationWork | undefined => {
-    const { draft, arranged } = lying.current;
+  const placeOf = ({ from }: HeldSeam, pull: Pull): Point =>
+    add(from, scale(subtract(pull.to, pull.from), 1 / view.scale));
+  // The piece is measured as it lay when it was taken hold of.
+  const workFor = ({ hold, from, lying }: HeldSeam, at: Point): AlterationWork | undefined => {
+    const { draft, arranged } = lying;
+    if (!tool) return undefined;
     if (tool === 'cut') {
       const to = holdAt(draft.block, arranged, at, reach);
       return to && cutBetween(hold, to);
@@ -167,6 +150,52 @@ function ToolLayer({ drawn }: { drawn: Drawn }) {
     const place = arranged[hold.panel];
     const by = subtract(toPanel(at, place), toPanel(from, place));
     return workOfDrag(tool, draft.block[hold.panel], hold, by, handStep(unit, true));
+  };
+  const letLie = (): void => {
+    setPulled(undefined);
+    change(tryAlterations(undefined));
+  };
+  const { held, on } = useDrag<HeldSeam>({
+    move: (seam, pull) => {
+      const to = placeOf(seam, pull);
+      const work = workFor(seam, to);
+      setPulled({ to, work });
+      if (tool !== 'cut') change(tryAlterations(work ? [...list, newAlteration(work)] : undefined));
+    },
+    drop: (seam, pull) => {
+      const work = workFor(seam, placeOf(seam, pull));
+      if (!work) {
+        letLie();
+        return;
+      }
+      setPulled(undefined);
+      const alteration = newAlteration(work);
+      change(addAlterations([alteration]));
+      useBoard.getState().set({ alteration: alteration.id });
+      if (tool === 'cut') set({ tool: undefined });
+    },
+    giveUp: letLie,
+  });
+
+  useKeys(
+    tool && {
+      Escape: () => {
+        letLie();
+        set({ tool: undefined });
+      },
+    },
+    { first: true },
+  );
+
+  if (!tool) return null;
+  const take = (event: PointerEvent): HeldSeam | undefined => {
+    const box = (event.currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
+    const at = fromScreen({ x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) }, view);
+    const { draft, arranged } = drawn;
+    const holdOf = tool === 'dart' ? dartHoldAt : holdAt;
+    const hold = holdOf(draft.block, arranged, at, reach);
+    if (hold) setPulled({ to: at, work: undefined });
+    return hold && { hold, from: at, lying: drawn };
   };
   return (
     <>
@@ -176,56 +205,20 @@ function ToolLayer({ drawn }: { drawn: Drawn }) {
         width={size.width}
         height={size.height}
         fill="transparent"
-        onPointerDown={(event) => {
-          const at = board(event);
-          lying.current = drawn;
-          const { draft, arranged } = drawn;
-          const hold =
-            tool === 'dart' ? dartHoldAt(draft.block, arranged, at, reach) : holdAt(draft.block, arranged, at, reach);
-          if (!hold) return;
-          event.stopPropagation();
-          event.currentTarget.setPointerCapture(event.pointerId);
-          setDrag({ hold, from: at, to: at, work: undefined });
-        }}
-        onPointerMove={(event) => {
-          if (!drag) return;
-          event.stopPropagation();
-          const at = board(event);
-          const work = workFor(at, drag.hold, drag.from);
-          setDrag({ ...drag, to: at, work });
-          if (tool !== 'cut') change(tryAlterations(work ? [...list, newAlteration(work)] : undefined));
-        }}
-        onPointerUp={(event) => {
-          if (!drag) return;
-          event.stopPropagation();
-          const work = workFor(board(event), drag.hold, drag.from);
-          setDrag(undefined);
-          if (!work) {
-            change(tryAlterations(undefined));
-            return;
-          }
-          const alteration = newAlteration(work);
-          change(addAlterations([alteration]));
-          useBoard.getState().set({ alteration: alteration.id });
-          if (tool === 'cut') set({ tool: undefined });
-        }}
-        onPointerCancel={() => {
-          setDrag(undefined);
-          change(tryAlterations(undefined));
-        }}
+        {...on(take)}
       />
-      {drag && tool === 'cut' && (
+      {held && pulled && tool === 'cut' && (
         <line
           className="alter-cut"
           pointerEvents="none"
-          x1={toScreen(drag.from, view).x}
-          y1={toScreen(drag.from, view).y}
-          x2={toScreen(drag.to, view).x}
-          y2={toScreen(drag.to, view).y}
+          x1={toScreen(held.from, view).x}
+          y1={toScreen(held.from, view).y}
+          x2={toScreen(pulled.to, view).x}
+          y2={toScreen(pulled.to, view).y}
         />
       )}
-      {drag?.work && (
-        <Tag at={toScreen(drag.to, view)} size={size} lines={sayAlteration(drag.work, unit).split(', ')} />
+      {pulled?.work && (
+        <Tag at={toScreen(pulled.to, view)} size={size} lines={sayAlteration(pulled.work, unit).split(', ')} />
       )}
     </>
   );

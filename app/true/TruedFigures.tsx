@@ -10,7 +10,7 @@ export function ToldChecks({ title, checks }: { title: string; checks: readonly 
   return (
     <section aria-label={title}>
       <h4>{title}</h4>
-      <ul className="found">
+      <ul className="trued-list">
         {checks.map((check) => (
           <li key={check.id} data-told={check.id}>
             <span className="verdict" data-verdict={check.verdict} aria-hidden="true">

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { pathLength } from '../../core/geometry/index.js';
 import { walkFrom, type SeamWalk } from '../../core/walk/index.js';
+import { useKeys } from '../shared/use-keys.js';
 
 /** How fast a seam walks when it is played, in mm a second. */
 const PACE = 220;
@@ -58,28 +59,17 @@ export function useWalking(seam: SeamWalk | undefined): Walking {
     setAsked(!playing);
   };
 
-  useEffect(() => {
-    const stops = walk?.stops.map((s) => s.first) ?? [];
-    const key = (event: KeyboardEvent): void => {
-      if (event.target instanceof HTMLInputElement || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.target instanceof SVGElement || event.target instanceof HTMLSelectElement) return;
-      const go = {
-        n: stops.find((s) => s > length + 0.5) ?? most,
-        p: [...stops].reverse().find((s) => s < length - 0.5) ?? 0,
-        Home: 0,
-        End: most,
-      }[event.key];
-      if (go !== undefined) {
-        setGone(go);
-        setAsked(false);
-      } else if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) play();
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', key);
-    return () => {
-      window.removeEventListener('keydown', key);
-    };
+  const stops = walk?.stops.map((s) => s.first) ?? [];
+  const goTo = (to: number) => (): void => {
+    setGone(to);
+    setAsked(false);
+  };
+  useKeys({
+    n: goTo(stops.find((s) => s > length + 0.5) ?? most),
+    p: goTo([...stops].reverse().find((s) => s < length - 0.5) ?? 0),
+    Home: goTo(0),
+    End: goTo(most),
+    Space: play,
   });
 
   return {
@@ -88,8 +78,7 @@ export function useWalking(seam: SeamWalk | undefined): Walking {
     playing,
     walk,
     goTo: (to) => {
-      setGone(to);
-      setAsked(false);
+      goTo(to)();
     },
     play,
     begin: (label) => {

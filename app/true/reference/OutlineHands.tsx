@@ -1,5 +1,5 @@
-import { useEffect, useMemo, useState, type PointerEvent } from 'react';
-import type { Point } from '../../../core/geometry/index.js';
+import { useMemo, type PointerEvent } from 'react';
+import { add, scale, subtract, type Point } from '../../../core/geometry/index.js';
 import type { PanelName } from '../../../core/method/index.js';
 import { cutStretch, stretchAt, type Reference } from '../../../core/reference/index.js';
 import { formatLength } from '../../../core/units/index.js';
@@ -9,6 +9,8 @@ import type { Drawn } from '../../board/drawn-board.js';
 import { useBoard } from '../../board/board-store.js';
 import { Tag } from '../../board/Tag.js';
 import { fromScreen, toScreen } from '../../board/view.js';
+import type { Pull } from '../../shared/drag.js';
+import { useDrag } from '../../shared/use-drag.js';
 import { changeReference, layReference } from '../../store/reference-work.js';
 import { useChange } from '../../store/work-context.js';
 import {
@@ -31,6 +33,14 @@ export interface ChosenStretch {
   readonly stretch: number;
 }
 
+/** An outline in the hand: by which tool, where it was taken, and how it lay. */
+interface HeldOutline {
+  readonly tool: 'move' | 'turn';
+  readonly panel: PanelName;
+  readonly from: Point;
+  readonly lying: Reference;
+}
+
 interface OutlineHandsProps {
   readonly reference: Reference;
   readonly drawn: Drawn;
@@ -49,55 +59,56 @@ export function OutlineHands(props: OutlineHandsProps) {
   const change = useChange();
   const trial = useBoard((s) => s.referenceTrial);
   const set = useBoard((s) => s.set);
-  const [drag, setDrag] = useState<{ panel: PanelName; from: Point; lying: Reference }>();
   const outlines = useMemo(() => outlinesOf(trial ?? reference), [trial, reference]);
   const reach = REACH / view.scale;
 
-  useEffect(() => {
-    if (!drag) return;
-    const escape = (event: KeyboardEvent): void => {
-      if (event.key !== 'Escape') return;
-      event.stopPropagation();
-      setDrag(undefined);
-      set({ referenceTrial: undefined });
-    };
-    window.addEventListener('keydown', escape, true);
-    return () => {
-      window.removeEventListener('keydown', escape, true);
-    };
-  }, [drag, set]);
-
-  const boardPoint = (event: PointerEvent<SVGRectElement>): Point => {
-    const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
+  const boardPoint = (event: PointerEvent): Point => {
+    const box = (event.currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
     return fromScreen({ x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) }, view);
   };
+  const letLie = (): void => {
+    set({ referenceTrial: undefined });
+  };
+  const draggedTo = ({ tool: by, panel, from, lying }: HeldOutline, pull: Pull): Reference => {
+    const to = add(from, scale(subtract(pull.to, pull.from), 1 / view.scale));
+    return draggedReference(lying, by, panel, draft.block, arranged, from, to);
+  };
+  const { on } = useDrag<HeldOutline>({
+    move: (held, pull) => {
+      set({ referenceTrial: draggedTo(held, pull) });
+    },
+    drop: (held, pull) => {
+      change(layReference(draggedTo(held, pull)));
+      letLie();
+    },
+    giveUp: letLie,
+  });
   const shown = outlines[chosen?.panel ?? 'front'].find((s) => s.index === chosen?.index);
   const stretch = chosen && shown?.stretches[chosen.stretch];
   const screen = ({ panel, place }: OnOutline): Point => toScreen(toBoard(place.at, arranged[panel]), view);
   const [first, second] = taken;
   const reading = first && second ? measured(outlines, arranged, first, second) : undefined;
 
-  const press = (at: Point, event: PointerEvent<SVGRectElement>): void => {
+  /** What a press takes hold of to move or turn; a press of another tool does its work at once. */
+  const press = (event: PointerEvent): HeldOutline | undefined => {
+    const at = boardPoint(event);
     if (tool === 'move' || tool === 'turn') {
       const panel = outlineHeldAt(outlines, arranged, at, reach);
-      if (!panel) return;
-      event.stopPropagation();
-      event.currentTarget.setPointerCapture(event.pointerId);
-      setDrag({ panel, from: at, lying: reference });
-      onPanel(panel);
-      return;
+      if (panel) onPanel(panel);
+      return panel && { tool, panel, from: at, lying: reference };
     }
-    const on = onOutlineAt(outlines, arranged, at, reach);
-    if (!on) return;
+    const taking = onOutlineAt(outlines, arranged, at, reach);
+    if (!taking) return undefined;
     event.stopPropagation();
-    onPanel(on.panel);
-    const shape = outlines[on.panel].find((s) => s.index === on.place.index);
-    if (!shape) return;
-    if (tool === 'measure') onTake(taken.length === 1 ? [...taken, on] : [on]);
+    onPanel(taking.panel);
+    const shape = outlines[taking.panel].find((s) => s.index === taking.place.index);
+    if (!shape) return undefined;
+    if (tool === 'measure') onTake(taken.length === 1 ? [...taken, taking] : [taking]);
     else if (tool === 'divide') {
-      change(changeReference((r) => cutStretch(r, shape.index, on.place.length / shape.length)));
+      change(changeReference((r) => cutStretch(r, shape.index, taking.place.length / shape.length)));
       onChoose(undefined);
-    } else onChoose({ panel: on.panel, index: shape.index, stretch: stretchAt(shape, on.place.length) });
+    } else onChoose({ panel: taking.panel, index: shape.index, stretch: stretchAt(shape, taking.place.length) });
+    return undefined;
   };
 
   return (
@@ -108,28 +119,7 @@ export function OutlineHands(props: OutlineHandsProps) {
         width={size.width}
         height={size.height}
         fill="transparent"
-        onPointerDown={(event) => {
-          press(boardPoint(event), event);
-        }}
-        onPointerMove={(event) => {
-          if (!drag || (tool !== 'move' && tool !== 'turn')) return;
-          event.stopPropagation();
-          const to = boardPoint(event);
-          set({
-            referenceTrial: draggedReference(drag.lying, tool, drag.panel, draft.block, arranged, drag.from, to),
-          });
-        }}
-        onPointerUp={(event) => {
-          if (!drag) return;
-          event.stopPropagation();
-          setDrag(undefined);
-          if (trial) change(layReference(trial));
-          set({ referenceTrial: undefined });
-        }}
-        onPointerCancel={() => {
-          setDrag(undefined);
-          set({ referenceTrial: undefined });
-        }}
+        {...on(press)}
       />
       {stretch && chosen && stretch.path.length > 0 && (
         <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`} pointerEvents="none">

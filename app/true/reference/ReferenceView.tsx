@@ -6,6 +6,7 @@ import { compareReference, largestFirst, type ReferenceFigure } from '../../../c
 import type { Drawn } from '../../board/drawn-board.js';
 import { arrange } from '../../board/arrange.js';
 import { useBoard } from '../../board/board-store.js';
+import { useKeys } from '../../shared/use-keys.js';
 import { ViewHead } from '../../shared/ViewHead.js';
 import { usePreferences } from '../../store/preferences.js';
 import { useComputed, useTape, useUnit, useWork } from '../../store/work-context.js';
@@ -60,19 +61,19 @@ export function ReferenceView({ board }: ReferenceViewProps) {
   const walk = useOutlineWalk(part === 'walk' ? reference : undefined, block);
   const arranged = useMemo(() => block && arrange(block, arrangement), [block, arrangement]);
 
-  useEffect(() => {
-    const escape = (event: KeyboardEvent): void => {
-      if (event.key !== 'Escape' || event.target instanceof HTMLInputElement) return;
+  useKeys({
+    Escape: () => {
       setTool(undefined);
       setTaken([]);
       setChosen(undefined);
-    };
-    window.addEventListener('keydown', escape);
-    return () => {
-      window.removeEventListener('keydown', escape);
+    },
+  });
+  useEffect(
+    () => () => {
       set({ referenceTrial: undefined });
-    };
-  }, [set]);
+    },
+    [set],
+  );
 
   if (!block || !arranged) return <p className="quiet">Enter the four measurements first.</p>;
   const [first, second] = taken;
