@@ -2,7 +2,6 @@ import { useMemo } from 'react';
 import { boxOf, flatten, type Box, type Point } from '../../core/geometry/index.js';
 import { sizePen, type NestPart } from '../../core/nest/index.js';
 import { pathData } from '../../formats/index.js';
-import '../compare/compare.css';
 
 /** Room about what is drawn, as a share of its height, and between two parts, in mm. */
 const MARGIN = 0.03;

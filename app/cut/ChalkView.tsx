@@ -22,7 +22,7 @@ import { SketchDrawing } from '../shared/sheets/SketchDrawing.js';
 import { useChalkSheet, useSheetSource } from './use-sheets.js';
 import { useTicks } from '../shared/sheets/use-ticks.js';
 import './cut.css';
-import '../steps/steps.css';
+import '../shared/step-list.css';
 
 const LINES = [
   ['cut', 'Cut lines'],

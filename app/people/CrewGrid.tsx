@@ -12,7 +12,7 @@ import { exactFigure, formatFigure, tapeFor, type Unit } from '../../core/units/
 import { withFractions } from '../shared/fractions.js';
 import type { RoomId } from '../store/rooms.js';
 import { FIGURE_COLUMNS, WRITABLE, type CrewField, type CrewLine } from './crew-rows.js';
-import './people.css';
+import '../shared/crew-grid.css';
 
 /** A figure as it is put into the cell to be changed: exact, in the unit of the table. */
 const editable = (mm: number | undefined, unit: Unit): string => (mm === undefined ? '' : exactFigure(mm, unit));

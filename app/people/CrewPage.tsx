@@ -32,6 +32,7 @@ import {
 } from './crew-rows.js';
 import { CrewGrid } from './CrewGrid.js';
 import { ImportPeople } from './ImportPeople.js';
+import '../shared/crew-grid.css';
 import './people.css';
 
 const newId = (): string => crypto.randomUUID();

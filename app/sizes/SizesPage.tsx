@@ -16,7 +16,7 @@ import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { ChartTable } from './ChartTable.js';
 import { ImportChart } from './ImportChart.js';
-import '../people/people.css';
+import '../shared/crew-grid.css';
 
 const newId = (): string => crypto.randomUUID();
 

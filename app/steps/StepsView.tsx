@@ -15,6 +15,7 @@ import { useComputed, useUnit, useWork } from '../store/work-context.js';
 import { StepDrawing } from './StepDrawing.js';
 import { StepPicture } from '../shared/StepPicture.js';
 import { useSteps } from './steps-store.js';
+import '../shared/step-list.css';
 import './steps.css';
 
 /** How long a step stands while the steps are played, in ms. */
