@@ -17,6 +17,7 @@ import './board.css';
 const BoardMessage = lazy(() => import('./BoardMessage.js').then((m) => ({ default: m.BoardMessage })));
 const BoardFoot = lazy(() => import('./BoardFoot.js').then((m) => ({ default: m.BoardFoot })));
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
+const LineVerbs = lazy(() => import('./LineVerbs.js').then((m) => ({ default: m.LineVerbs })));
 const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
 const LegSwitch = lazy(() => import('./LegSwitch.js').then((m) => ({ default: m.LegSwitch })));
 const Lens = lazy(() => import('./Lens.js').then((m) => ({ default: m.Lens })));
@@ -68,7 +69,7 @@ export function Board({ layers, children }: BoardProps) {
   const navigation = useNavigation(svg, drawn?.view);
   const hand = useHand(svg, drawn, navigation);
   const refusal = useComputed((c) => c.refusals[0]);
-  const { tool, taken, legend, set } = useBoard();
+  const { tool, taken, legend, verbs, set } = useBoard();
   const finger = useLens((s) => s.at !== undefined);
   const worked = drawn?.draft.worked;
   const sliders = worked?.settings.filter((s) => s.slider) ?? [];
@@ -100,7 +101,7 @@ export function Board({ layers, children }: BoardProps) {
       >
         {drawn && (
           <>
-            <g id="board-lines">
+            <g id="board-lines" className="drawing">
               <FrameLines
                 levels={drawn.draft.block.levels}
                 view={drawn.view}
@@ -128,6 +129,7 @@ export function Board({ layers, children }: BoardProps) {
         {drawn?.draft.legs && <LegSwitch />}
         {worked && sliders.length > 0 && <BoardSliders worked={worked} settings={sliders} />}
         {legend && <Legend />}
+        {drawn && verbs && <LineVerbs drawn={drawn} />}
       </Suspense>
       {refusal && (
         <Suspense fallback={undefined}>

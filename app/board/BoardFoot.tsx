@@ -2,6 +2,7 @@ import { lazy, memo, Suspense, useState, type ReactNode } from 'react';
 import { useBoard } from './board-store.js';
 import { scaleWords, useView, zoomView, type ScreenSize, type View } from './view.js';
 
+const LinesMenu = lazy(() => import('./LinesMenu.js').then((m) => ({ default: m.LinesMenu })));
 const ShownMenu = lazy(() => import('./ShownMenu.js').then((m) => ({ default: m.ShownMenu })));
 
 function Verb({
@@ -40,6 +41,7 @@ export const BoardFoot = memo(function BoardFoot({
   const setView = useView((s) => s.setView);
   const { tool, legend, levelShown, set } = useBoard();
   const [anchor, setAnchor] = useState<HTMLElement>();
+  const [lines, setLines] = useState<HTMLElement>();
   const zoom = (factor: number): void => {
     if (view && size) setView(zoomView(view, factor, { x: size.width / 2, y: size.height / 2 }));
   };
@@ -61,6 +63,7 @@ export const BoardFoot = memo(function BoardFoot({
       >
         Level line
       </Verb>
+      <Verb on={setLines}>Lines</Verb>
       <Verb on={setAnchor}>What is shown</Verb>
       <Verb
         pressed={legend}
@@ -96,6 +99,14 @@ export const BoardFoot = memo(function BoardFoot({
         Show all
       </Verb>
       <Suspense fallback={undefined}>
+        {lines && (
+          <LinesMenu
+            anchor={lines}
+            onClose={() => {
+              setLines(undefined);
+            }}
+          />
+        )}
         {anchor && (
           <ShownMenu
             anchor={anchor}

@@ -41,7 +41,7 @@ export const FrameLines = memo(function FrameLines({ levels, view, size, tape, e
       {lines.map(({ name, label, mm, y, textY }) => (
         <g key={name}>
           <line className="frame-line" x1={RULER} x2={size.width} y1={y} y2={y} />
-          <text className="frame-name halo" x={RULER + 6} y={textY}>
+          <text className="frame-name halo" data-level-name={name} x={RULER + 6} y={textY}>
             {size.width < NARROW ? label.replace(' line', '') : label}{' '}
             {name === 'waistLevel'
               ? ''

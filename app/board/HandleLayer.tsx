@@ -7,6 +7,7 @@ import type { Pull } from '../shared/drag.js';
 import { takeLine } from '../shared/line-in-hand.js';
 import { useDrag } from '../shared/use-drag.js';
 import { type HandValues } from '../store/open-work.js';
+import { usePreferences } from '../store/preferences.js';
 import { giveBack, previewByHand, setByHand } from '../store/work-changes.js';
 import { useChange } from '../store/work-context.js';
 import { toBoard, toPanel, type Placement } from './arrange.js';
@@ -23,6 +24,9 @@ interface HandleLayerProps {
   readonly tape: Tape;
   readonly refused: boolean;
 }
+
+/** The handle at which a first drag is invited. */
+const INVITED = 'crotch';
 
 const DOES: Record<Handle['does'], string> = {
   across: 'M-8 0H8M-8 0l3.5 -3.5M-8 0l3.5 3.5M8 0l-3.5 -3.5M8 0l-3.5 3.5',
@@ -46,6 +50,7 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
   };
   const { held, on } = useDrag<Handle>({
     move: (handle, pull) => {
+      if (!dragged) usePreferences.getState().set({ dragged: true });
       change(previewByHand(valuesAt(handle, pull)));
     },
     drop: (handle, pull) => {
@@ -56,6 +61,8 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
     giveUp: letLie,
   });
   const heldId = held?.id;
+  const dragged = usePreferences((p) => p.dragged);
+  const invited = dragged ? undefined : handles.find((h) => h.id === INVITED);
 
   const figureOf = (name: ParameterName): string => {
     const value = draft.worked[inHand][name];
@@ -94,7 +101,9 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
     const by = { x: (place.mirrored ? -way.x : way.x) * step, y: way.y * step };
     const to = add(handle.at, scale(by, handle.ofStep));
     const values = handle.drag(to, { step, modified: event.ctrlKey || event.altKey });
-    if (Object.keys(values).length > 0) change(setByHand(values));
+    if (Object.keys(values).length === 0) return;
+    usePreferences.getState().set({ dragged: true });
+    change(setByHand(values));
   };
 
   const shown = handles.find((h) => h.id === heldId);
@@ -110,6 +119,7 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
             className="handle"
             data-handle={`${inHand}.${handle.id}`}
             data-held={heldId === handle.id}
+            data-invited={handle === invited}
             transform={`translate(${at.x} ${at.y})`}
             tabIndex={0}
             role="slider"
@@ -140,6 +150,13 @@ export function HandleLayer({ draft, place, view, size, tape, refused }: HandleL
           </g>
         );
       })}
+      {invited && !shown && (
+        <Tag
+          at={toScreen(toBoard(invited.at, place), view)}
+          lines={['Take this point and pull it', 'every figure follows']}
+          size={size}
+        />
+      )}
       {shown && <Tag at={toScreen(toBoard(shown.at, place), view)} lines={tell(shown)} size={size} />}
     </g>
   );

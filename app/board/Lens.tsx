@@ -6,6 +6,8 @@ const RADIUS = 64;
 const LARGER = 1.8;
 /** How far its middle stands above the finger, in pixels. */
 const ABOVE = 112;
+/** How far beside it, where there is no room above: clear of the figures at the point. */
+const BESIDE = 140;
 
 interface LensProps {
   readonly size: ScreenSize;
@@ -20,8 +22,11 @@ export function Lens({ size, of }: LensProps) {
   const within = (value: number, most: number): number => Math.min(most - RADIUS, Math.max(RADIUS, value));
   // Where there is no room above the finger it stands beside it.
   const above = at.y - ABOVE >= RADIUS;
-  const beside = at.x > size.width / 2 ? -ABOVE : ABOVE;
-  const middle = { x: within(at.x + (above ? 0 : beside), size.width), y: within(at.y - ABOVE, size.height) };
+  const beside = at.x > size.width / 2 ? -BESIDE : BESIDE;
+  const middle = {
+    x: within(at.x + (above ? 0 : beside), size.width),
+    y: within(at.y - (above ? ABOVE : 0), size.height),
+  };
   return (
     <g className="lens" data-lens pointerEvents="none" aria-hidden>
       <clipPath id="lens-glass">

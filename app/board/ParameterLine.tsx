@@ -1,3 +1,4 @@
+import NativeSelect from '@mui/material/NativeSelect';
 import { memo, useCallback, useId } from 'react';
 import {
   lineLabel,
@@ -71,9 +72,8 @@ const Line = memo(function Line({ name, label, value, source, sum, unit, problem
         />
       )}
       {kind === 'place' && (
-        <select
-          id={id}
-          className="text-field"
+        <NativeSelect
+          inputProps={{ id }}
           value={typeof value === 'number' ? 'hand' : value}
           onChange={(event) => {
             put(event.target.value as DartPlace);
@@ -85,7 +85,7 @@ const Line = memo(function Line({ name, label, value, source, sum, unit, problem
             </option>
           ))}
           {typeof value === 'number' && <option value="hand">As placed</option>}
-        </select>
+        </NativeSelect>
       )}
       <SourceMark source={source} label={label} onGiveBack={back} />
       {problem !== undefined && kind !== 'length' && <p className="problem">{problem}</p>}

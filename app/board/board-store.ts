@@ -3,6 +3,7 @@ import type { CheckGroupId, CheckId } from '../../core/check/index.js';
 import type { EdgeName } from '../../core/draft/index.js';
 import type { Levels, PanelName } from '../../core/method/index.js';
 import type { Point } from '../../core/geometry/index.js';
+import type { BoardLine } from './line-verbs.js';
 import type { Reference } from '../../core/reference/index.js';
 
 /** An edge of a panel. */
@@ -15,6 +16,14 @@ export interface EdgeRef {
 export interface TakenPoint {
   readonly at: Point;
   readonly on: (EdgeRef & { readonly length: number }) | undefined;
+}
+
+/** A line whose verbs are asked for: where it was pressed, on the board and on the screen. */
+export interface AskedVerbs {
+  readonly line: BoardLine;
+  /** In pixels from the board's corner; nothing where it was picked from a list. */
+  readonly at: Point | undefined;
+  readonly screen: Point;
 }
 
 /** What is lit on board and tape: pointed at on either side. */
@@ -35,6 +44,7 @@ interface BoardState {
   /** The points taken with the measuring tool: none, one or two. */
   readonly taken: readonly TakenPoint[];
   readonly legend: boolean;
+  readonly verbs: AskedVerbs | undefined;
   /** Whether the level line is out, and where it lies, in mm below the waist line. */
   readonly levelShown: boolean;
   readonly levelAt: number | undefined;
@@ -61,6 +71,7 @@ export const useBoard = create<BoardState>()((set) => ({
   tool: 'hand',
   taken: [],
   legend: false,
+  verbs: undefined,
   levelShown: false,
   levelAt: undefined,
   lit: UNLIT,

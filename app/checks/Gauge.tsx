@@ -27,7 +27,13 @@ export function Gauge({ value, low, high, width = 50 }: Gauged & { readonly widt
         height={4}
         fill="var(--frame)"
       />
-      <path d={`M${x} 0V8`} stroke="var(--text)" strokeWidth={2.5} />
+      <path
+        className="gauge-pointer"
+        d="M0 0V8"
+        style={{ transform: `translateX(${x}px)` }}
+        stroke="var(--text)"
+        strokeWidth={2.5}
+      />
     </svg>
   );
 }

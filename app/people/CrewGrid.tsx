@@ -12,6 +12,7 @@ import { exactFigure, formatFigure, tapeFor, type Unit } from '../../core/units/
 import { withFractions } from '../shared/fractions.js';
 import type { RoomId } from '../store/rooms.js';
 import { FIGURE_COLUMNS, WRITABLE, type CrewField, type CrewLine } from './crew-rows.js';
+import { Standing } from './Standing.js';
 import '../shared/crew-grid.css';
 
 /** A figure as it is put into the cell to be changed: exact, in the unit of the table. */
@@ -67,20 +68,7 @@ function columnsFor(unit: Unit, room: RoomId): GridColDef<CrewLine>[] {
       headerName: 'Stands',
       width: 128,
       valueGetter: (_, line) => (line.missing.length > 0 ? 2 : line.doubts.length > 0 ? 1 : 0),
-      renderCell: ({ row }: GridRenderCellParams<CrewLine>) =>
-        row.missing.length > 0 ? (
-          <span title={`Still to be taken: ${row.missing.map(measurementLabel).join(', ')}`}>
-            <span aria-hidden="true">○</span> {row.missing.length} to take
-          </span>
-        ) : row.doubts.length > 0 ? (
-          <span className="doubtful" title={row.doubts.map((d) => d.sentence).join(' ')}>
-            <span aria-hidden="true">!</span> doubtful
-          </span>
-        ) : (
-          <span>
-            <span aria-hidden="true">✓</span> complete
-          </span>
-        ),
+      renderCell: ({ row }: GridRenderCellParams<CrewLine>) => <Standing line={row} />,
     },
     { field: 'date', headerName: 'Measured', width: 112, editable: true, valueGetter: (_, line) => line.set.date },
     ...FIGURE_COLUMNS.map(figure),

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import type { GridRowSelectionModel } from '@mui/x-data-grid';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ClipboardEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -31,6 +32,7 @@ import {
   type CrewLine,
 } from './crew-rows.js';
 import { CrewGrid } from './CrewGrid.js';
+import { CrewRows } from './CrewRows.js';
 import { ImportPeople } from './ImportPeople.js';
 import '../shared/crew-grid.css';
 import './people.css';
@@ -47,6 +49,7 @@ export function CrewPage() {
   const { act, tell, undoRedo, message } = useShelfActs(room, 'crew');
   const unit = usePreferences((p) => p.unit);
   const go = useNavigate();
+  const narrow = useMediaQuery('(max-width: 520px)');
   const [search, setSearch] = useState('');
   const [filter, setFilter] = useState<CrewFilter>('all');
   const [problems, setProblems] = useState<readonly string[]>([]);
@@ -232,24 +235,29 @@ export function CrewPage() {
             {problems.length > MOST_TOLD && <div>and {problems.length - MOST_TOLD} more; all else was taken over.</div>}
           </div>
         )}
-        {shelf.data && (
-          <div className="crew-grid" onPaste={paste}>
-            <CrewGrid
-              rows={shown}
-              unit={unit}
-              room={room}
-              selected={selected}
-              onSelect={setSelected}
-              onWrite={write}
-              onRefuse={refuse}
-              total={all.length}
-            />
-          </div>
+        {shelf.data &&
+          (narrow ? (
+            <CrewRows rows={shown} unit={unit} room={room} selected={selected} onSelect={setSelected} />
+          ) : (
+            <div className="crew-grid" onPaste={paste}>
+              <CrewGrid
+                rows={shown}
+                unit={unit}
+                room={room}
+                selected={selected}
+                onSelect={setSelected}
+                onWrite={write}
+                onRefuse={refuse}
+                total={all.length}
+              />
+            </div>
+          ))}
+        {!narrow && (
+          <p className="quiet">
+            Double-click or press Enter to change a figure; any notation is read. Click a cell and paste rows from a
+            spreadsheet to fill from there; in the name column, rows below the last add people.
+          </p>
         )}
-        <p className="quiet">
-          Double-click or press Enter to change a figure; any notation is read. Click a cell and paste rows from a
-          spreadsheet to fill from there; in the name column, rows below the last add people.
-        </p>
         {making && (
           <GarmentPick
             room={room}

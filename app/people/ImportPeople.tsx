@@ -1,3 +1,4 @@
+import NativeSelect from '@mui/material/NativeSelect';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -112,8 +113,7 @@ export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: Import
           />
           <label>
             Figures are in{' '}
-            <select
-              className="text-field"
+            <NativeSelect
               value={unit}
               onChange={(event) => {
                 const next = event.target.value as Unit;
@@ -126,7 +126,7 @@ export function ImportPeople({ people, unit: ownUnit, onClose, onTaken }: Import
                   {u}
                 </option>
               ))}
-            </select>{' '}
+            </NativeSelect>{' '}
             <span className="quiet">where a column or a cell does not say otherwise</span>
           </label>
         </div>

@@ -1,3 +1,4 @@
+import NativeSelect from '@mui/material/NativeSelect';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -60,8 +61,7 @@ function Picker({
   return (
     <label className="picker">
       {label}{' '}
-      <select
-        className="text-field"
+      <NativeSelect
         value={value}
         onChange={(event) => {
           onChoose(event.target.value);
@@ -72,7 +72,7 @@ function Picker({
             {words}
           </option>
         ))}
-      </select>
+      </NativeSelect>
     </label>
   );
 }

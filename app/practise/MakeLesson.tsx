@@ -1,3 +1,4 @@
+import NativeSelect from '@mui/material/NativeSelect';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { WorkbookContent } from '../../core/kept/index.js';
@@ -49,8 +50,7 @@ export function MakeLesson({ shelf, onBegin, onSave }: MakeLessonProps) {
     <div className="practise-make">
       <label>
         What{' '}
-        <select
-          className="text-field"
+        <NativeSelect
           value={what}
           onChange={(event) => {
             setWhat(event.target.value);
@@ -71,14 +71,13 @@ export function MakeLesson({ shelf, onBegin, onSave }: MakeLessonProps) {
               </option>
             ))}
           </optgroup>
-        </select>
+        </NativeSelect>
       </label>
       {subject === undefined &&
         sheet?.choices.map((choice) => (
           <label key={choice.id}>
             {choice.label}{' '}
-            <select
-              className="text-field"
+            <NativeSelect
               value={chosen[choice.id]}
               onChange={(event) => {
                 setChoices({ ...choices, [choice.id]: event.target.value });
@@ -89,13 +88,12 @@ export function MakeLesson({ shelf, onBegin, onSave }: MakeLessonProps) {
                   {v.label}
                 </option>
               ))}
-            </select>
+            </NativeSelect>
           </label>
         ))}
       <label>
         Figures{' '}
-        <select
-          className="text-field"
+        <NativeSelect
           value={level}
           onChange={(event) => {
             setLevel(event.target.value as FigureLevel);
@@ -106,7 +104,7 @@ export function MakeLesson({ shelf, onBegin, onSave }: MakeLessonProps) {
               {LEVEL_LABELS[l]}
             </option>
           ))}
-        </select>
+        </NativeSelect>
       </label>
       {subject === undefined && (
         <fieldset>

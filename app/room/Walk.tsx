@@ -55,7 +55,7 @@ export function Walk({
             <span>{label}</span>
             {state !== 'untouched' && (
               <span className="mark" data-state={state}>
-                {sign} {word}
+                {sign} <span className="word">{word}</span>
               </span>
             )}
           </Link>

@@ -1,13 +1,10 @@
-import Straighten from '@mui/icons-material/StraightenOutlined';
 import Tune from '@mui/icons-material/TuneOutlined';
-import Architecture from '@mui/icons-material/ArchitectureOutlined';
-import Rule from '@mui/icons-material/RuleOutlined';
-import Checkroom from '@mui/icons-material/CheckroomOutlined';
 import PushPin from '@mui/icons-material/PushPinOutlined';
 import ContentCut from '@mui/icons-material/ContentCutOutlined';
 import { lazy, type ComponentType, type ReactNode } from 'react';
 import type { BoardLayer, Drawn } from '../board/drawn-board.js';
 import { PIECES, PIECES_IN_HAND } from '../board/layers.js';
+import { GarmentIcon, PieceIcon, TapeIcon, WalkedIcon } from '../shared/trade-icons.js';
 import type { RoomId } from '../store/rooms.js';
 
 /** What a view draws on the board, in screen coordinates. */
@@ -54,7 +51,7 @@ export const STATIONS = [
     id: 'measure',
     label: 'Measure',
     key: '1',
-    Icon: Straighten,
+    Icon: TapeIcon,
     Place: lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation }))),
     views: [],
   },
@@ -93,7 +90,7 @@ export const STATIONS = [
     id: 'draft',
     label: 'Draft',
     key: '3',
-    Icon: Architecture,
+    Icon: PieceIcon,
     Bench: lazy(() => import('../board/DraftBench.js').then((m) => ({ default: m.DraftBench }))),
     layers: PIECES_IN_HAND,
     views: [],
@@ -102,7 +99,7 @@ export const STATIONS = [
     id: 'true',
     label: 'True',
     key: '4',
-    Icon: Rule,
+    Icon: WalkedIcon,
     Bench: lazy(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench }))),
     layers: [...PIECES, lazy(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer })))],
     views: [
@@ -138,7 +135,7 @@ export const STATIONS = [
     id: 'finish',
     label: 'Finish',
     key: '5',
-    Icon: Checkroom,
+    Icon: GarmentIcon,
     Place: lazy(() => import('../finish/FinishStation.js').then((m) => ({ default: m.FinishStation }))),
     views: [],
   },

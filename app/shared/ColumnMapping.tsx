@@ -1,3 +1,4 @@
+import NativeSelect from '@mui/material/NativeSelect';
 import { MEASUREMENTS } from '../../core/measure/index.js';
 import type { Column, ColumnMeaning } from '../../formats/csv/index.js';
 import './column-mapping.css';
@@ -32,9 +33,8 @@ export function ColumnMapping({ header, first, columns, onChange }: ColumnMappin
             {header.map((words, i) => (
               <th key={i} scope="col">
                 {words || `Column ${i + 1}`}
-                <select
-                  className="text-field"
-                  aria-label={`What “${words || `column ${i + 1}`}” holds`}
+                <NativeSelect
+                  inputProps={{ 'aria-label': `What “${words || `column ${i + 1}`}” holds` }}
                   value={columns[i]?.meaning ?? 'ignore'}
                   onChange={(event) => {
                     const meaning = event.target.value as ColumnMeaning;
@@ -59,7 +59,7 @@ export function ColumnMapping({ header, first, columns, onChange }: ColumnMappin
                       {label}
                     </option>
                   ))}
-                </select>
+                </NativeSelect>
               </th>
             ))}
           </tr>

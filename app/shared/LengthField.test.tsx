@@ -7,10 +7,12 @@ import type { Unit } from '../../core/units/index.js';
 import { LengthField } from './LengthField.js';
 
 beforeEach(() => {
+  pointerIs('fine');
   vi.useFakeTimers({ shouldAdvanceTime: true });
 });
 afterEach(() => {
   cleanup();
+  vi.unstubAllGlobals();
   vi.useRealTimers();
 });
 
@@ -66,6 +68,11 @@ const rest = (ms: number): void => {
     vi.advanceTimersByTime(ms);
   });
 };
+
+/** The hand taps on a screen, or has a mouse. */
+function pointerIs(kind: 'coarse' | 'fine'): void {
+  vi.stubGlobal('matchMedia', () => ({ matches: kind === 'coarse' }));
+}
 
 describe('the length field', () => {
   it('takes any notation over at Enter, in millimetres, and goes on', async () => {
@@ -152,5 +159,41 @@ describe('the length field', () => {
     fireEvent.click(screen.getByRole('button'));
     expect(field().value).toBe('90');
     expect(field().dataset['typed']).toBe('false');
+  });
+
+  it('offers eighths and the next field where figures are tapped in, and keeps the focus meanwhile', async () => {
+    pointerIs('coarse');
+    const told = vi.fn();
+    render(
+      <>
+        <Kept unit="in" mm={29.5 * 25.4} told={told} />
+        <Kept unit="in" mm={254} told={vi.fn()} />
+      </>,
+    );
+    const [first, second] = screen.getAllByRole<HTMLInputElement>('textbox');
+    const hand = user();
+    expect(screen.queryByRole('toolbar')).toBeNull();
+    await hand.click(first as HTMLInputElement);
+    await screen.findByRole('toolbar');
+    expect(first?.inputMode).toBe('decimal');
+    await hand.click(screen.getByRole('button', { name: 'Add 1/8 in' }));
+    await hand.click(screen.getByRole('button', { name: 'Add 1/4 in' }));
+    expect(document.activeElement).toBe(first);
+    expect(told).not.toHaveBeenCalled();
+    await hand.click(screen.getByRole('button', { name: 'abc' }));
+    expect(first?.inputMode).toBe('text');
+    await hand.click(screen.getByRole('button', { name: 'Next' }));
+    expect(told).toHaveBeenCalledOnce();
+    expect(told.mock.calls[0]?.[0]).toBeCloseTo(29.875 * 25.4, 6);
+    expect(document.activeElement).toBe(second);
+    await hand.tab();
+    expect(screen.queryByRole('toolbar')).toBeNull();
+  });
+
+  it('offers no figure keys to a mouse', async () => {
+    render(<Kept told={vi.fn()} />);
+    await user().click(field());
+    expect(screen.queryByRole('toolbar')).toBeNull();
+    expect(field().inputMode).toBe('text');
   });
 });

@@ -1,6 +1,9 @@
-import { memo, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { lazy, memo, Suspense, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { exactFigure, formatFigure, handStep, readLength, snapTo, tapeFor, type Unit } from '../../core/units/index.js';
 import { fieldFigure, withFractions } from './fractions.js';
+import { withShare } from './number-keys.js';
+
+const NumberKeys = lazy(() => import('./NumberKeys.js').then((m) => ({ default: m.NumberKeys })));
 
 /** Where a shown value comes from. */
 export type FieldSource = 'sheet' | 'hand' | 'estimate' | 'measured';
@@ -25,6 +28,15 @@ interface LengthFieldProps {
 
 /** Typed text is taken over after a pause of this many milliseconds. */
 const PAUSE = 800;
+
+/** True where figures are tapped in on the screen. */
+const tapped = (): boolean => window.matchMedia('(pointer: coarse)').matches;
+
+/** The field after this one, as it stands on the page. */
+function fieldAfter(input: HTMLInputElement): HTMLInputElement | undefined {
+  const fields = [...document.querySelectorAll<HTMLInputElement>('.field input')];
+  return fields[fields.indexOf(input) + 1];
+}
 
 /** A figure that was typed in this unit comes back as it was typed; any other is set to the tape. */
 function shown(mm: number | undefined, unit: Unit, source: FieldSource | undefined): string {
@@ -52,6 +64,9 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
   const [entry, setEntry] = useState<{ readonly text: string; readonly over: number | undefined }>();
   const [wrong, setWrong] = useState<string>();
   const timer = useRef<number>(undefined);
+  const input = useRef<HTMLInputElement>(null);
+  /** The keyboard that the screen offers, while the field has the focus. */
+  const [pad, setPad] = useState<'figures' | 'letters'>();
   // What was typed gives way when the value changes elsewhere: by undo, on the piece, by another field.
   const text = entry && (entry.over === mm || means(entry.text, unit, mm)) ? entry.text : undefined;
   const value = text ?? shown(mm, unit, source);
@@ -86,6 +101,21 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
     if (!leaving) setEntry({ text: typed, over: read.mm });
   };
 
+  const type = (typed: string): void => {
+    setText(typed);
+    setWrong(undefined);
+    window.clearTimeout(timer.current);
+    timer.current = window.setTimeout(() => {
+      commit(typed, false);
+    }, PAUSE);
+  };
+  const next = (): void => {
+    if (!input.current) return;
+    commit(input.current.value, true);
+    if (onNext) onNext();
+    else (fieldAfter(input.current) ?? input.current).focus();
+  };
+
   const step = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key === 'Enter') {
       event.preventDefault();
@@ -111,9 +141,10 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
       <span className="field" data-source={source} data-wrong={trouble !== undefined}>
         <input
           id={id}
+          ref={input}
           value={value}
           data-typed={text !== undefined && !means(text, unit, mm)}
-          inputMode="text"
+          inputMode={pad === 'figures' ? 'decimal' : 'text'}
           autoComplete="off"
           aria-label={props.id === undefined ? label : undefined}
           aria-invalid={trouble !== undefined}
@@ -121,17 +152,13 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
           placeholder={placeholder}
           onFocus={(event) => {
             event.currentTarget.select();
+            if (tapped()) setPad('figures');
           }}
           onChange={(event) => {
-            const typed = event.currentTarget.value;
-            setText(typed);
-            setWrong(undefined);
-            window.clearTimeout(timer.current);
-            timer.current = window.setTimeout(() => {
-              commit(typed, false);
-            }, PAUSE);
+            type(event.currentTarget.value);
           }}
           onBlur={(event) => {
+            setPad(undefined);
             if (text !== undefined) commit(event.currentTarget.value, true);
           }}
           onKeyDown={step}
@@ -139,6 +166,21 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
         <span className="unit" aria-hidden="true">
           {unit}
         </span>
+        {pad !== undefined && (
+          <Suspense fallback={undefined}>
+            <NumberKeys
+              unit={unit}
+              letters={pad === 'letters'}
+              onAdd={(share) => {
+                type(withShare(value, share, unit));
+              }}
+              onLetters={() => {
+                setPad(pad === 'letters' ? 'figures' : 'letters');
+              }}
+              onNext={next}
+            />
+          </Suspense>
+        )}
       </span>
       {trouble !== undefined && (
         <p className="problem" id={`${id}-trouble`} role="alert">

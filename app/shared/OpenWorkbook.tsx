@@ -1,3 +1,4 @@
+import NativeSelect from '@mui/material/NativeSelect';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -79,9 +80,8 @@ function Question({ conflict, side, onChoose }: { conflict: Conflict; side: Side
           {conflict.differs.length > 6 && ` and ${conflict.differs.length - 6} more`}
         </div>
       </div>
-      <select
-        className="text-field"
-        aria-label={`What to keep of ${conflict.about}`}
+      <NativeSelect
+        inputProps={{ 'aria-label': `What to keep of ${conflict.about}` }}
         value={side}
         onChange={(event) => {
           onChoose(event.target.value as Side);
@@ -92,7 +92,7 @@ function Question({ conflict, side, onChoose }: { conflict: Conflict; side: Side
             {words}
           </option>
         ))}
-      </select>
+      </NativeSelect>
     </li>
   );
 }

@@ -1,3 +1,4 @@
+import NativeSelect from '@mui/material/NativeSelect';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -53,8 +54,7 @@ export function ImportChart({ unit: ownUnit, onClose, onTaken }: ImportChartProp
           />
           <label>
             Figures are in{' '}
-            <select
-              className="text-field"
+            <NativeSelect
               value={unit}
               onChange={(event) => {
                 setUnit(event.target.value as Unit);
@@ -65,7 +65,7 @@ export function ImportChart({ unit: ownUnit, onClose, onTaken }: ImportChartProp
                   {u}
                 </option>
               ))}
-            </select>
+            </NativeSelect>
           </label>
           <label>
             Name of the chart{' '}

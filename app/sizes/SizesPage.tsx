@@ -1,3 +1,4 @@
+import NativeSelect from '@mui/material/NativeSelect';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -74,8 +75,7 @@ export function SizesPage() {
         <div className="page-head">
           <label>
             Chart{' '}
-            <select
-              className="text-field"
+            <NativeSelect
               value={chart.id}
               onChange={(event) => {
                 setChartId(event.target.value);
@@ -87,7 +87,7 @@ export function SizesPage() {
                   {c.name}
                 </option>
               ))}
-            </select>
+            </NativeSelect>
           </label>
           <span className="spring" />
           <Button
@@ -154,8 +154,7 @@ export function SizesPage() {
             />
             <label>
               For{' '}
-              <select
-                className="text-field"
+              <NativeSelect
                 value={chart.figure}
                 onChange={(event) => {
                   void put({ ...chart, figure: event.target.value as Figure }, `Changed whom “${chart.name}” is for`);
@@ -166,7 +165,7 @@ export function SizesPage() {
                     {words}
                   </option>
                 ))}
-              </select>
+              </NativeSelect>
             </label>
             <Button
               size="small"

@@ -17,7 +17,7 @@ export function openBook(file: File, here: WorkbookContent, onProgress: (share: 
     'The workbook could not be read',
   );
   return {
-    asked: hand.ask(async (reader) => await reader.read(await file.text(), here, proxy(onProgress))),
+    asked: hand.ask(async (reader) => await reader.read(file, here, proxy(onProgress))),
     merged: (decisions) => hand.ask((reader) => reader.merged(decisions)),
     stop: hand.stop,
   };

@@ -50,6 +50,8 @@ export interface Preferences {
   readonly sections: Readonly<Record<string, string>>;
   /** In which order the shelf stands. */
   readonly shelfOrder: 'changed' | 'person' | 'name';
+  /** A first drag was made on the board: it is invited until then. */
+  readonly dragged: boolean;
   /** When a room was last saved to a file, by the room. */
   readonly savedToFile: Readonly<Record<string, string>>;
   /** What this maker knows of toiles, in the place of what the house has. */
@@ -78,6 +80,7 @@ const DEFAULTS: Preferences = {
   measuringOrder: 'needed',
   sections: {},
   shelfOrder: 'changed',
+  dragged: false,
   savedToFile: {},
   knowledge: undefined,
 };

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useBoard } from '../board/board-store.js';
 import { usePreferences } from '../store/preferences.js';
 import Button from '@mui/material/Button';
@@ -8,6 +8,7 @@ import { BenchSections } from '../shared/BenchSections.js';
 import { useComputed, useWork } from '../store/work-context.js';
 import { AlterationList } from './AlterationList.js';
 import { HandTools } from './HandTools.js';
+import { TOOLS, useTrue } from './true-store.js';
 import './true.css';
 
 const VIEWS = [
@@ -43,6 +44,16 @@ export function TrueBench() {
     const { sections, set } = usePreferences.getState();
     set({ sections: { ...sections, true: 'checks' } });
   }, [asked]);
+  // A line of the board sends here with the tool that works on it.
+  const [query, setQuery] = useSearchParams();
+  const sent = TOOLS.find(([id]) => id === query.get('tool'))?.[0];
+  useEffect(() => {
+    if (sent === undefined) return;
+    const { sections, set } = usePreferences.getState();
+    set({ sections: { ...sections, true: 'hand' } });
+    useTrue.getState().set({ tool: sent });
+    setQuery({}, { replace: true });
+  }, [sent, setQuery]);
   const altered = useWork(({ work }) => work.draft.alterations.length > 0);
   if (!drawn) return <p className="quiet">Enter the four measurements first.</p>;
   return (

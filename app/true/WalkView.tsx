@@ -1,6 +1,7 @@
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useMemo, useState, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
 import type { CheckId } from '../../core/check/index.js';
 import type { Block } from '../../core/draft/index.js';
 import { garmentOf, partOf, partOutline, type Garment } from '../../core/garment/index.js';
@@ -62,7 +63,8 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
   // While a mend is tried on, what it mends stays in sight.
   const checks = useComputed((c) => (c.before ?? c.draft)?.checks);
   const tape = useTape();
-  const [seam, setSeam] = useState<WalkId>('inseam');
+  const [query] = useSearchParams();
+  const [seam, setSeam] = useState<WalkId>(WALKS.find((id) => id === query.get('seam')) ?? 'inseam');
   const garment = useMemo(() => block && garmentOf(block), [block]);
   const sewn = useMemo(() => garment && walkOf(garment, seam), [garment, seam]);
   const pieces = useMemo(() => block && garment && piecesOf(seam, block, garment), [seam, block, garment]);

@@ -6,6 +6,11 @@ import { useKeys } from '../shared/use-keys.js';
 /** How fast a seam walks when it is played, in mm a second. */
 const PACE = 220;
 
+/** Where no motion is wanted, it goes from notch to notch, and rests so long at each, in ms. */
+const REST = 900;
+
+const unmoved = (): boolean => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+
 /** A walk under way. */
 export interface Walking {
   /** The walk from where it was begun. */
@@ -22,6 +27,12 @@ export interface Walking {
   readonly begin: (label: string) => void;
 }
 
+/** The next notch of a walk after, or before, a place; its end, or its beginning, where there is none. */
+export function nextStop(notches: readonly number[], from: number, most: number, back: boolean): number {
+  if (back) return [...notches].reverse().find((s) => s < from - 0.5) ?? 0;
+  return notches.find((s) => s > from + 0.5) ?? most;
+}
+
 /** Walks a seam by play and by keys: N and P from notch to notch, Home and End, Space to walk and stop. */
 export function useWalking(seam: SeamWalk | undefined): Walking {
   const [begun, setBegun] = useState<string>();
@@ -32,10 +43,19 @@ export function useWalking(seam: SeamWalk | undefined): Walking {
   const [asked, setAsked] = useState(false);
   const most = walk && walk.marks.length > 0 ? pathLength(walk.first) : 0;
   const length = Math.min(gone ?? start, most);
+  const notches = useMemo(() => walk?.stops.map((s) => s.first) ?? [], [walk]);
   const playing = asked && (back ? length > 0 : length < most);
 
   useEffect(() => {
     if (!asked) return;
+    if (unmoved()) {
+      const timer = window.setInterval(() => {
+        setGone((was) => nextStop(notches, was ?? start, most, back));
+      }, REST);
+      return () => {
+        window.clearInterval(timer);
+      };
+    }
     let last = performance.now();
     let frame = requestAnimationFrame(function go(now) {
       const by = ((now - last) / 1000) * (back ? -PACE : PACE);
@@ -46,7 +66,7 @@ export function useWalking(seam: SeamWalk | undefined): Walking {
     return () => {
       cancelAnimationFrame(frame);
     };
-  }, [asked, most, back, start]);
+  }, [asked, most, back, start, notches]);
 
   const play = (): void => {
     const [atTop, atEnd] = [length <= 0, length >= most];
@@ -59,14 +79,13 @@ export function useWalking(seam: SeamWalk | undefined): Walking {
     setAsked(!playing);
   };
 
-  const stops = walk?.stops.map((s) => s.first) ?? [];
   const goTo = (to: number) => (): void => {
     setGone(to);
     setAsked(false);
   };
   useKeys({
-    n: goTo(stops.find((s) => s > length + 0.5) ?? most),
-    p: goTo([...stops].reverse().find((s) => s < length - 0.5) ?? 0),
+    n: goTo(nextStop(notches, length, most, false)),
+    p: goTo(nextStop(notches, length, most, true)),
     Home: goTo(0),
     End: goTo(most),
     Space: play,

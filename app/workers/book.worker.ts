@@ -19,8 +19,8 @@ export type Opened =
 
 const reader = {
   /** Reads a file and holds it against what is here; nothing is changed. */
-  read(text: string, here: WorkbookContent, onProgress: (share: number) => void): Opened {
-    const read = readWorkbook(text, (share) => {
+  async read(file: File, here: WorkbookContent, onProgress: (share: number) => void): Promise<Opened> {
+    const read = readWorkbook(await file.text(), (share) => {
       onProgress(share);
     });
     if (!read.ok) return read;

@@ -75,7 +75,9 @@ function Block({ block, sheet }: { block: WrittenBlock; sheet: string }) {
                       {words}
                     </th>
                   ) : (
-                    <td key={i}>{withFractions(words)}</td>
+                    <td key={i} data-head={block.head[i]}>
+                      {withFractions(words)}
+                    </td>
                   ),
                 )}
               </tr>
