@@ -1,5 +1,4 @@
 import { readFile } from 'node:fs/promises';
-import { createRequire } from 'node:module';
 import DxfParser from 'dxf-parser';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from '@cantoo/pdf-lib';
@@ -7,6 +6,7 @@ import { Key } from 'selenium-webdriver';
 import { describe, expect, it } from 'vitest';
 import { resize } from './browser.js';
 import { inRoom } from './harness.js';
+import { faultsOf } from './views.js';
 
 const room = inRoom();
 /** Work on many bodies is waited for so long on a slow machine, in ms. */
@@ -178,7 +178,6 @@ describe('a garment for many', () => {
     await room.visit('/demo/draft/ticket-plain/cut/many');
     await room.press('Everyone in the crew, 8');
     await applied();
-    const axe = await readFile(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
     const looks = [
       ['Each body', '[role=row] .picture'],
       ['Nest', '.nest-drawing'],
@@ -186,15 +185,11 @@ describe('a garment for many', () => {
       ['On cloth', '.lay-all'],
     ] as const;
     const found: string[] = [];
-    await room.driver.executeScript(axe);
     for (const [look, ready] of looks) {
       await room.press(look);
       await room.find(ready);
-      const faults = await room.driver.executeAsyncScript<{ id: string; nodes: { html: string }[] }[]>(
-        // A colour is judged once it has come to rest.
-        'Promise.all(document.getAnimations().filter(a=>a.effect.getComputedTiming().endTime<1e4).map(a=>a.finished.catch(()=>{}))).then(()=>axe.run()).then(r=>arguments[0](r.violations))',
-      );
-      found.push(...faults.map((f) => `${look} ${f.id}: ${f.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`));
+      const faults = await faultsOf(room.driver);
+      found.push(...faults.map((fault) => `${look} ${fault}`));
       await resize(room.driver, 390, 844, true);
       const over = await room.driver.executeScript<number>('return document.documentElement.scrollWidth - innerWidth');
       if (over > 1) found.push(`${look} runs ${over} px off the side`);

@@ -1,6 +1,4 @@
 import { mkdtemp, writeFile } from 'node:fs/promises';
-import { createRequire } from 'node:module';
-import { readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
@@ -11,6 +9,7 @@ import { inputOf, keptOutline, newDraft, newPerson } from '../core/kept/index.js
 import { DEFAULT_SHEET } from '../core/method/index.js';
 import { writeWorkbook } from '../core/workbook/index.js';
 import { inRoom } from './harness.js';
+import { faultsOf, VIEWS } from './views.js';
 
 const room = inRoom();
 
@@ -139,52 +138,6 @@ describe('two windows', () => {
   });
 });
 
-const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-
-interface AxeResult {
-  readonly id: string;
-  readonly impact: string;
-  readonly nodes: readonly { readonly html: string }[];
-}
-
-const VIEWS = [
-  '/',
-  '/demo',
-  '/demo/crew',
-  '/demo/sizes',
-  '/demo/practise',
-  '/demo/practise/extension',
-  '/demo/practise/wrong-tape',
-  '/demo/practise/own?method=quarter-and-half&level=eighths&ask=curves',
-  '/demo/forms?people=cellist&unit=cm',
-  '/demo/person/lead-puppeteer/history',
-  '/demo/person/apprentice',
-  '/demo/draft/cook-kitchen/measure',
-  '/demo/draft/cook-copy/measure',
-  '/demo/draft/cook-kitchen/choose',
-  '/demo/draft/cook-kitchen/choose/advise',
-  '/demo/draft/cook-kitchen/choose/compare',
-  '/demo/draft/cook-kitchen/choose/steps',
-  '/demo/draft/cook-kitchen/choose/sheet',
-  '/demo/draft/cook-kitchen/draft',
-  '/demo/draft/lamp-plain/true',
-  '/demo/draft/lamp-plain/true/it',
-  '/demo/draft/lamp-plain/true/walk',
-  '/demo/draft/lamp-plain/true/report',
-  '/demo/draft/puppeteer-black/true/curve',
-  '/demo/draft/cook-copy/true/outline',
-  '/demo/draft/lamp-plain/true/outline',
-  '/demo/draft/cellist-dress/finish',
-  '/demo/draft/lamp-leggings/finish',
-  '/demo/draft/cook-kitchen/cut',
-  '/demo/draft/cellist-dress/cut/chalk',
-  '/demo/draft/cellist-dress/cut/lay',
-  '/demo/draft/rigger-work/toile',
-  '/demo/draft/cellist-dress/cut/ready',
-  '/demo/draft/cellist-dress/cut/make',
-  '/demo/draft/cellist-dress/cut/spec',
-];
-
 /** Looking at every view takes longer than a journey, on a slow machine. */
 const ALL_VIEWS_MS = 600_000;
 
@@ -229,13 +182,10 @@ describe('for everyone', () => {
           `${view} is empty`,
           async () => (await room.driver.findElements({ css: 'svg polygon, svg path, .MuiDataGrid-row' })).length > 0,
         );
-        await room.driver.executeScript(axeSource);
-        const faults = await room.driver.executeAsyncScript<AxeResult[]>(
-          // What the theme changes is contrast: all else was looked at in the light one.
-          `axe.run(${theme === 'light' ? '' : '{ runOnly: ["color-contrast"] }'}).then(r=>arguments[0](r.violations))`,
-        );
+        // What the theme changes is contrast: all else was looked at in the light one.
+        const faults = await faultsOf(room.driver, theme === 'light' ? undefined : ['color-contrast']);
         if (theme === 'light') found.push(...(await offTheSide(view)));
-        found.push(...faults.map((f) => `${view} ${f.id}: ${f.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`));
+        found.push(...faults.map((fault) => `${view} ${fault}`));
       }
       expect(found).toEqual([]);
     },

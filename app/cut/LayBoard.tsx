@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { Fragment, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { laidWidth, type ClothData } from '../../core/cloth/index.js';
 import {
   clothWords,
@@ -233,9 +233,13 @@ function PartWords({
   return (
     <text fontSize={size} textAnchor="middle">
       {lines.map((line, i) => (
-        <tspan key={line} x={(left + right) / 2} y={top + (i + 0.8) * size * LINE}>
-          {line}
-        </tspan>
+        <Fragment key={line}>
+          {/* Read as words of their own, though they stand on lines of their own. */}
+          {i > 0 && <tspan fontSize={0}> </tspan>}
+          <tspan x={(left + right) / 2} y={top + (i + 0.8) * size * LINE}>
+            {line}
+          </tspan>
+        </Fragment>
       ))}
     </text>
   );

@@ -39,9 +39,26 @@ function withRecord(list: readonly Versioned<KeptRecord>[], { id, record }: Kept
   return at === -1 ? [...list, record] : list.with(at, record);
 }
 
+/**
+ * Puts what was written where it is shown. A reading under way may have begun before the writing and would put the state
+ * before it in its place: it is given up, and begun again.
+ */
+function put<T>(key: readonly string[], change: (now: T | undefined) => T | undefined): void {
+  const reading = queryClient.getQueryCache().find({ queryKey: key })?.promise;
+  const underway = queryClient.isFetching({ queryKey: key, exact: true }) > 0;
+  queryClient.setQueryData<T>(key, change);
+  if (!underway) return;
+  const again = (): void => {
+    void queryClient.invalidateQueries({ queryKey: key, exact: true });
+  };
+  // A first reading, which nothing is shown of yet, is let come to its end.
+  if (queryClient.getQueryData(key) === undefined) void reading?.then(again, again);
+  else again();
+}
+
 /** Puts written records where they are shown: nothing is read again. */
 function show(room: RoomId, records: readonly KeptNow[], by: 'here' | 'elsewhere'): void {
-  queryClient.setQueryData<Shelf>(
+  put<Shelf>(
     shelfKey(room),
     (shelf) =>
       shelf &&
@@ -90,11 +107,11 @@ export const useActs = (room: RoomId, place: string): UseQueryResult<Act[]> =>
   useQuery({ queryKey: actsKey(room, place), queryFn: () => readActs(room, place), refetchOnMount: 'always' });
 
 /** Puts acts of a place where they are shown, as they are now; those named are gone. */
-export function showActs(room: RoomId, place: string, put: readonly Act[], drop: readonly string[]): void {
-  queryClient.setQueryData<Act[]>(actsKey(room, place), (acts = []) => {
-    const changed = new Map(put.map((act) => [act.id, act]));
+export function showActs(room: RoomId, place: string, done: readonly Act[], drop: readonly string[]): void {
+  put<Act[]>(actsKey(room, place), (acts = []) => {
+    const changed = new Map(done.map((act) => [act.id, act]));
     const known = new Set(acts.map(({ id }) => id));
-    return [...acts.map((act) => changed.get(act.id) ?? act), ...put.filter(({ id }) => !known.has(id))].filter(
+    return [...acts.map((act) => changed.get(act.id) ?? act), ...done.filter(({ id }) => !known.has(id))].filter(
       ({ id }) => !drop.includes(id),
     );
   });
