@@ -139,7 +139,10 @@ async function reads(place: Place, value: string, when: string): Promise<void> {
   try {
     await driver.wait(async () => same((now = await place.read()), value), 8_000);
   } catch {
-    told.lost.push(`${when}: ${place.name} reads ${now}, ${value} was wanted`);
+    const alert = await asked<string>(
+      'return document.querySelector("[role=alert]")?.textContent ?? "nothing is told"',
+    );
+    told.lost.push(`${when}: ${place.name} reads ${now}, ${value} was wanted; ${alert}`);
     console.log(told.lost.at(-1));
     wanted.set(place, now);
   }

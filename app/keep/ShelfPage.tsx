@@ -14,8 +14,8 @@ import { useShelfActs } from '../shared/shelf-acts.js';
 import { contentOf, readShelf } from '../store/database.js';
 import { usePreferences, type Preferences } from '../store/preferences.js';
 import { resetDemoRoom, useShelf } from '../store/queries.js';
-import { roomPhotos } from '../store/photos.js';
-import { ROOM_LABELS, roomOf } from '../store/rooms.js';
+import { writeBook } from '../store/open-book.js';
+import { ROOM_LABELS, roomOf, type RoomId } from '../store/rooms.js';
 import { LeftUnstored } from './LeftUnstored.js';
 import { goesBy, savedSaid, shelfEntries, shelfLines, type ShelfEntry } from './shelf-rows.js';
 import { ShelfRow } from './ShelfRow.js';
@@ -31,10 +31,14 @@ const ORDERS: readonly (readonly [Preferences['shelfOrder'], string])[] = [
   ['name', 'By name'],
 ];
 
-/** Saves records as a workbook file. */
-async function saveBook(content: WorkbookContent, name: string): Promise<void> {
-  const { writeWorkbook } = await import('../../core/workbook/index.js');
-  saveFile(`${name}.upstride.json`, writeWorkbook(content, new Date()), 'application/json');
+/** Saves records as a workbook file, with the photos of a room where one is named. */
+async function saveBook(content: WorkbookContent, name: string, photosOf?: RoomId): Promise<void> {
+  // A large one would hold the page up; where no worker can be had, the page writes it all the same.
+  const book = await writeBook(content, photosOf).catch(async () => {
+    const { bookText } = await import('../store/book-text.js');
+    return bookText(content, photosOf);
+  });
+  saveFile(`${name}.upstride.json`, book, 'application/json');
 }
 
 /** Keep: every draft of the workroom, and the workbook as the way out and in. */
@@ -70,9 +74,7 @@ export function ShelfPage() {
 
   const saveAll = async (): Promise<void> => {
     const now = new Date();
-    // What is shown can be saved even where nothing can be read any more.
-    const photos = await roomPhotos(room).catch(() => []);
-    await saveBook({ ...contentOf(shelf.data), ...(photos.length > 0 && { photos }) }, `${room}-${dayOf(now)}`);
+    await saveBook(contentOf(shelf.data), `${room}-${dayOf(now)}`, room);
     set({ savedToFile: { ...savedToFile, [room]: now.toISOString() } });
   };
 

@@ -10,7 +10,6 @@ import type { Conflict, Merge, Side, WorkbookContent } from '../../core/kept/ind
 import { isMeasurementId, measurementLabel } from '../../core/measure/index.js';
 import { fileRefusalsSentence } from '../../core/refusal/index.js';
 import { readerIn } from '../../core/units/index.js';
-import { putBookPhotos } from '../store/photos.js';
 import type { RoomId } from '../store/rooms.js';
 import { openBook, type OpeningBook } from '../store/open-book.js';
 import { FileButton, JSON_FILES } from './FileButton.js';
@@ -126,10 +125,9 @@ export function OpenWorkbook({ room, label, size = 'small', here, onMerged, onRe
     setDecisions(new Map());
   };
   const finish = async (asked: Merge, decided: ReadonlyMap<string, Side>): Promise<void> => {
-    const put = await job.current?.merged(decided);
+    const put = await job.current?.merged(decided, room);
     close();
     if (!put) return;
-    await putBookPhotos(room, put);
     await onMerged(put, told(asked));
   };
   const open = async (chosen: File): Promise<void> => {

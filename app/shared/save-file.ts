@@ -1,5 +1,5 @@
 /** Offers bytes or text to the maker as a file. */
-export function saveFile(name: string, content: Uint8Array<ArrayBuffer> | string, type: string): void {
+export function saveFile(name: string, content: Uint8Array<ArrayBuffer> | Blob | string, type: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;

@@ -1,13 +1,13 @@
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { useState, type ReactNode } from 'react';
-import type { Act, RecordChange } from '../../core/kept/index.js';
+import type { RecordChange } from '../../core/kept/index.js';
 import { DEFAULT_SHEET } from '../../core/method/index.js';
 import type { Written } from '../store/change-log.js';
 import { contentOf, type Shelf } from '../store/database.js';
-import { doAt, pastAndFuture, redoAct, stepTo, undoAct } from '../store/place-acts.js';
+import { doAt, inTurn, pastAndFuture, redoAct, stepTo, undoAct } from '../store/place-acts.js';
 import { usePreferences } from '../store/preferences.js';
-import { queryClient, shelfKey, useActs } from '../store/queries.js';
+import { actsNow, queryClient, shelfKey, useActs } from '../store/queries.js';
 import type { RoomId } from '../store/rooms.js';
 import { shelfChanges, type ShelfChange } from '../store/shelf-change.js';
 import { UndoRedo } from './UndoRedo.js';
@@ -41,8 +41,6 @@ export function useShelfActs(room: RoomId, place: ShelfPlace): ShelfActs {
   const [message, setMessage] = useState<{ readonly words: string; readonly undo: boolean }>();
   const [failed, setFailed] = useState<string>();
   const reader = { unit, sheet: DEFAULT_SHEET };
-  const { past, future } = pastAndFuture(acts);
-
   /** Carries something out and tells what came of it. */
   const carriedOut = async (
     write: () => Promise<Written | undefined>,
@@ -64,30 +62,36 @@ export function useShelfActs(room: RoomId, place: ShelfPlace): ShelfActs {
     const here = contentOf(queryClient.getQueryData<Shelf>(shelfKey(room)));
     const changes = shelfChanges(here, change);
     if (changes.length === 0) return;
-    await carriedOut(
-      () => doAt(room, place, said, changes, acts),
-      quiet ? undefined : { words: said, undo: true },
-      async (clashes) => {
-        const { sayClashes } = await import('./clashes-said.js');
-        return `Changed in another window meanwhile: ${sayClashes(clashes, reader)}. Nothing was written; look at it and try again.`;
-      },
+    await inTurn(() =>
+      carriedOut(
+        () => doAt(room, place, said, changes, actsNow(room, place)),
+        quiet ? undefined : { words: said, undo: true },
+        async (clashes) => {
+          const { sayClashes } = await import('./clashes-said.js');
+          return `Changed in another window meanwhile: ${sayClashes(clashes, reader)}. Nothing was written; look at it and try again.`;
+        },
+      ),
     );
   };
-  const step = (which: 'undo' | 'redo', found: Act | undefined): void => {
-    if (!found) return;
-    const { said } = found;
-    void carriedOut(
-      () => (which === 'undo' ? undoAct(room, found) : redoAct(room, found)),
-      { words: `${which === 'undo' ? 'Undone' : 'Done again'}: ${said}`, undo: false },
-      () =>
-        `“${said}” cannot be ${which === 'undo' ? 'undone' : 'done again'}: what it changed has been worked on since. Nothing was changed.`,
-    );
+  const step = (which: 'undo' | 'redo'): void => {
+    void inTurn(async () => {
+      const { past, future } = pastAndFuture(actsNow(room, place));
+      const found = which === 'undo' ? past.at(-1) : future[0];
+      if (!found) return;
+      const { said } = found;
+      await carriedOut(
+        () => (which === 'undo' ? undoAct(room, found) : redoAct(room, found)),
+        { words: `${which === 'undo' ? 'Undone' : 'Done again'}: ${said}`, undo: false },
+        () =>
+          `“${said}” cannot be ${which === 'undo' ? 'undone' : 'done again'}: what it changed has been worked on since. Nothing was changed.`,
+      );
+    });
   };
   const undo = (): void => {
-    step('undo', past.at(-1));
+    step('undo');
   };
   const redo = (): void => {
-    step('redo', future[0]);
+    step('redo');
   };
   useKeys({ '$mod+z': undo, '$mod+y': redo, '$mod+Shift+z': redo });
 
@@ -103,11 +107,13 @@ export function useShelfActs(room: RoomId, place: ShelfPlace): ShelfActs {
         acts={acts}
         reader={reader}
         onStepTo={(target) => {
-          void carriedOut(
-            () => stepTo(room, acts, target),
-            { words: target ? `As after: ${target.said}` : 'As before all this', undo: false },
-            () =>
-              'One of the steps cannot be taken: what it changed has been worked on since. It went as far as it could.',
+          void inTurn(() =>
+            carriedOut(
+              () => stepTo(room, actsNow(room, place), target),
+              { words: target ? `As after: ${target.said}` : 'As before all this', undo: false },
+              () =>
+                'One of the steps cannot be taken: what it changed has been worked on since. It went as far as it could.',
+            ),
           );
         }}
       />

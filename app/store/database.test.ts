@@ -24,7 +24,7 @@ const flat = (draft: (typeof DEMO_WORKBOOK.drafts)[number]): object => ({
 describe('photos', () => {
   it('are kept beside the drafts, go into a workbook and back, and are forgotten with their person', async () => {
     await store();
-    const { putPhotos, putBookPhotos, roomPhotos } = await import('./photos.js');
+    const { putPhotos, putBookPhotos, roomPhotos } = await import('./photo-store.js');
     const { forgetPerson } = await import('./forget-person.js');
     const [draft, other] = ['rigger-work', 'cellist-dress'];
     const bytes = Uint8Array.from({ length: 70_000 }, (_, i) => (i * 7) % 256);

@@ -13,6 +13,18 @@ export function pastAndFuture(acts: readonly Act[]): {
   return { past: acts.filter((a) => !a.undone), future: acts.filter((a) => a.undone) };
 }
 
+let turn: Promise<unknown> = Promise.resolve();
+
+/**
+ * Does one thing after the other, however fast a hand is: what is undone is then the last thing that was done, also where
+ * that was still being written when undo was pressed.
+ */
+export function inTurn<T>(write: () => Promise<T>): Promise<T> {
+  const done = turn.then(write);
+  turn = done.catch(() => undefined);
+  return done;
+}
+
 async function written(
   room: RoomId,
   changes: readonly RecordChange[],

@@ -32,11 +32,17 @@ export function onWritten(then: Listener): () => void {
   };
 }
 
-/** A list with a record in the place of the one of its id, at the end where there is none, or without it. */
-function withRecord(list: readonly Versioned<KeptRecord>[], { id, record }: KeptNow): readonly Versioned<KeptRecord>[] {
-  const at = list.findIndex((r) => r.id === id);
-  if (!record) return at === -1 ? list : list.toSpliced(at, 1);
-  return at === -1 ? [...list, record] : list.with(at, record);
+/** A shelf with records in the place of those of their ids, at the end where there are none, or without them. */
+function withRecords(shelf: Shelf, records: readonly KeptNow[]): Shelf {
+  const stores = new Map<keyof Shelf, Map<string, Versioned<KeptRecord>>>();
+  for (const { kind, id, record } of records) {
+    const store = STORE_OF[kind];
+    const list = stores.get(store) ?? new Map(shelf[store].map((r) => [r.id, r]));
+    if (record) list.set(id, record);
+    else list.delete(id);
+    stores.set(store, list);
+  }
+  return { ...shelf, ...Object.fromEntries([...stores].map(([store, list]) => [store, [...list.values()]])) };
 }
 
 /**
@@ -58,12 +64,7 @@ function put<T>(key: readonly string[], change: (now: T | undefined) => T | unde
 
 /** Puts written records where they are shown: nothing is read again. */
 function show(room: RoomId, records: readonly KeptNow[], by: 'here' | 'elsewhere'): void {
-  put<Shelf>(
-    shelfKey(room),
-    (shelf) =>
-      shelf &&
-      records.reduce<Shelf>((now, r) => ({ ...now, [STORE_OF[r.kind]]: withRecord(now[STORE_OF[r.kind]], r) }), shelf),
-  );
+  put<Shelf>(shelfKey(room), (shelf) => shelf && withRecords(shelf, records));
   for (const listener of listeners) listener(room, records, by);
 }
 
@@ -105,6 +106,10 @@ export const useShelf = (room: RoomId, enabled = true): UseQueryResult<Shelf> =>
 /** The acts of a place of a room, oldest first. */
 export const useActs = (room: RoomId, place: string): UseQueryResult<Act[]> =>
   useQuery({ queryKey: actsKey(room, place), queryFn: () => readActs(room, place), refetchOnMount: 'always' });
+
+/** The acts of a place as they are known now, oldest first. */
+export const actsNow = (room: RoomId, place: string): readonly Act[] =>
+  queryClient.getQueryData<Act[]>(actsKey(room, place)) ?? [];
 
 /** Puts acts of a place where they are shown, as they are now; those named are gone. */
 export function showActs(room: RoomId, place: string, done: readonly Act[], drop: readonly string[]): void {

@@ -9,6 +9,9 @@ import {
 } from '../../core/kept/index.js';
 import type { FileRefusal } from '../../core/refusal/index.js';
 import { readWorkbook } from '../../core/workbook/index.js';
+import { bookText } from '../store/book-text.js';
+import { putBookPhotos } from '../store/photo-store.js';
+import type { RoomId } from '../store/rooms.js';
 
 let theirs: Workbook | undefined;
 let mine: WorkbookContent | undefined;
@@ -17,7 +20,7 @@ let mine: WorkbookContent | undefined;
 export type Opened =
   { readonly ok: true; readonly merge: Merge } | { readonly ok: false; readonly refusals: readonly FileRefusal[] };
 
-const reader = {
+const keeper = {
   /** Reads a file and holds it against what is here; nothing is changed. */
   async read(file: File, here: WorkbookContent, onProgress: (share: number) => void): Promise<Opened> {
     const read = readWorkbook(await file.text(), (share) => {
@@ -28,14 +31,20 @@ const reader = {
     mine = here;
     return { ok: true, merge: planMerge(here, read.value) };
   },
-  /** What has to be put on the shelf once the conflicts are decided. */
-  merged(decisions: Decisions): WorkbookContent {
+  /** What has to be put on the shelf once the conflicts are decided; its photos are put there already. */
+  async merged(decisions: Decisions, room: RoomId): Promise<WorkbookContent> {
     if (!theirs || !mine) return { people: [], drafts: [], charts: [], practice: [] };
-    return mergeWorkbooks(mine, theirs, decisions, () => crypto.randomUUID());
+    const { photos, ...rest } = mergeWorkbooks(mine, theirs, decisions, () => crypto.randomUUID());
+    if (photos) await putBookPhotos(room, { photos });
+    return rest;
+  },
+  /** A workbook as a file, with the photos of a room where one is named. */
+  async write(content: WorkbookContent, photosOf: RoomId | undefined): Promise<Blob> {
+    return new Blob([await bookText(content, photosOf)], { type: 'application/json' });
   },
 };
 
-/** What the worker that opens workbooks does. */
-export type BookReader = typeof reader;
+/** What the worker that opens and writes workbooks does. */
+export type BookKeeper = typeof keeper;
 
-expose(reader);
+expose(keeper);
