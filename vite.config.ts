@@ -7,7 +7,22 @@ export default defineConfig({
   plugins: [
     react(),
     // The colours stand in the page itself: they are there before any script and any stylesheet.
-    { name: 'tokens', transformIndexHtml: () => [{ tag: 'style', children: tokenSheet() }] },
+    { name: 'tokens', transformIndexHtml: () => [{ tag: 'style', children: tokenSheet(), injectTo: 'head' }] },
+    // The fonts come with the first script, so that no word is set twice.
+    {
+      name: 'fonts-first',
+      transformIndexHtml: {
+        order: 'post',
+        handler: (_, { bundle = {} }) =>
+          Object.keys(bundle)
+            .filter((file) => /latin-(400|600)-normal.*\.woff2$/.test(file))
+            .map((file) => ({
+              tag: 'link',
+              attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: true, href: `/${file}` },
+              injectTo: 'head' as const,
+            })),
+      },
+    },
     // Every chunk, font and worker is kept on the device at the first visit; a newer build waits until it is taken.
     VitePWA({
       registerType: 'prompt',

@@ -14,6 +14,8 @@ const PEOPLE = 1000;
 const SETS = 5;
 const KEYSTROKE_LIMIT = 100;
 const OPEN_LIMIT = 3000;
+const SHELF_LIMIT = 500;
+const TASK_LIMIT = 50;
 
 const random = seeded(11);
 let n = 0;
@@ -119,5 +121,45 @@ report(
   await driver.executeAsyncScript<number[]>(TYPE, '.MuiDataGrid-cell--editing input', '91,5'),
   KEYSTROKE_LIMIT,
 );
+
+/** Counts the readings of whole stores, from before the page's own first. */
+const COUNT = `
+window.listed = 0;
+for (const of of [IDBObjectStore.prototype, IDBIndex.prototype])
+  for (const name of ['getAll', 'getAllKeys', 'openCursor']) {
+    const own = of[name];
+    of[name] = function (...given) { window.listed += 1; return own.apply(this, given); };
+  }
+window.long = [];
+new PerformanceObserver((l) => window.long.push(...l.getEntries().map((e) => e.duration))).observe({ entryTypes: ['longtask'] });
+`;
+/** So many steps of a handle, and how long between them, in ms. */
+const STEPS = 10;
+const BETWEEN = 400;
+
+const opened: number[] = [];
+for (let i = 0; i < 5; i++) {
+  await driver.get(`${address}/own`);
+  await driver.wait(async () => (await driver.findElements({ css: '.shelf [data-draft]' })).length > 0, 30_000);
+  opened.push(await driver.executeScript<number>(`return performance.now()`));
+}
+report('the shelf, from its address to its first draft', opened, SHELF_LIMIT);
+
+await driver.findElement({ css: '.shelf [data-draft] a' }).click();
+await driver.wait(async () => (await driver.findElements({ css: '[data-edge="back.rise"]' })).length > 0, 30_000);
+const draft = (await driver.getCurrentUrl()).replace(/\/[a-z]+$/, '/draft');
+await driver.get(draft);
+await driver.wait(async () => (await driver.findElements({ css: '[data-handle="back.crotch"]' })).length > 0, 30_000);
+await new Promise((settled) => setTimeout(settled, 3000));
+await driver.executeScript(COUNT);
+await driver.executeScript(`document.querySelector('[data-handle="back.crotch"]').focus()`);
+for (let i = 0; i < STEPS; i++) {
+  await driver.actions().sendKeys('\uE014').perform();
+  await new Promise((settled) => setTimeout(settled, BETWEEN));
+}
+await new Promise((settled) => setTimeout(settled, 1000));
+const [listed, long] = await driver.executeScript<[number, number[]]>('return [window.listed, window.long]');
+report(`a task in ${STEPS} steps of a handle with ${PEOPLE} people and drafts kept`, [0, ...long], TASK_LIMIT);
+console.log(`lists read in these steps: ${listed} (${listed === 0 ? 'within' : 'OVER'} 0)`);
 await browser.quit();
 server.close();

@@ -21,6 +21,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Escape', 'Give up a drag, give back a field, put down a tool'],
   ['Arrows on a wedge', 'Pull it open or shut by a step of the tape'],
   ['Arrows, + − 0 on the board', 'Move, zoom, show all'],
+  ['Lines, at the foot of the board', 'A seam or a level by name, and what can be done to it'],
   ['Arrows, Page Up, Page Down on the level line', 'Move it; to the next level or girth'],
   ['N, P, Home, End, Space', 'Worked steps: on, back, first, last, play; walking a seam: from notch to notch, walk'],
   ['A B C …', 'Comparing: hide or show the draft with that letter'],

@@ -106,7 +106,7 @@ export function ShelfPage() {
           >
             New draft
           </Button>
-          {!none && (
+          {(shelf.isPending || !none) && (
             <>
               <input
                 type="search"
@@ -181,37 +181,39 @@ export function ShelfPage() {
         {!none && lines.length + people.length === 0 && (
           <p className="quiet">Nothing goes by “{search}”. Search by a part of a draft’s or a person’s name.</p>
         )}
-        <GrowingList className="shelf" items={lines}>
-          {(line) => {
-            const { draft, person } = line;
-            return (
-              <ShelfRow
-                key={draft.id}
-                room={room}
-                line={line}
-                onRename={(name) => {
-                  void act({ said: `Renamed “${draft.name}”`, put: { drafts: [{ ...draft, name }] } });
-                }}
-                onNote={(note) => {
-                  const noted = { ...draft, note: note === '' ? undefined : note };
-                  void act({ said: `Note on “${draft.name}”`, put: { drafts: [noted] } });
-                }}
-                onCopy={() => {
-                  void copy(line);
-                }}
-                onHandOver={() => {
-                  void saveBook(
-                    { people: [person], drafts: [draft], charts: [], practice: [] },
-                    fileName(`${person.name} ${draft.name}`),
-                  );
-                }}
-                onDelete={() => {
-                  void act({ said: `Deleted “${draft.name}”`, remove: { drafts: [draft.id] } });
-                }}
-              />
-            );
-          }}
-        </GrowingList>
+        {lines.length > 0 && (
+          <GrowingList className="shelf" items={lines}>
+            {(line) => {
+              const { draft, person } = line;
+              return (
+                <ShelfRow
+                  key={draft.id}
+                  room={room}
+                  line={line}
+                  onRename={(name) => {
+                    void act({ said: `Renamed “${draft.name}”`, put: { drafts: [{ ...draft, name }] } });
+                  }}
+                  onNote={(note) => {
+                    const noted = { ...draft, note: note === '' ? undefined : note };
+                    void act({ said: `Note on “${draft.name}”`, put: { drafts: [noted] } });
+                  }}
+                  onCopy={() => {
+                    void copy(line);
+                  }}
+                  onHandOver={() => {
+                    void saveBook(
+                      { people: [person], drafts: [draft], charts: [], practice: [] },
+                      fileName(`${person.name} ${draft.name}`),
+                    );
+                  }}
+                  onDelete={() => {
+                    void act({ said: `Deleted “${draft.name}”`, remove: { drafts: [draft.id] } });
+                  }}
+                />
+              );
+            }}
+          </GrowingList>
+        )}
         {people.length > 0 && (
           <>
             <h2>Without a draft</h2>

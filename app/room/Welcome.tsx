@@ -66,31 +66,32 @@ export function Welcome() {
           {problem}
         </p>
       )}
+      {/* All of it comes at once, so that nothing moves under the hand. */}
       <Suspense fallback={<div className="starts-coming" />}>
         <Starts room="own" onRefuse={setProblem} />
+        <div className="ways">
+          <Button variant="outlined" component={Link} to="/demo">
+            Look round the demo workroom
+          </Button>
+          <OpenWorkbook
+            room="own"
+            label="Open a workbook file"
+            here={async () => contentOf(await readShelf('own'))}
+            onMerged={async (put, told) => {
+              await doOnShelf('own', told, { put });
+              await go('/own');
+            }}
+            onRefuse={setProblem}
+          />
+          <Button component={Link} to="/own">
+            My workroom
+          </Button>
+          <Button component={Link} to="/own/practise">
+            Learn to draft
+          </Button>
+        </div>
+        <p className="quiet">Everything stays in this browser and in files that you save. Nothing is sent anywhere.</p>
       </Suspense>
-      <div className="ways">
-        <Button variant="outlined" component={Link} to="/demo">
-          Look round the demo workroom
-        </Button>
-        <OpenWorkbook
-          room="own"
-          label="Open a workbook file"
-          here={async () => contentOf(await readShelf('own'))}
-          onMerged={async (put, told) => {
-            await doOnShelf('own', told, { put });
-            await go('/own');
-          }}
-          onRefuse={setProblem}
-        />
-        <Button component={Link} to="/own">
-          My workroom
-        </Button>
-        <Button component={Link} to="/own/practise">
-          Learn to draft
-        </Button>
-      </div>
-      <p className="quiet">Everything stays in this browser and in files that you save. Nothing is sent anywhere.</p>
     </main>
   );
 }

@@ -100,8 +100,11 @@ export async function writeBatch(
     ...put.map((act) => () => acts.put(marked(act))),
     ...drop.map((id) => () => acts.delete(id)),
     ...[...new Set(put.map(({ place }) => place))].map((place) => async () => {
-      const all = await acts.index('place').getAllKeys(IDBKeyRange.bound([place, -Infinity], [place, Infinity]));
-      await Promise.all(all.slice(0, Math.max(0, all.length - MOST_ACTS)).map((id) => acts.delete(id)));
+      const ofPlace = IDBKeyRange.bound([place, -Infinity], [place, Infinity]);
+      const over = (await acts.index('place').count(ofPlace)) - MOST_ACTS;
+      if (over <= 0) return;
+      const oldest = await acts.index('place').getAllKeys(ofPlace, over);
+      await Promise.all(oldest.map((id) => acts.delete(id)));
     }),
     () => tx.objectStore('meta').put('yes', 'filled'),
   ]);
