@@ -1,3 +1,4 @@
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { DataGrid, type GridColDef, type GridRowSelectionModel, type GridSortModel } from '@mui/x-data-grid';
 import { useMemo, useState } from 'react';
 import { rowRank, type BatchRow } from '../../core/batch/index.js';
@@ -25,12 +26,16 @@ const START = { pagination: { paginationModel: { pageSize: ROWS_A_PAGE } } };
 const WORST_FIRST: GridSortModel = [{ field: 'asks', sort: 'desc' }];
 const AS_LISTED: GridSortModel = [];
 
-function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): GridColDef<RowLine>[] {
+/** What a telephone has no room for; all of it stands on the bench of the body that is taken. */
+const LEFT_OUT = { estimated: false, cloth: false, hand: false };
+const ALL_SHOWN = {};
+
+function columnsFor(unit: Unit, tape: Tape, narrow: boolean, onTake: (key: string) => void): GridColDef<RowLine>[] {
   return [
     {
       field: 'picture',
       headerName: 'Pieces',
-      width: 78,
+      width: narrow ? 60 : 78,
       sortable: false,
       renderCell: ({ row: { row } }) =>
         row?.ok ? (
@@ -42,7 +47,7 @@ function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): Grid
     {
       field: 'name',
       headerName: 'Person or size',
-      width: 148,
+      width: narrow ? 104 : 148,
       valueGetter: (_, { body }) => body.name,
       renderCell: ({ row: { body } }) => (
         <button
@@ -62,7 +67,7 @@ function columnsFor(unit: Unit, tape: Tape, onTake: (key: string) => void): Grid
       field: 'asks',
       headerName: 'Asks for something',
       flex: 1,
-      minWidth: 180,
+      minWidth: narrow ? 110 : 180,
       valueGetter: (_, { row }) => (row ? rowRank(row) : -1),
       renderCell: ({ row: { row } }) => {
         if (!row) return <span className="quiet">not done yet</span>;
@@ -143,12 +148,14 @@ export function RowGrid({
   readonly onSelect: (selected: GridRowSelectionModel) => void;
   readonly onTake: (key: string) => void;
 }) {
+  const narrow = useMediaQuery('(max-width: 520px)');
   const [sorted, setSorted] = useState<GridSortModel>();
-  const columns = useMemo(() => columnsFor(unit, tape, onTake), [unit, tape, onTake]);
+  const columns = useMemo(() => columnsFor(unit, tape, narrow, onTake), [unit, tape, narrow, onTake]);
   return (
     <DataGrid
       rows={lines}
       columns={columns}
+      columnVisibilityModel={narrow ? LEFT_OUT : ALL_SHOWN}
       sortModel={sorted ?? (busy ? AS_LISTED : WORST_FIRST)}
       onSortModelChange={setSorted}
       rowHeight={ROW_HEIGHT}
