@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import NativeSelect from '@mui/material/NativeSelect';
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { dayOf, newDraft, newPerson, type Person } from '../../core/kept/index.js';
 import type { WorkbookContent } from '../../core/workbook/index.js';
@@ -31,6 +31,9 @@ const ORDERS: readonly (readonly [Preferences['shelfOrder'], string])[] = [
   ['name', 'By name'],
 ];
 
+/** So long after the shelf has come, in ms, photos that nothing names are looked for. */
+const SWEEP_AFTER = 5000;
+
 /** Saves records as a workbook file, with the photos of a room where one is named. */
 async function saveBook(content: WorkbookContent, name: string, photosOf?: RoomId): Promise<void> {
   // A large one would hold the page up; where no worker can be had, the page writes it all the same.
@@ -56,6 +59,20 @@ export function ShelfPage() {
   const people = useMemo(() => idle.filter((p) => goesBy(sought, p.name.toLocaleLowerCase())), [idle, sought]);
   const none = entries.length + idle.length === 0;
   const saved = savedSaid(savedToFile[room], entries, new Date());
+
+  // What no draft and no act names any more is taken away while nothing else is asked for.
+  const read = shelf.data !== undefined;
+  useEffect(() => {
+    if (!read) return undefined;
+    const timer = window.setTimeout(() => {
+      void import('../store/sweep-photos.js')
+        .then(({ sweepPhotos }) => sweepPhotos(room, Date.now()))
+        .catch(() => undefined);
+    }, SWEEP_AFTER);
+    return () => {
+      window.clearTimeout(timer);
+    };
+  }, [room, read]);
 
   const startNew = async (known?: Person): Promise<void> => {
     const now = new Date();

@@ -1,4 +1,5 @@
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
+import { changeBack, changeOf } from '../../core/kept/index.js';
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { openDB } from 'idb';
@@ -43,6 +44,44 @@ describe('photos', () => {
     await putBookPhotos('demo', { photos: await roomPhotos('own') });
     await forgetPerson('demo', 'stage-rigger');
     expect(await roomPhotos('demo')).toEqual([second]);
+  });
+});
+
+describe('photos that nothing names any more', () => {
+  const HOUR = 60 * 60 * 1000;
+
+  it('go a day after the last draft and the last act that named them, not before', async () => {
+    const db = await store();
+    await db.readShelf('demo');
+    const { putPhotos, roomPhotos } = await import('./photo-store.js');
+    const { sweepPhotos } = await import('./sweep-photos.js');
+    const log = await import('./change-log.js');
+    const [draft] = DEMO_WORKBOOK.drafts.filter((d) => d.id === 'rigger-work');
+    const fitting = draft?.fittings?.[0];
+    if (!draft?.fittings || !fitting) throw new Error('not in the demo');
+    const jpeg = Uint8Array.of(255, 216, 255);
+    await putPhotos('demo', [
+      { id: 'named', draft: draft.id, jpeg },
+      { id: 'loose', draft: draft.id, jpeg },
+    ]);
+    const withPhoto = { ...draft, fittings: [{ ...fitting, photos: ['named'] }, ...draft.fittings.slice(1)] };
+    const naming = changeOf({ kind: 'draft', id: draft.id }, draft, withPhoto);
+    if (!naming) throw new Error('nothing is changed');
+    await log.writeBatch('demo', { changes: [naming], put: [log.newAct(draft.id, '', [naming])], drop: [] });
+    const left = async (): Promise<string[]> => (await roomPhotos('demo')).map(({ id }) => id).sort();
+
+    expect(await sweepPhotos('demo', 0)).toBe(0);
+    expect(await sweepPhotos('demo', 23 * HOUR)).toBe(0);
+    expect(await left()).toEqual(['loose', 'named']);
+    expect(await sweepPhotos('demo', 25 * HOUR)).toBe(1);
+    expect(await left()).toEqual(['named']);
+
+    // Taken out of the fitting: the act still names it, and it can be undone.
+    const out = changeBack(naming);
+    await log.writeBatch('demo', { changes: [out], put: [log.newAct(draft.id, '', [out])], drop: [] });
+    await sweepPhotos('demo', 30 * HOUR);
+    expect(await sweepPhotos('demo', 60 * HOUR)).toBe(0);
+    expect(await left()).toEqual(['named']);
   });
 });
 
