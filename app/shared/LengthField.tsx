@@ -54,7 +54,7 @@ function means(text: string, unit: Unit, mm: number | undefined): boolean {
 
 /**
  * The one length field: any notation in, the reader's unit out. Enter and leaving take the value over, arrow keys step
- * by the tape (Shift: fine), Escape gives back. What cannot be read stays in the field with a sentence.
+ * by the tape (Shift: fine), as does the wheel over the field that has the focus, Escape gives back. What cannot be read stays in the field with a sentence.
  */
 export const LengthField = memo(function LengthField(props: LengthFieldProps) {
   const { label, mm, unit, source, allowEmpty, placeholder, problem, describedBy, onCommit, onNext, onOtherUnit } =
@@ -116,6 +116,31 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
     else (fieldAfter(input.current) ?? input.current).focus();
   };
 
+  const stepBy = (way: 1 | -1, fine: boolean): void => {
+    if (mm === undefined) return;
+    const by = handStep(unit, fine);
+    setText(undefined);
+    setWrong(undefined);
+    onCommit(snapTo(mm + way * by, by));
+  };
+  const wheel = useRef(stepBy);
+  useEffect(() => {
+    wheel.current = stepBy;
+  });
+  // The wheel belongs to the page, but over the field that has the focus it steps; React’s own cannot hold the page still.
+  useEffect(() => {
+    const field = input.current;
+    const turn = (event: WheelEvent): void => {
+      if (document.activeElement !== field || event.ctrlKey || event.deltaY === 0) return;
+      event.preventDefault();
+      wheel.current(event.deltaY < 0 ? 1 : -1, event.shiftKey);
+    };
+    field?.addEventListener('wheel', turn, { passive: false });
+    return () => {
+      field?.removeEventListener('wheel', turn);
+    };
+  }, []);
+
   const step = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key === 'Enter') {
       event.preventDefault();
@@ -128,10 +153,7 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
       setWrong(undefined);
     } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && mm !== undefined) {
       event.preventDefault();
-      const by = handStep(unit, event.shiftKey);
-      setText(undefined);
-      setWrong(undefined);
-      onCommit(snapTo(mm + (event.key === 'ArrowUp' ? by : -by), by));
+      stepBy(event.key === 'ArrowUp' ? 1 : -1, event.shiftKey);
     }
   };
 
