@@ -65,6 +65,11 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
   const [wrong, setWrong] = useState<string>();
   const timer = useRef<number>(undefined);
   const input = useRef<HTMLInputElement>(null);
+  /** What was taken over and has not come back as the value yet. */
+  const takenOver = useRef<number>(undefined);
+  useEffect(() => {
+    takenOver.current = undefined;
+  }, [mm]);
   /** The keyboard that the screen offers, while the field has the focus. */
   const [pad, setPad] = useState<'figures' | 'letters'>();
   // What was typed gives way when the value changes elsewhere: by undo, on the piece, by another field.
@@ -97,11 +102,16 @@ export const LengthField = memo(function LengthField(props: LengthFieldProps) {
     setWrong(undefined);
     if (read.unit !== unit && leaving) onOtherUnit?.(read.unit);
     if (leaving) setText(undefined);
-    if (mm === undefined || Math.abs(read.mm - mm) > 1e-9) onCommit(read.mm);
+    // What goes on to the next field leaves this one before it is drawn anew: it is taken over once all the same.
+    if ((mm === undefined || Math.abs(read.mm - mm) > 1e-9) && takenOver.current !== read.mm) {
+      takenOver.current = read.mm;
+      onCommit(read.mm);
+    }
     if (!leaving) setEntry({ text: typed, over: read.mm });
   };
 
   const type = (typed: string): void => {
+    takenOver.current = undefined;
     setText(typed);
     setWrong(undefined);
     window.clearTimeout(timer.current);
