@@ -22,7 +22,7 @@ export default defineConfig({
   test: {
     // A folder, or the beginning of a test's name.
     include: fault.seen.map((where) =>
-      existsSync(resolve(root, where)) ? `${where}/**/*.test.ts` : `${where}*.test.ts`,
+      existsSync(resolve(root, where)) ? `${where}/**/*.test.{ts,tsx}` : `${where}*.test.{ts,tsx}`,
     ),
     environment: 'node',
     setupFiles: ['bench/fixed-seed.ts'],
