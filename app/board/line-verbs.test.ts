@@ -6,7 +6,9 @@ describe('the verbs of a line', () => {
   it('stand at every seam of both pieces and at every level, each line under a name of its own', () => {
     const names = BOARD_LINES.map(lineWords);
     expect(new Set(names).size).toBe(names.length);
-    expect(names).toEqual(expect.arrayContaining(['Waist line', 'Hem line', 'Front rise', 'Back side seam', 'Back hem']));
+    expect(names).toEqual(
+      expect.arrayContaining(['Waist line', 'Hem line', 'Front rise', 'Back side seam', 'Back hem']),
+    );
     for (const line of BOARD_LINES) expect(verbsOf(line, '/own/draft/x').length).toBeGreaterThan(0);
   });
 

@@ -3,6 +3,7 @@ import 'fake-indexeddb/auto';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useEffect } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { newPerson, type Person } from '../../core/kept/index.js';
@@ -15,11 +16,14 @@ let n = 0;
 
 function Page() {
   const shelf = useShelf('own');
-  acts = useShelfActs('own', 'crew');
+  const own = useShelfActs('own', 'crew');
+  useEffect(() => {
+    acts = own;
+  });
   return (
     <>
-      {acts.undoRedo}
-      {acts.message}
+      {own.undoRedo}
+      {own.message}
       <ul>
         {shelf.data?.people.map(({ value }) => (
           <li key={value.id}>{value.name}</li>
