@@ -36,7 +36,8 @@ describe('what can be done to a line', () => {
   });
 
   it('goes where the seam is walked, and where it is moved, with the tool in hand', async () => {
-    await pressAt(await room.spot('front.side', 0.5));
+    const lay = await room.spot('front.side', 0.5);
+    await pressAt(lay);
     await verbs();
     await room.pick('Walk it');
     await room.until('not walked', async () => (await room.driver.getCurrentUrl()).includes('walk?seam=side'));
@@ -44,6 +45,9 @@ describe('what can be done to a line', () => {
       'another seam is walked',
       async () => (await room.text('.bench [aria-pressed="true"]')) === 'Side',
     );
+    // The pieces lie otherwise here: where the seam lay before there is nothing to press.
+    await pressAt(lay);
+    expect(await room.has('[role=menu]')).toBe(false);
     await room.goTo('draft');
     await pressAt(await room.spot('back.rise', 0.5));
     expect((await verbs())[3]).toBe('Scoop it');

@@ -36,7 +36,9 @@ export function useHand(
     cancel(event);
     if (!from || !drawn || tool !== 'hand' || event.button !== 0 || distance(from.at, at) > PRESS) return;
     const screen = { x: event.clientX, y: event.clientY };
-    const seam = takeAt(drawn, at).on;
+    // Where a view draws something else in the place of the pieces, they are not there to be pressed.
+    const lying = event.currentTarget.querySelector('[data-edge]') !== null;
+    const seam = lying ? takeAt(drawn, at).on : undefined;
     if (from.level !== undefined) set({ verbs: { line: { level: from.level as keyof Levels }, at, screen } });
     else if (seam) set({ verbs: { line: { panel: seam.panel, edge: seam.edge }, at, screen } });
   };

@@ -15,9 +15,8 @@ const screenOf = (event: { readonly clientX: number; readonly clientY: number })
   y: event.clientY,
 });
 
-/** Where on its drawing a finger is; a mouse and a pen hide nothing. */
-const underFinger = (event: PointerEvent): Point | undefined => {
-  if (event.pointerType !== 'touch') return undefined;
+/** Where on its drawing a finger is; a mouse and a pen hide nothing, and have no lens. */
+const underFinger = (event: PointerEvent): Point => {
   const target = event.currentTarget;
   const box = (target.closest('svg.drawing') ?? target).getBoundingClientRect();
   return { x: event.clientX - box.left, y: event.clientY - box.top };
@@ -88,12 +87,12 @@ export function useDrag<Held>(acts: DragActs<Held>): {
         event.currentTarget.setPointerCapture(event.pointerId);
         hand().down(event.pointerId, taken, screenOf(event));
         setHeld(() => taken);
-        useLens.getState().show(underFinger(event));
+        if (event.pointerType === 'touch') useLens.getState().show(underFinger(event));
       },
       onPointerMove: (event) => {
         if (!hand().moved(event.pointerId, screenOf(event), keysOf(event))) return;
         event.stopPropagation();
-        useLens.getState().show(underFinger(event));
+        if (event.pointerType === 'touch') useLens.getState().show(underFinger(event));
       },
       onPointerUp: (event) => {
         if (!hand().up(event.pointerId)) return;
