@@ -1,6 +1,7 @@
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import ListSubheader from '@mui/material/ListSubheader';
+import { useEffect } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { edgeLengths } from '../../core/draft/index.js';
 import { nearestPlace, startOf, type Point } from '../../core/geometry/index.js';
@@ -27,6 +28,13 @@ export function LineVerbs({ drawn }: { readonly drawn: Drawn }) {
   const asked = useBoard((s) => s.verbs);
   const set = useBoard((s) => s.set);
   const go = useNavigate();
+  // Left with the menu open, the next board does not begin with it.
+  useEffect(
+    () => () => {
+      set({ verbs: undefined });
+    },
+    [set],
+  );
   const path = useLocation().pathname.split('/').slice(0, 4).join('/');
   if (!asked) return null;
   const { line, at, screen } = asked;
