@@ -31,7 +31,7 @@ const people = Array.from({ length: PEOPLE }, (_, i): Person => {
   return { ...person, sets };
 });
 const drafts = people.map((p) => newDraft(id, p, `Trousers of ${p.name}`, new Date(Date.UTC(2026, 10, 1))));
-const text = writeWorkbook({ people, drafts, charts: [], practice: [] }, new Date());
+const text = writeWorkbook({ people, drafts, charts: [], practice: [], styles: [] }, new Date());
 const file = join(await mkdtemp(join(tmpdir(), 'upstride-')), 'crew.upstride.json');
 await writeFile(file, text);
 

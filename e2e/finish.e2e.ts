@@ -115,6 +115,37 @@ describe('from a true block to the pieces', () => {
     await room.until('the style stays', async () => (await pieces()).length === 2);
   });
 
+  it('is kept by a name, with its allowances, and put on another person’s draft', async () => {
+    await room.visit('/demo/draft/cook-kitchen/finish');
+    await room.find('[data-piece-button="bandFront.left"]');
+    await room.section('Leg');
+    await room.press('Keep this style');
+    await room.enter('Name of the style', 'Front of house');
+    await room.until('the name is free', async () => (await room.text('.keep-style')).includes('already'));
+    await (await room.at('//form//label[normalize-space()="With its allowances"]//input')).click();
+    await room.enter('Name of the style', 'Flared work trousers');
+    await room.until('it is not told', async () => (await room.text('[data-styles-said]')).includes('Flared work'));
+    await room.visit('/demo/draft/ticket-plain/finish');
+    await room.find('[data-piece-button="front"]');
+    await room.section('Leg');
+    await (await room.find('.kept-styles summary')).click();
+    await (await room.find('[data-kept-style="Flared work trousers"] button')).click();
+    await room.until('the style did not come', async () => (await pieces()).includes('bandFront.left'));
+    await room.section('Edges');
+    expect(await room.valueOf('Sewn at')).toBe('1.25');
+    await room.press('Undo');
+    await room.until('the style stays', async () => (await pieces()).length === 2);
+    await room.section('Leg');
+    if (!(await room.has('.kept-styles[open]'))) await (await room.find('.kept-styles summary')).click();
+    await (await room.at('//li[@data-kept-style="Flared work trousers"]//button[.="Forget"]')).click();
+    await room.until('it is still there', async () => !(await room.has('[data-kept-style="Flared work trousers"]')));
+    await room.press('Put back');
+    await room.until('it is not back', () => room.has('[data-kept-style="Flared work trousers"]'));
+    await room.driver.navigate().refresh();
+    await room.section('Leg');
+    await room.until('it is not kept', async () => (await room.text('.own-styles')).includes('3 kept styles'));
+  });
+
   it('is cut whole: every piece is on the paper, ticked off in the list', async () => {
     await room.visit('/demo/draft/cook-kitchen/finish');
     await room.section('List');

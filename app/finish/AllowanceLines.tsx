@@ -1,3 +1,5 @@
+import { useState } from 'react';
+import { useParams } from 'react-router';
 import { EDGE_LABELS, EDGE_WORDS, type Edge } from '../../core/garment/index.js';
 import { PROFILE_ROLES, PROFILES, profileNamed, widthsAlong, type Proof } from '../../core/piece/index.js';
 import { formatFigure, formatLength, showsNothing } from '../../core/units/index.js';
@@ -6,8 +8,9 @@ import { LengthField } from '../shared/LengthField.js';
 import { PickLine } from '../shared/PickLine.js';
 import { signedFigure } from '../shared/signed.js';
 import { allowEdge, changeAllowance, stateDepth, takeProfile } from '../store/work-changes.js';
+import { useShelf } from '../store/queries.js';
+import { roomOf } from '../store/rooms.js';
 import { useChange, useTape, useUnit, useWork } from '../store/work-context.js';
-import { useState } from 'react';
 import { edgeName } from './edge-names.js';
 import { useFinish } from './finish-store.js';
 import { useProof, type Finished } from './use-garment.js';
@@ -39,16 +42,21 @@ export function AllowanceLines({ finished }: { finished: Finished }) {
     return good;
   };
   const { seams } = finished.styled.garment;
+  const from = allowances.from ?? 'house';
+  const own = (useShelf(roomOf(useParams().room)).data?.styles ?? []).flatMap(({ value }) =>
+    value.allowances ? [{ id: value.id, label: value.name, allowances: value.allowances }] : [],
+  );
+  const choices = [...PROFILES, ...own].map((p) => [p.id, p.label] as const);
   return (
     <>
       <PickLine
         label="Laid on"
-        value={allowances.from ?? 'house'}
-        choices={PROFILES.map((p) => [p.id, p.label] as const)}
-        about={profileNamed(allowances.from ?? 'house')?.about ?? ''}
+        value={from}
+        choices={choices.some(([id]) => id === from) ? choices : [...choices, [from, 'A style that was forgotten']]}
+        about={profileNamed(from)?.about ?? 'As they were kept with the style.'}
         onChoose={(id) => {
-          const profile = profileNamed(id);
-          if (profile) change(takeProfile(profile.allowances(unit)));
+          const profile = profileNamed(id)?.allowances(unit) ?? own.find((one) => one.id === id)?.allowances;
+          if (profile) change(takeProfile({ ...profile, from: id }));
         }}
       />
       {PROFILE_ROLES.map((role) => (

@@ -9,7 +9,7 @@ import { ComponentLines } from './ComponentLines.js';
 import { CutList } from './CutList.js';
 import { GarmentBoard } from './GarmentBoard.js';
 import { SeamTable } from './SeamTable.js';
-import { StyleOf } from './StyleOf.js';
+import { OwnStyles } from './OwnStyles.js';
 import { useGarment, useStyle, type Finished } from './use-garment.js';
 import './finish.css';
 
@@ -57,7 +57,7 @@ function FinishBench({ finished }: { finished: Finished }) {
           marked: chosen.has('leg'),
           content: () => (
             <>
-              <StyleOf />
+              <OwnStyles />
               <ComponentLines groups={['leg']} finished={finished} />
             </>
           ),

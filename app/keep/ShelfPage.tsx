@@ -219,7 +219,7 @@ export function ShelfPage() {
                   }}
                   onHandOver={() => {
                     void saveBook(
-                      { people: [person], drafts: [draft], charts: [], practice: [] },
+                      { people: [person], drafts: [draft], charts: [], practice: [], styles: [] },
                       fileName(`${person.name} ${draft.name}`),
                     );
                   }}

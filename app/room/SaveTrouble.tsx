@@ -12,7 +12,7 @@ import { useUnit, useWork } from '../store/work-context.js';
 /** Saves the person and the draft as they are here, stored or not, as a workbook. */
 async function saveToFile({ person, draft }: Work): Promise<void> {
   const { writeWorkbook } = await import('../../core/workbook/index.js');
-  const text = writeWorkbook({ people: [person], drafts: [draft], charts: [], practice: [] }, new Date());
+  const text = writeWorkbook({ people: [person], drafts: [draft], charts: [], practice: [], styles: [] }, new Date());
   saveFile(`${fileName(draft.name)}.upstride.json`, text, 'application/json');
 }
 

@@ -50,6 +50,11 @@ const SIDES: Readonly<Record<Conflict['kind'], readonly (readonly [Side, string]
     ['mine', 'Keep what is here'],
     ['theirs', 'Take the file’s'],
   ],
+  style: [
+    ['both', 'Keep both styles'],
+    ['mine', 'Keep what is here'],
+    ['theirs', 'Take the file’s'],
+  ],
   name: [
     ['both', 'Two people'],
     ['mine', 'One person: facts from here'],
@@ -100,7 +105,7 @@ const counted = (n: number, one: string, many: string): string => `${n} ${n === 
 
 /** What a merge brought, in a sentence. */
 const told = ({ fresh, conflicts }: Merge): string =>
-  `Opened a workbook: ${counted(fresh.people, 'new person', 'new people')}, ${counted(fresh.sets, 'new set', 'new sets')}, ${counted(fresh.drafts, 'new draft', 'new drafts')}${conflicts.length > 0 ? `, ${conflicts.length} decided` : ''}`;
+  `Opened a workbook: ${counted(fresh.people, 'new person', 'new people')}, ${counted(fresh.sets, 'new set', 'new sets')}, ${counted(fresh.drafts, 'new draft', 'new drafts')}${fresh.styles > 0 ? `, ${counted(fresh.styles, 'new style', 'new styles')}` : ''}${conflicts.length > 0 ? `, ${conflicts.length} decided` : ''}`;
 
 /** Lets the maker choose a workbook file and merges it into the room: whole, or not at all; what differs is asked. */
 export function OpenWorkbook({ room, label, size = 'small', here, onMerged, onRefuse }: OpenWorkbookProps) {

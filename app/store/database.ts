@@ -4,6 +4,7 @@ import type {
   KeptChart,
   KeptDraft,
   KeptOf,
+  KeptStyle,
   Person,
   Practice,
   RecordKind,
@@ -21,6 +22,7 @@ export const STORE_OF = {
   draft: 'drafts',
   chart: 'charts',
   practice: 'practice',
+  style: 'styles',
 } as const satisfies Record<RecordKind, StoreNames<Schema>>;
 
 /** Everything kept in a room. */
@@ -29,6 +31,7 @@ export interface Shelf {
   readonly drafts: readonly Versioned<KeptDraft>[];
   readonly charts: readonly Versioned<KeptChart>[];
   readonly practice: readonly Versioned<Practice>[];
+  readonly styles: readonly Versioned<KeptStyle>[];
 }
 
 /** The stores of records. */
@@ -40,7 +43,7 @@ export const contentOf = (shelf: Shelf | undefined): WorkbookContent =>
     RECORD_STORES.map((store) => [store, shelf?.[store].map(({ value }) => value) ?? []]),
   ) as unknown as WorkbookContent;
 
-const VERSION = 10;
+const VERSION = 11;
 /** How often a page that waits for its database knocks at the others. */
 const KNOCK_MS = 400;
 const open = new Map<RoomId, Promise<IDBPDatabase<Schema>>>();
@@ -68,6 +71,7 @@ async function opened(room: RoomId): Promise<IDBPDatabase<Schema>> {
       if (from < 7) db.createObjectStore('acts', { keyPath: 'id' }).createIndex('place', ['place', 'rank']);
       if (from < 9) db.createObjectStore('practice', { keyPath: 'id' });
       if (from < 10) db.createObjectStore('photos', { keyPath: 'id' }).createIndex('draft', 'draft');
+      if (from < 11) db.createObjectStore('styles', { keyPath: 'id' });
       // A room that cannot be brought along stays whole as it was.
       older?.renew(tx, from).catch(() => {
         tx.abort();

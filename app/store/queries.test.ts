@@ -67,7 +67,7 @@ describe('what was written, where it is shown', () => {
 
   it('comes into a shelf that was being read when a record was written', async () => {
     const reading = readings<Shelf>();
-    const empty: Shelf = { people: [], drafts: [], charts: [], practice: [] };
+    const empty: Shelf = { people: [], drafts: [], charts: [], practice: [], styles: [] };
     const end = new QueryObserver(queryClient, { queryKey: shelfKey('own'), queryFn: reading.read }).subscribe(
       () => undefined,
     );

@@ -1,5 +1,5 @@
 import type { DBSchema } from 'idb';
-import type { Act, KeptChart, KeptDraft, Person, Practice } from '../../core/kept/index.js';
+import type { Act, KeptChart, KeptDraft, KeptStyle, Person, Practice } from '../../core/kept/index.js';
 
 /** A record with a mark that grows at every write, so that two windows never overwrite one another unseen. */
 export interface Versioned<T> {
@@ -21,6 +21,7 @@ export interface Schema extends DBSchema {
   drafts: { key: string; value: Versioned<KeptDraft> };
   charts: { key: string; value: Versioned<KeptChart> };
   practice: { key: string; value: Versioned<Practice> };
+  styles: { key: string; value: Versioned<KeptStyle> };
   photos: { key: string; value: KeptPhoto; indexes: { draft: string } };
   acts: { key: string; value: Act; indexes: { place: [string, number] } };
   meta: { key: string; value: string };

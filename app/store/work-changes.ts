@@ -11,6 +11,7 @@ import {
   withRule,
   withSet,
   type KeptDraft,
+  type KeptStyle,
   type MeasurementSet,
   type Person,
   type Work,
@@ -115,6 +116,14 @@ export const changeStyle = (style: Style): Change =>
   changeDraft((draft) => ({
     ...draft,
     style: style.map(({ id, values }) => ({ id, values: { ...values } })),
+  }));
+
+/** Puts a style on the draft, with the allowances that were kept with it. */
+export const takeStyle = ({ id, style, allowances }: Pick<KeptStyle, 'id' | 'style' | 'allowances'>): Change =>
+  changeDraft((draft) => ({
+    ...draft,
+    style: structuredClone(style),
+    ...(allowances && { allowances: { ...structuredClone(allowances), from: id } }),
   }));
 
 /** Lays the allowances on as a shipped profile has them; what was given otherwise goes. */

@@ -33,7 +33,7 @@ const keeper = {
   },
   /** What has to be put on the shelf once the conflicts are decided; its photos are put there already. */
   async merged(decisions: Decisions, room: RoomId): Promise<WorkbookContent> {
-    if (!theirs || !mine) return { people: [], drafts: [], charts: [], practice: [] };
+    if (!theirs || !mine) return { people: [], drafts: [], charts: [], practice: [], styles: [] };
     const { photos, ...rest } = mergeWorkbooks(mine, theirs, decisions, () => crypto.randomUUID());
     if (photos) await putBookPhotos(room, { photos });
     return rest;

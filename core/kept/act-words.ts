@@ -274,6 +274,7 @@ const GONE: Readonly<Record<RecordKind, string>> = {
   draft: 'The draft',
   chart: 'The chart',
   practice: 'What was practised',
+  style: 'The style',
 };
 
 /** What was wanted of a record and what is there instead, in the reader's words (see `clashOf`). */

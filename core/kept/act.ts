@@ -1,5 +1,5 @@
 import { clashesWith, patched, patchesBetween, reversed, same, valueAt, type Patch } from './patch.js';
-import type { KeptChart, KeptDraft, Person, Practice } from '../workbook/index.js';
+import type { KeptChart, KeptDraft, KeptStyle, Person, Practice } from '../workbook/index.js';
 
 /** What is kept of each kind. */
 export interface KeptOf {
@@ -7,6 +7,7 @@ export interface KeptOf {
   readonly draft: KeptDraft;
   readonly chart: KeptChart;
   readonly practice: Practice;
+  readonly style: KeptStyle;
 }
 
 /** A kind of record. */

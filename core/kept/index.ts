@@ -53,6 +53,7 @@ export type {
   Fitting,
   KeptChart,
   KeptDraft,
+  KeptStyle,
   MeasurementSet,
   Person,
   Photo,

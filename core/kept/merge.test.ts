@@ -4,7 +4,7 @@ import { mergeWorkbooks, planMerge, type Person, type Side, type WorkbookContent
 
 let n = 0;
 const newId = (): string => `new-${++n}`;
-const empty: WorkbookContent = { people: [], drafts: [], charts: [], practice: [] };
+const empty: WorkbookContent = { people: [], drafts: [], charts: [], practice: [], styles: [] };
 const only = (more: Partial<WorkbookContent>): WorkbookContent => ({ ...empty, ...more });
 const cellist = DEMO_WORKBOOK.people.find((p) => p.id === 'cellist') as Person;
 const set = cellist.sets[0] as Person['sets'][number];
@@ -20,6 +20,7 @@ function after(mine: WorkbookContent, theirs: WorkbookContent, side: Side): Work
   ];
   return {
     practice: [],
+    styles: join(mine.styles, put.styles),
     people: join(mine.people, put.people),
     drafts: join(mine.drafts, put.drafts),
     charts: join(mine.charts, put.charts),
@@ -117,21 +118,28 @@ describe('merging a workbook', () => {
     expect(after(here, noted, 'mine').people).toMatchObject([{ id: 'cellist', note: cellist.note }]);
   });
 
-  it('asks about drafts and charts that differ', () => {
+  it('asks about drafts, charts and styles that differ', () => {
     const draft = DEMO_WORKBOOK.drafts[0] as WorkbookContent['drafts'][number];
     const chart = { id: 'c', name: 'House', note: '', figure: 'woman' as const, sizes: [] };
-    const mine = only({ people: DEMO_WORKBOOK.people, drafts: [draft], charts: [chart] });
+    const style = { id: 's', name: 'House style', style: [{ id: 'fly', values: {} }] };
+    const fresh = { id: 't', name: 'Pull-on', style: [{ id: 'casing', values: {} }] };
+    const mine = only({ people: DEMO_WORKBOOK.people, drafts: [draft], charts: [chart], styles: [style] });
     const theirs = only({
       people: [],
       drafts: [{ ...draft, name: 'Other', changed: '2026-11-22T00:00:00.000Z' }],
       charts: [{ ...chart, note: 'wider' }],
+      styles: [{ ...style, style: [{ id: 'band', values: {} }] }, fresh],
     });
+    expect(planMerge(mine, theirs).fresh).toMatchObject({ drafts: 0, charts: 0, styles: 1 });
     expect(planMerge(mine, theirs).conflicts.map((c) => [c.kind, c.differs])).toEqual([
       ['draft', ['name']],
       ['chart', ['note']],
+      ['style', ['style']],
     ]);
     expect(after(mine, theirs, 'both').drafts.map((d) => d.name)).toEqual([draft.name, 'Other (from the file)']);
     expect(after(mine, theirs, 'theirs').charts).toEqual(theirs.charts);
+    expect(after(mine, theirs, 'mine').styles).toEqual([style, fresh]);
+    expect(after(mine, theirs, 'theirs').styles).toEqual(theirs.styles);
   });
 
   it('loses no set of either side, however it is decided, unless one side was chosen', () => {

@@ -1,6 +1,7 @@
 import type {
   KeptChart,
   KeptDraft,
+  KeptStyle,
   MeasurementSet,
   Person,
   Practice,
@@ -14,7 +15,7 @@ export type Side = 'mine' | 'theirs' | 'both';
 /** Something that is here and in a file, and differs. */
 export interface Conflict {
   readonly id: string;
-  readonly kind: 'person' | 'set' | 'draft' | 'chart' | 'name';
+  readonly kind: 'person' | 'set' | 'draft' | 'chart' | 'style' | 'name';
   /** What it is about: `Cellist`, `Cellist, measured 2026-05-07`. */
   readonly about: string;
   /** What differs, as one reads it. */
@@ -27,7 +28,7 @@ export type Decisions = ReadonlyMap<string, Side>;
 /** A merge to be carried out: what will be put on the shelf, and what has to be asked. */
 export interface Merge {
   readonly conflicts: readonly Conflict[];
-  readonly fresh: { readonly people: number; readonly sets: number; readonly drafts: number; readonly charts: number };
+  readonly fresh: Readonly<Record<'people' | 'sets' | 'drafts' | 'charts' | 'styles', number>>;
 }
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -58,6 +59,14 @@ const FOLLOWS: ReadonlySet<string> = new Set(['changed', 'outline']);
 const allKeys = (a: object, b: object): string[] =>
   [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((k) => !FOLLOWS.has(k));
 
+/** What is one and the same by its id alone. */
+type ById = KeptDraft | KeptChart | KeptStyle;
+const BY_ID = [
+  ['draft', 'drafts'],
+  ['chart', 'charts'],
+  ['style', 'styles'],
+] as const;
+
 /** Finds the person here that one in a file is: by id, or by an equal name that nobody in the file has by id. */
 function partnersIn(mine: WorkbookContent, theirs: WorkbookContent): (person: Person) => Person | undefined {
   const theirIds = new Set(theirs.people.map((p) => p.id));
@@ -71,7 +80,7 @@ function partnersIn(mine: WorkbookContent, theirs: WorkbookContent): (person: Pe
 /** What a merge of a file into what is here would ask and add. Nothing is changed. */
 export function planMerge(mine: WorkbookContent, theirs: WorkbookContent): Merge {
   const conflicts: Conflict[] = [];
-  const fresh = { people: 0, sets: 0, drafts: 0, charts: 0 };
+  const fresh = { people: 0, sets: 0, drafts: 0, charts: 0, styles: 0 };
   const partnerOf = partnersIn(mine, theirs);
   for (const person of theirs.people) {
     const partner = partnerOf(person);
@@ -111,21 +120,15 @@ export function planMerge(mine: WorkbookContent, theirs: WorkbookContent): Merge
       }
     }
   }
-  const draftsHere = new Map(mine.drafts.map((d) => [d.id, d]));
-  for (const draft of theirs.drafts) {
-    const here = draftsHere.get(draft.id);
-    if (!here) fresh.drafts += 1;
-    else {
-      const keys = differing(here, draft, allKeys(here, draft));
-      if (keys.length > 0) conflicts.push({ id: `draft ${draft.id}`, kind: 'draft', about: here.name, differs: keys });
-    }
-  }
-  for (const chart of theirs.charts) {
-    const here = mine.charts.find((c) => c.id === chart.id);
-    if (!here) fresh.charts += 1;
-    else {
-      const keys = differing(here, chart, allKeys(here, chart));
-      if (keys.length > 0) conflicts.push({ id: `chart ${chart.id}`, kind: 'chart', about: here.name, differs: keys });
+  for (const [kind, list] of BY_ID) {
+    const known = new Map<string, ById>(mine[list].map((record) => [record.id, record]));
+    for (const record of theirs[list]) {
+      const here = known.get(record.id);
+      const keys = here ? differing(here, record, allKeys(here, record)) : [];
+      if (!here) fresh[list] += 1;
+      else if (keys.length > 0) {
+        conflicts.push({ id: `${kind} ${record.id}`, kind, about: here.name, differs: keys });
+      }
     }
   }
   return { conflicts, fresh };
@@ -174,8 +177,8 @@ function mergePerson(mine: Person, theirs: Person, decided: (id: string) => Side
   return { ...mine, note: `${mine.note} From the file: ${told}.`.trim().slice(0, 2000), sets, traces };
 }
 
-function mergeById<T extends KeptDraft | KeptChart>(
-  kind: 'draft' | 'chart',
+function mergeById<T extends ById>(
+  kind: (typeof BY_ID)[number][0],
   mine: readonly T[],
   theirs: readonly T[],
   decided: (id: string) => Side,
@@ -249,6 +252,7 @@ export function mergeWorkbooks(
     drafts,
     charts: mergeById('chart', mine.charts, theirs.charts, decided, newId),
     practice: mergePractice(mine.practice, theirs.practice),
+    styles: mergeById('style', mine.styles, theirs.styles, decided, newId),
     // A photo never changes: what is here already is the same.
     ...(theirs.photos && { photos: theirs.photos }),
   };

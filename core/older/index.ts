@@ -99,8 +99,11 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
+/** The eighteenth version has a maker's own styles. */
+const from17 = (book: Json): Json => ({ ...book, version: 18, styles: [] });
+
 /** The seventeenth version only adds what a person, a draft and a fitting may have. */
-const from16 = (book: Json): Json => ({ ...book, version: 17 });
+const from16 = (book: Json): Json => from17({ ...book, version: 17 });
 
 /** The sixteenth version only adds that a lesson may be of truing, or by a maker's own sheet. */
 const from15 = (book: Json): Json => from16({ ...book, version: 16 });
@@ -181,5 +184,6 @@ export function migrate(book: Json): Json {
   if (book['version'] === 13) return from13(book);
   if (book['version'] === 14) return from14(book);
   if (book['version'] === 15) return from15(book);
-  return book['version'] === 16 ? from16(book) : book;
+  if (book['version'] === 16) return from16(book);
+  return book['version'] === 17 ? from17(book) : book;
 }

@@ -62,7 +62,7 @@ describe('what was practised', () => {
     const mine: Practice = { id: 'thirds', name: 'Thirds', items: { a: rightFor(1), b: rightFor(2) } };
     const newer = practised(rightFor(2), 'a', 'right', [], false, after(5));
     const theirs: Practice = { ...mine, items: { a: newer, c: rightFor(1) } };
-    const empty = { people: [], drafts: [], charts: [] };
+    const empty = { people: [], drafts: [], charts: [], styles: [] };
     const read = readWorkbook(writeWorkbook({ ...empty, practice: [mine] }, start));
     expect(read.ok && read.value.practice).toEqual([mine]);
     const merged = mergeWorkbooks(

@@ -15,17 +15,21 @@ import {
   type Photo,
   type Workbook,
 } from './schema.js';
+import { keptStyleSchema, type KeptStyle } from './making-schema.js';
 import { practiceSchema, type Practice } from './practice-schema.js';
 
 const twice = (what: string): FileRefusal => fileRefusal('workbook', 'workbookIdTwice', { what });
 
 /** References that lead nowhere: a draft without its person or set, or an id used twice. */
-function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts' | 'practice'>): FileRefusal | undefined {
+function brokenReference(
+  book: Pick<Workbook, 'people' | 'drafts' | 'charts' | 'practice' | 'styles'>,
+): FileRefusal | undefined {
   const people = new Map(book.people.map((p) => [p.id, p]));
   if (people.size !== book.people.length) return twice('people');
   if (new Set(book.drafts.map((d) => d.id)).size !== book.drafts.length) return twice('drafts');
   if (new Set(book.charts.map((c) => c.id)).size !== book.charts.length) return twice('size charts');
   if (new Set(book.practice.map((p) => p.id)).size !== book.practice.length) return twice('practice');
+  if (new Set(book.styles.map((s) => s.id)).size !== book.styles.length) return twice('styles');
   for (const p of book.people) {
     if (new Set(p.sets.map((s) => s.id)).size !== p.sets.length) return twice(`sets of “${p.name}”`);
   }
@@ -39,12 +43,13 @@ function brokenReference(book: Pick<Workbook, 'people' | 'drafts' | 'charts' | '
   return undefined;
 }
 
-const RECORDS = { people: true, drafts: true, charts: true, practice: true, photos: true } as const;
+const RECORDS = { people: true, drafts: true, charts: true, practice: true, styles: true, photos: true } as const;
 const headSchema = workbookSchema.omit(RECORDS).extend({
   people: z.array(z.unknown()),
   drafts: z.array(z.unknown()),
   charts: z.array(z.unknown()),
   practice: z.array(z.unknown()),
+  styles: z.array(z.unknown()),
   photos: z.array(z.unknown()).optional(),
 });
 
@@ -77,7 +82,8 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
     const issue = head.error.issues[0];
     return damaged(issue?.path ?? [], issue?.message);
   }
-  const total = [head.data.people, head.data.drafts, head.data.charts, head.data.practice].reduce(
+  const { data } = head;
+  const total = [data.people, data.drafts, data.charts, data.practice, data.styles].reduce(
     (sum, list) => sum + list.length,
     0,
   );
@@ -96,17 +102,19 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
     }
     return good(found);
   };
-  const people = readAll<Person>('people', head.data.people, personSchema);
+  const people = readAll<Person>('people', data.people, personSchema);
   if (!people.ok) return people;
-  const drafts = readAll<KeptDraft>('drafts', head.data.drafts, draftSchema);
+  const drafts = readAll<KeptDraft>('drafts', data.drafts, draftSchema);
   if (!drafts.ok) return drafts;
-  const charts = readAll<KeptChart>('charts', head.data.charts, sizeChartSchema);
+  const charts = readAll<KeptChart>('charts', data.charts, sizeChartSchema);
   if (!charts.ok) return charts;
-  const practice = readAll<Practice>('practice', head.data.practice, practiceSchema);
+  const practice = readAll<Practice>('practice', data.practice, practiceSchema);
   if (!practice.ok) return practice;
-  const photos = readAll<Photo>('photos', head.data.photos ?? [], photoSchema);
+  const styles = readAll<KeptStyle>('styles', data.styles, keptStyleSchema);
+  if (!styles.ok) return styles;
+  const photos = readAll<Photo>('photos', data.photos ?? [], photoSchema);
   if (!photos.ok) return photos;
-  const { photos: raws, ...rest } = head.data;
+  const { photos: raws, ...rest } = data;
   const book: Workbook = {
     ...rest,
     ...(raws && { photos: photos.value }),
@@ -114,6 +122,7 @@ export function readWorkbook(text: string, progress?: (share: number) => void): 
     drafts: drafts.value,
     charts: charts.value,
     practice: practice.value,
+    styles: styles.value,
   };
   const broken = brokenReference(book);
   if (broken) return refused(broken);
@@ -126,10 +135,11 @@ export interface WorkbookContent {
   readonly drafts: readonly KeptDraft[];
   readonly charts: readonly KeptChart[];
   readonly practice: readonly Practice[];
+  readonly styles: readonly KeptStyle[];
   /** Photos of fittings, where they are asked for. */
   readonly photos?: readonly Photo[] | undefined;
 }
 
 /** A workbook as the text of a file. */
 export const writeWorkbook = (book: WorkbookContent, written: Date): string =>
-  `${JSON.stringify({ format: WORKBOOK_FORMAT, version: WORKBOOK_VERSION, written: written.toISOString(), people: book.people, drafts: book.drafts, charts: book.charts, practice: book.practice, photos: book.photos }, undefined, 2)}\n`;
+  `${JSON.stringify({ format: WORKBOOK_FORMAT, version: WORKBOOK_VERSION, written: written.toISOString(), people: book.people, drafts: book.drafts, charts: book.charts, practice: book.practice, styles: book.styles, photos: book.photos }, undefined, 2)}\n`;

@@ -2,20 +2,20 @@ import { z } from 'zod';
 import { WAIST_SCHOOLS } from '../draft/index.js';
 import { MEASUREMENT_IDS, PAIR_FIGURE_IDS } from '../measure/index.js';
 import { alterationSchema, traceSchema } from './alteration-schema.js';
+import { allowancesSchema, clothKind, clothSchema, keptStyleSchema, laySchema, styleSchema } from './making-schema.js';
 import { patternSchema } from './pattern-schema.js';
 import { practiceSchema } from './practice-schema.js';
 import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 17;
+export const WORKBOOK_VERSION = 18;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
 
 const id = z.string().min(1).max(100);
 const mm = z.number().min(-5000).max(5000);
-const share = z.number().min(0).max(1);
 const words = z.string().max(2000);
 const day = z.iso.date();
 const drawn = z
@@ -103,88 +103,6 @@ export const sizeChartSchema = z
     sizes: z.array(z.strictObject({ name: words, values })).max(500),
   })
   .meta({ description: 'A table of sizes that a maker brought in or changed.' });
-
-/** Allowances: by what an edge is for, and what is given otherwise for a seam, a part, an edge or a stretch of it. */
-const allowancesSchema = z
-  .strictObject({
-    profile: z.strictObject({ waist: mm, side: mm, inseam: mm, rise: mm, hem: mm }),
-    given: z
-      .array(
-        z.discriminatedUnion('on', [
-          z.strictObject({ on: z.literal('seam'), seam: id, mm }),
-          z.strictObject({ on: z.literal('part'), part: id, mm }),
-          z.strictObject({ on: z.literal('edge'), part: id, edge: id, mm }),
-          z.strictObject({
-            on: z.literal('stretch'),
-            part: id,
-            edge: id,
-            from: share,
-            to: share,
-            mm,
-            end: mm.optional(),
-          }),
-        ]),
-      )
-      .max(200),
-    depth: mm.optional().meta({ description: 'How deep every seam is sewn, where that is stated.' }),
-    from: id.optional().meta({ description: 'The shipped profile that it was taken from.' }),
-  })
-  .meta({ description: 'What is added outside the stitching line, in mm; each given one goes before the profile.' });
-
-/** A component of a style with what was set of it; the rest stands as the house has it. Lengths in mm. */
-const styleSchema = z
-  .array(
-    z.strictObject({
-      id,
-      values: z.record(z.string().max(100), z.union([mm, z.boolean(), z.string().max(100)])),
-    }),
-  )
-  .max(60)
-  .meta({ description: 'The components chosen on top of the block, each once.' });
-
-const clothKind = z.enum(['shell', 'lining', 'pocketing', 'interfacing']);
-
-/** A cloth of a garment: what is known of it, lengths in mm. */
-const clothSchema = z
-  .strictObject({
-    name: z.string().max(200),
-    width: mm,
-    inHand: z.number().min(0).max(1_000_000).optional(),
-    fold: z.enum(['open', 'folded']),
-    nap: z.enum(['one-way', 'two-way']),
-    gap: mm,
-    barRepeat: mm.meta({ description: 'How far apart bars lie along the cloth; 0 where there are none.' }),
-    stripeRepeat: mm.meta({ description: 'How far apart stripes lie across the cloth; 0 where there are none.' }),
-    flaws: z
-      .array(z.strictObject({ id, along: z.number().max(1_000_000), across: mm, length: mm, width: mm }))
-      .max(50)
-      .meta({ description: 'Places that nothing is cut from, from the cut end and the edge.' }),
-    price: z.number().min(0).optional().meta({ description: 'Of a metre, in any money.' }),
-    shrinkLength: z.number().min(0).max(0.3),
-    shrinkWidth: z.number().min(0).max(0.3),
-  })
-  .meta({ description: 'A cloth of a garment; lengths in millimetres, shrinkage as shares.' });
-
-/** A lay that was kept: where every copy lies on the cloth, in mm, and which were locked. */
-const laySchema = z
-  .strictObject({
-    length: z.number().min(0).max(1_000_000),
-    area: z.number().min(0).meta({ description: 'Net area of all copies, in mm².' }),
-    under: z.string().max(100_000).meta({ description: 'The terms that it was laid under: cloth and parts, as JSON.' }),
-    placed: z
-      .record(
-        z.string().max(220),
-        z.strictObject({
-          x: z.number(),
-          y: z.number(),
-          turn: z.union([z.literal(0), z.literal(180)]),
-          flipped: z.boolean(),
-          locked: z.boolean().optional(),
-        }),
-      )
-      .meta({ description: 'By the part and the number of its copy, counted from 0: “front 1”.' }),
-  })
-  .meta({ description: 'A lay of one cloth; x along the cloth, y across it.' });
 
 /** What a draft is made from besides the person's figures: everything that its pieces and their cloth follow from. */
 const draftInputs = {
@@ -369,6 +287,7 @@ export const workbookSchema = z
     drafts: z.array(draftSchema),
     charts: z.array(sizeChartSchema),
     practice: z.array(practiceSchema),
+    styles: z.array(keptStyleSchema),
     photos: z
       .array(photoSchema)
       .optional()
@@ -376,7 +295,7 @@ export const workbookSchema = z
   })
   .meta({
     title: 'Upstride workbook',
-    description: 'All people, measurement sets, drafts, own size charts and practice of one workroom.',
+    description: 'All people, measurement sets, drafts, own size charts, practice and own styles of one workroom.',
   });
 
 /** A dated set of measurements. */

@@ -36,7 +36,7 @@ describe('the workbook file', () => {
       ['"figure": "woman"', '"figure": "giant"'],
       ['"personId": "cellist"', '"personId": "nobody"'],
       ['"setId": "cellist-1"', '"setId": "cellist-9"'],
-      ['"version": 17', '"version": "two"'],
+      ['"version": 18', '"version": "two"'],
       ['"source": "pair"', '"source": "guess"'],
       ['"id": "cook-pair"', '"id": "cook-1"'],
       ['"id": "cook-kitchen"', '"id": "cellist-dress"'],
@@ -68,14 +68,14 @@ describe('the workbook file', () => {
   it('tells how far it has been read', () => {
     const people = Array.from({ length: 200 }, (_, i) => ({ ...DEMO_WORKBOOK.people[0], id: `p${i}` }));
     const told: number[] = [];
-    readWorkbook(writeWorkbook({ people, drafts: [], charts: [], practice: [] } as never, now), (share) =>
+    readWorkbook(writeWorkbook({ people, drafts: [], charts: [], practice: [], styles: [] } as never, now), (share) =>
       told.push(share),
     );
     expect(told).toEqual([0.25, 0.5, 0.75, 1]);
   });
 
   it('says so when it was written by a newer program', () => {
-    const read = readWorkbook(text.replace('"version": 17', '"version": 18'));
+    const read = readWorkbook(text.replace('"version": 18', '"version": 19'));
     expect(read.ok ? '' : fileRefusalsSentence(read.refusals, readerIn('cm'))).toContain('newer Upstride');
   });
 
@@ -128,7 +128,9 @@ describe('a new draft', () => {
     const draft = newDraft(id, later, 'Trousers', now);
     expect(draft.setId).toBe('late');
     expect(draft.allowances.profile.side).toBeCloseTo(15.875, 9);
-    const book = readWorkbook(writeWorkbook({ people: [later], drafts: [draft], charts: [], practice: [] }, now));
+    const book = readWorkbook(
+      writeWorkbook({ people: [later], drafts: [draft], charts: [], practice: [], styles: [] }, now),
+    );
     expect(book.ok).toBe(true);
   });
 });
