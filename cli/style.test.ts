@@ -140,6 +140,18 @@ describe('an order with a style', () => {
     expect(width('back', 'rise')).toBeCloseTo(25.4, 6);
   });
 
+  it('cuts outward corners as asked, and one of them otherwise', async () => {
+    const style = { slantPocket: {} };
+    const cutOf = async (allowances: object): Promise<string> =>
+      JSON.stringify(partOf(await answer({ style, allowances }), 'pocketFacing').cut);
+    const [mitred, stepped] = [await cutOf({}), await cutOf({ corners: 'stepped' })];
+    expect(stepped).not.toBe(mitred);
+    expect(await cutOf({ corners: 'mitred' })).toBe(mitred);
+    const edges = partOf(await answer({ style }), 'pocketFacing').edges.map(({ id }) => `pocketFacing.${id}`);
+    const each = Object.fromEntries(edges.map((edge) => [edge, 'mitred']));
+    expect(await cutOf({ corners: 'stepped', cornersAt: each })).toBe(mitred);
+  });
+
   it('prints the whole garment', async () => {
     const { out } = await run({ style: { band: {}, loops: { count: 5 } } }, 'svg');
     for (const name of ['band.cut', 'loops.start', 'front.cut']) expect(out).toContain(`"${name}"`);
@@ -157,6 +169,7 @@ describe('an order with a style', () => {
     [{ allowances: { profile: 'lavish' } }, 'There is no profile “lavish”'],
     [{ allowances: { edges: { 'back.collar': 1 } } }, 'has no edge “collar”'],
     [{ allowances: { edges: { side: 1 } } }, 'Write the part and the edge'],
+    [{ allowances: { cornersAt: { 'back.collar': 'squared' } } }, 'has no edge “collar”'],
     [{ allowances: { edges: { 'back.side': 20 } } }, 'out of its range'],
     [{ allowances: { parts: { sleeve: 1 } } }, 'There is no part “sleeve”'],
     [{ allowances: { stretches: [{ edge: 'back.side', from: 0.6, to: 0.4, start: 1 }] } }, 'the smaller first'],

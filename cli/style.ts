@@ -8,7 +8,14 @@ import {
   type StyleItem,
   type StyleValue,
 } from '../core/style/index.js';
-import { houseAllowances, PROFILES, profileNamed, type Allowances, type GivenAllowance } from '../core/piece/index.js';
+import {
+  CORNER_WAYS,
+  houseAllowances,
+  PROFILES,
+  profileNamed,
+  type Allowances,
+  type GivenAllowance,
+} from '../core/piece/index.js';
 import { good, orderRefusal, refused, type OrderRefusal, type Outcome } from '../core/refusal/index.js';
 import { readLength, toMm, type Unit } from '../core/units/index.js';
 
@@ -31,6 +38,8 @@ export const orderedAllowances = z
     seams: z.record(z.string(), figure).default({}),
     parts: z.record(z.string(), figure).default({}),
     edges: z.record(z.string(), figure).default({}),
+    corners: z.enum(CORNER_WAYS).optional(),
+    cornersAt: z.record(z.string(), z.enum(CORNER_WAYS)).default({}),
     stretches: z
       .array(
         z.strictObject({
@@ -43,7 +52,7 @@ export const orderedAllowances = z
       )
       .default([]),
   })
-  .default({ seams: {}, parts: {}, edges: {}, stretches: [] });
+  .default({ seams: {}, parts: {}, edges: {}, cornersAt: {}, stretches: [] });
 
 /** No allowance is wider than this, in mm. */
 const MOST = 200;
@@ -149,9 +158,14 @@ export function readAllowances(
     const last = end === undefined ? {} : { end: length(name, end) };
     given.push({ on: 'stretch', ...edge, from, to, mm: length(name, start), ...last });
   }
+  for (const [name, as] of Object.entries(ordered.cornersAt)) {
+    const edge = edgeOf('cornersAt', name);
+    if (edge) given.push({ on: 'corner', ...edge, as });
+  }
+  const { corners = base.corners } = ordered;
   const depth = ordered.depth === undefined ? base.depth : length('depth', ordered.depth);
   if (refusals.length > 0) return refused(...refusals);
-  return good({ ...base, given, ...(depth === undefined ? {} : { depth }) });
+  return good({ ...base, given, ...(corners && { corners }), ...(depth === undefined ? {} : { depth }) });
 }
 
 const fieldAnswer = (name: string, field: Field, unit: Unit): object => {

@@ -104,6 +104,31 @@ describe('from a true block to the pieces', () => {
     await room.until('it stays out', async () => (await girth('hip'))[2] === 0);
   });
 
+  it('has a stretch of an edge widened by hand, and its corners cut as chosen', async () => {
+    await room.visit('/demo/draft/cook-kitchen/finish');
+    await room.find('[data-piece-button="back"]');
+    await (await room.find('[data-piece-button="back"]')).click();
+    await room.section('Edges');
+    const cut = async (): Promise<string> =>
+      (await (await room.find('.garment-board > svg [data-part="back"] .cut-line')).getAttribute('d')) ?? '';
+    const before = await cut();
+    await room.choose('Add a stretch of', 'rise');
+    await room.find('[data-stretch="1"]');
+    await room.enter('Begins', '500');
+    await room.until('the sentence does not come', async () =>
+      /begins 500.* cm: the edge is/.test(await room.text('.bench')),
+    );
+    await room.enter('Wide at its end', '2.5');
+    await room.until('it is as before', async () => (await cut()) !== before);
+    const widened = await cut();
+    await room.choose('Corners', 'stepped');
+    await room.until('the corners are as before', async () => (await cut()) !== widened);
+    await room.press('Undo');
+    await room.until('the corners stay', async () => (await cut()) === widened);
+    await room.press('Take out rise, stretch 1');
+    await room.until('the stretch stays', async () => (await cut()) === before);
+  });
+
   it('is put on another person’s draft by its choices', async () => {
     await room.saved();
     await room.visit('/demo/draft/ticket-plain/finish');

@@ -85,7 +85,10 @@ describe('a draft that is drawn otherwise than when it was kept', () => {
     const file = join(await mkdtemp(join(tmpdir(), 'upstride-')), 'kept.json');
     await writeFile(
       file,
-      writeWorkbook({ people: [measured], drafts: [kept], charts: [], practice: [], styles: [] }, new Date('2026-03-02')),
+      writeWorkbook(
+        { people: [measured], drafts: [kept], charts: [], practice: [], styles: [] },
+        new Date('2026-03-02'),
+      ),
     );
     await room.visit('/own');
     await (await room.find('input[type=file]')).sendKeys(file);

@@ -1,7 +1,14 @@
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { EDGE_LABELS, EDGE_WORDS, type Edge } from '../../core/garment/index.js';
-import { PROFILE_ROLES, PROFILES, profileNamed, widthsAlong, type Proof } from '../../core/piece/index.js';
+import { EDGE_LABELS } from '../../core/garment/index.js';
+import {
+  MOST_ALLOWANCE,
+  PROFILE_ROLES,
+  PROFILES,
+  profileNamed,
+  widthsAlong,
+  type Proof,
+} from '../../core/piece/index.js';
 import { formatFigure, formatLength, showsNothing } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
@@ -11,12 +18,11 @@ import { allowEdge, changeAllowance, stateDepth, takeProfile } from '../store/wo
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { useChange, useTape, useUnit, useWork } from '../store/work-context.js';
-import { edgeName } from './edge-names.js';
+import { CornersLine, PartCorners } from './CornerLines.js';
+import { edgeWords } from './edge-names.js';
 import { useFinish } from './finish-store.js';
+import { StretchLines } from './StretchLines.js';
 import { useProof, type Finished } from './use-garment.js';
-
-/** No allowance is wider than this, in mm. */
-const MOST = 120;
 
 const PROOF: readonly (readonly [keyof Proof, string])[] = [
   ['waist', 'Waist'],
@@ -37,8 +43,8 @@ export function AllowanceLines({ finished }: { finished: Finished }) {
   const [said, setSaid] = useState<string>();
   const piece = finished.pieces.find(({ part }) => part.id === inHand) ?? finished.pieces[0];
   const within = (label: string, mm: number | undefined): mm is number => {
-    const good = mm !== undefined && mm >= 0 && mm <= MOST;
-    setSaid(good ? undefined : `${label}: an allowance lies between 0 and ${formatLength(MOST, tape)}.`);
+    const good = mm !== undefined && mm >= 0 && mm <= MOST_ALLOWANCE;
+    setSaid(good ? undefined : `${label}: an allowance lies between 0 and ${formatLength(MOST_ALLOWANCE, tape)}.`);
     return good;
   };
   const { seams } = finished.styled.garment;
@@ -88,6 +94,7 @@ export function AllowanceLines({ finished }: { finished: Finished }) {
           }}
         />
       </div>
+      <CornersLine corners={allowances.corners} />
       {said !== undefined && (
         <p className="doubt" role="status">
           {withFractions(said)}
@@ -104,7 +111,8 @@ export function AllowanceLines({ finished }: { finished: Finished }) {
               const runs = widthsAlong({ seams }, piece.part, edge.id, allowances);
               const widest = Math.max(...runs.map(({ mm, end }) => Math.max(mm, end ?? mm)));
               const given = allowances.given.some(
-                (g) => g.on !== 'seam' && g.part === part && (g.on === 'part' || g.edge === edge.id),
+                (g) =>
+                  g.on !== 'seam' && g.on !== 'corner' && g.part === part && (g.on === 'part' || g.edge === edge.id),
               );
               const label = `${piece.part.name}, ${edgeWords(edge)}`;
               return (
@@ -132,14 +140,13 @@ export function AllowanceLines({ finished }: { finished: Finished }) {
               );
             })}
           <p className="quiet">An emptied field goes back to the profile.</p>
+          <StretchLines part={piece.part} garment={{ seams }} allowances={allowances} />
+          <PartCorners part={piece.part} allowances={allowances} />
         </>
       )}
     </>
   );
 }
-
-/** What an edge is called beside its part. */
-const edgeWords = ({ id, role }: Edge): string => (id === role ? EDGE_WORDS[role] : edgeName(id, role));
 
 /** The girths as drafted and as the cut pieces come out when they are sewn. */
 function ProofTable({ finished }: { finished: Finished }) {

@@ -1,4 +1,4 @@
-import { EDGE_WORDS, type EdgeRole } from '../../core/garment/index.js';
+import { EDGE_WORDS, type Edge, type EdgeRole } from '../../core/garment/index.js';
 
 /** Edges that are called by more than what they are for. */
 const NAMES: Readonly<Record<string, string>> = {
@@ -30,3 +30,9 @@ const NAMES: Readonly<Record<string, string>> = {
 
 /** What an edge is called: by its own name, else by what it is for. */
 export const edgeName = (id: string, role: EdgeRole): string => NAMES[id] ?? EDGE_WORDS[role];
+
+/** What an edge is called beside its part. */
+export const edgeWords = ({ id, role }: Edge): string => (id === role ? EDGE_WORDS[role] : edgeName(id, role));
+
+/** The same at the beginning of a line. */
+export const upper = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

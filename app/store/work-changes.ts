@@ -1,5 +1,5 @@
 import type { Leg } from '../../core/draft/index.js';
-import { houseAllowances, type Allowances } from '../../core/piece/index.js';
+import { houseAllowances, type Allowances, type CornerWay, type GivenAllowance } from '../../core/piece/index.js';
 import type { Style } from '../../core/style/index.js';
 import type { Unit } from '../../core/units/index.js';
 import type { ChartSize, MeasurementId, SizeChart } from '../../core/measure/index.js';
@@ -138,9 +138,36 @@ export const allowEdge = (part: string, edge: string, mm: number | undefined): C
       ...draft.allowances,
       given: [
         ...draft.allowances.given.filter(
-          (g) => g.on === 'seam' || g.on === 'part' || g.part !== part || g.edge !== edge,
+          (g) => !((g.on === 'edge' || g.on === 'stretch') && g.part === part && g.edge === edge),
         ),
         ...(mm === undefined ? [] : [{ on: 'edge' as const, part, edge, mm }]),
+      ],
+    },
+  }));
+
+/** Gives the stretches of a part's edges their own widths, in the place of those that were given. */
+export const giveStretches = (part: string, stretches: readonly GivenAllowance[]): Change =>
+  changeDraft((draft) => ({
+    ...draft,
+    allowances: {
+      ...draft.allowances,
+      given: [...draft.allowances.given.filter((g) => g.on !== 'stretch' || g.part !== part), ...stretches],
+    },
+  }));
+
+/** Cuts all outward corners one way. */
+export const cutCorners = (corners: CornerWay): Change =>
+  changeDraft((draft) => ({ ...draft, allowances: { ...draft.allowances, corners } }));
+
+/** Cuts the corner at the end of an edge one way, or as all are. */
+export const cutCorner = (part: string, edge: string, as: CornerWay | undefined): Change =>
+  changeDraft((draft) => ({
+    ...draft,
+    allowances: {
+      ...draft.allowances,
+      given: [
+        ...draft.allowances.given.filter((g) => !(g.on === 'corner' && g.part === part && g.edge === edge)),
+        ...(as === undefined ? [] : [{ on: 'corner' as const, part, edge, as }]),
       ],
     },
   }));

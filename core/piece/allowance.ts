@@ -8,16 +8,24 @@ import {
   type Seam,
   type Stretch,
 } from '../garment/index.js';
+import type { CornerWay } from './corner.js';
 import type { Unit } from '../units/index.js';
 
 /** The edges that a profile has a figure for. */
 export const PROFILE_ROLES = ['waist', 'side', 'inseam', 'rise', 'hem'] as const;
 
+/** No allowance is wider than this, in mm. */
+export const MOST_ALLOWANCE = 120;
+
 /** A profile: how much is added outside the stitching line by what the edge is for, in mm. */
 export type Profile = Readonly<Record<(typeof PROFILE_ROLES)[number], number>>;
 
-/** A width given for a seam, a part, an edge, or a stretch of an edge by shares of its length; mm. */
+/**
+ * A width given for a seam, a part, an edge, or a stretch of an edge by shares of its length, in mm; or how the corner
+ * at the end of an edge is cut.
+ */
 export type GivenAllowance =
+  | { readonly on: 'corner'; readonly part: string; readonly edge: string; readonly as: CornerWay }
   | { readonly on: 'seam'; readonly seam: string; readonly mm: number }
   | { readonly on: 'part'; readonly part: string; readonly mm: number }
   | { readonly on: 'edge'; readonly part: string; readonly edge: string; readonly mm: number }
@@ -32,13 +40,18 @@ export type GivenAllowance =
       readonly end?: number | undefined;
     };
 
+/** A width given for a stretch of an edge. */
+export type GivenStretch = Extract<GivenAllowance, { on: 'stretch' }>;
+
 /** How much is added outside the stitching line: a profile, and what is given otherwise. */
 export interface Allowances {
   readonly profile: Profile;
   readonly given: readonly GivenAllowance[];
   /** How deep every seam is sewn, in mm, where that is not what its two sides have between them. */
   readonly depth?: number | undefined;
-  /** The shipped profile it was taken from. */
+  /** How outward corners are cut where nothing else is given: mitred, where it is left out. */
+  readonly corners?: CornerWay | undefined;
+  /** The shipped profile, or the maker's own style, it was taken from. */
   readonly from?: string | undefined;
 }
 
@@ -77,6 +90,13 @@ export const foldsOf = (edge: Edge, runs: readonly WidthRun[]): readonly number[
   if (edge.turned && first?.own) return edge.turned;
   return edge.turned !== undefined || edge.role === 'hem' ? [first?.mm ?? 0] : undefined;
 };
+
+/** How the corner at the end of an edge is cut, as given or as all are. */
+export function cornerWay(part: Part, edge: string, { given, corners = 'mitred' }: Allowances): CornerWay {
+  const name = part.like ?? part.id;
+  const own = given.findLast((g) => g.on === 'corner' && (g.part === part.id || g.part === name) && g.edge === edge);
+  return own?.on === 'corner' ? own.as : corners;
+}
 
 /** A stretch of an edge with the width outside it, in mm. */
 export interface WidthRun {
@@ -157,7 +177,7 @@ export function widthsAlong(
   for (const on of ['part', 'edge', 'stretch'] as const) {
     for (const name of names) {
       for (const g of given) {
-        if (g.on === 'seam' || g.on !== on || g.part !== name) continue;
+        if (g.on === 'seam' || g.on === 'corner' || g.on !== on || g.part !== name) continue;
         if (g.on !== 'part' && g.edge !== edgeId) continue;
         const [from, to] = g.on === 'stretch' ? [g.from, g.to] : [0, 1];
         const end = g.on === 'stretch' ? g.end : undefined;

@@ -17,8 +17,9 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.js';
-import type { Garment, Part } from '../garment/index.js';
-import { foldsOf, widthsAlong, type Allowances, type WidthRun } from './allowance.js';
+import type { Edge, EdgeRole, Garment, Part } from '../garment/index.js';
+import { cornerWay, foldsOf, widthsAlong, type Allowances, type WidthRun } from './allowance.js';
+import { endedCorner, sewnFirst, type CornerWay } from './corner.js';
 import { foldedEnd } from './folded-end.js';
 import { from, joinMitred, linesThrough, upTo } from './joint.js';
 import { offsetEdge } from './offset-edge.js';
@@ -47,6 +48,9 @@ function foldCorner(
 /** An edge on its way to the cut line. */
 interface OffsetEdge {
   readonly net: Path;
+  readonly role: EdgeRole;
+  /** How its corner with the next edge is cut. */
+  readonly ends: CornerWay;
   readonly folded: boolean;
   /** How deep it is folded, fold by fold, in mm. */
   readonly folds: readonly number[];
@@ -60,13 +64,20 @@ interface OffsetEdge {
 }
 
 /** An edge offset by its widths. */
-function offsetOf(net: Path, folds: readonly number[] | undefined, runs: readonly WidthRun[]): OffsetEdge {
+function offsetOf(
+  { path: net, role }: Edge,
+  folds: readonly number[] | undefined,
+  runs: readonly WidthRun[],
+  ends: CornerWay,
+): OffsetEdge {
   const widths = runs.flatMap(({ mm, end }) => [mm, end ?? mm]);
   const [first = 0] = widths;
   const folded = folds !== undefined;
   const straight = runs.length === 1 && net.every((c) => isStraight(c));
   return {
     net,
+    role,
+    ends,
     folded,
     folds: folds ?? [],
     first,
@@ -127,13 +138,13 @@ const metByFold = (
 
 /**
  * The cut line of a part: each edge offset by its widths and joined to its neighbours at proper corners, mitred outside
- * and trimmed inside; a hem folds, so its ends are mirrored (docs/trade/pieces.md). Closed; mm.
+ * (or squared or stepped, as given) and trimmed inside; a hem folds, so its ends are mirrored (docs/trade/pieces.md). Closed; mm.
  */
 export const cutLine = (garment: Pick<Garment, 'seams'>, part: Part, allowances: Allowances): Path =>
   joined(
     part.edges.map((edge): OffsetEdge => {
       const runs = widthsAlong(garment, part, edge.id, allowances);
-      return offsetOf(edge.path, foldsOf(edge, runs), runs);
+      return offsetOf(edge, foldsOf(edge, runs), runs, cornerWay(part, edge.id, allowances));
     }),
   );
 
@@ -141,9 +152,20 @@ export const cutLine = (garment: Pick<Garment, 'seams'>, part: Part, allowances:
 export const offsetOutline = (garment: Pick<Garment, 'seams'>, part: Part, allowances: Allowances): Path =>
   joined(
     part.edges.map((edge): OffsetEdge => {
-      return offsetOf(edge.path, undefined, widthsAlong(garment, part, edge.id, allowances));
+      return offsetOf(edge, undefined, widthsAlong(garment, part, edge.id, allowances), 'mitred');
     }),
   );
+
+/** A corner that is not to be mitred, where its two cut lines do not lap; nothing where it is mitred after all. */
+function cornerOf(edge: OffsetEdge, next: OffsetEdge): ReturnType<typeof endedCorner> {
+  const { ends } = edge;
+  if (ends === 'mitred' || edge.folded || next.folded || meetPaths(edge.out, next.out).length > 0) return undefined;
+  const [before, after] = [
+    { net: edge.net, out: edge.out, width: edge.last },
+    { net: next.net, out: next.out, width: next.first },
+  ];
+  return endedCorner(before, after, ends, sewnFirst(edge, next));
+}
 
 /** The edges of an outline joined at their corners. */
 function joined(edges: OffsetEdge[]): Path {
@@ -154,7 +176,7 @@ function joined(edges: OffsetEdge[]): Path {
       const path = cornerAtFold(edge, next);
       if (path) return { path };
     }
-    const joint = joinMitred(edge.out, next.out, widest);
+    const joint = cornerOf(edge, next) ?? joinMitred(edge.out, next.out, widest);
     edge.out = joint.first;
     next.out = joint.second;
     // Where two folds meet neither is drawn by itself: their outer lines meet here.

@@ -13,7 +13,7 @@ import {
 } from '../geometry/index.js';
 import { garmentOfBoth, partOutline, type Garment, type Part, type Seam } from '../garment/index.js';
 import { figuresOf } from '../measured/index.js';
-import { widthsAlong, type Allowances, type GivenAllowance } from './allowance.js';
+import { widthsAlong, type Allowances, type GivenStretch } from './allowance.js';
 import { offsetOutline } from './cut-line.js';
 
 /** A girth as it is drafted, and as the cut pieces come out when they are sewn at their depth; mm. */
@@ -43,8 +43,8 @@ function depthOf(garment: Garment, seam: Seam, allowances: Allowances): number {
  * What lies outside the sewn line's own place on each edge of the block, in mm: what was added less what sewing takes,
  * stretch by stretch. Where no depth is stated, sewing follows the allowance wherever it changes.
  */
-function leftOver(garment: Garment, part: Part, allowances: Allowances): GivenAllowance[] {
-  return part.edges.flatMap(({ id, path }): GivenAllowance[] => {
+function leftOver(garment: Garment, part: Part, allowances: Allowances): GivenStretch[] {
+  return part.edges.flatMap(({ id, path }): GivenStretch[] => {
     const seam = garment.seams.find(({ first, second }) =>
       [first, second].some((s) => s.part === part.id && s.edge === id),
     );
@@ -55,7 +55,7 @@ function leftOver(garment: Garment, part: Part, allowances: Allowances): GivenAl
     if (allowances.depth === undefined && !even) return [];
     const whole = pathLength(path);
     let at = 0;
-    return runs.map((run): GivenAllowance => {
+    return runs.map((run): GivenStretch => {
       const from = at;
       at += pathLength(run.path) / whole;
       const end = run.end === undefined ? {} : { end: run.end - depth };
@@ -115,11 +115,10 @@ function sewnPanels(block: Block, allowances: Allowances): Sewn[] {
   const given = garment.parts.flatMap((part) => leftOver(garment, part, allowances));
   const none: Allowances = { profile: { waist: 0, side: 0, inseam: 0, rise: 0, hem: 0 }, given };
   return garment.parts.map((part): Sewn => {
-    const on = (edge: string): GivenAllowance[] =>
-      given.filter((g) => g.on === 'stretch' && g.part === part.id && g.edge === edge);
+    const on = (edge: string): GivenStretch[] => given.filter((g) => g.part === part.id && g.edge === edge);
     const side = on('side')[0];
     const rise = on('rise').at(-1);
-    const riseTop = rise?.on === 'stretch' ? (rise.end ?? rise.mm) : 0;
+    const riseTop = rise ? (rise.end ?? rise.mm) : 0;
     return {
       panel: part.id === 'front' ? block.front : block.back,
       net: partOutline(part),

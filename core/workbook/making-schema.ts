@@ -1,8 +1,11 @@
 import { z } from 'zod';
+import { CORNER_WAYS } from '../piece/index.js';
 
 const id = z.string().min(1).max(100);
 const mm = z.number().min(-5000).max(5000);
 const share = z.number().min(0).max(1);
+
+const corner = z.enum(CORNER_WAYS);
 
 /** Allowances: by what an edge is for, and what is given otherwise for a seam, a part, an edge or a stretch of it. */
 export const allowancesSchema = z
@@ -13,6 +16,7 @@ export const allowancesSchema = z
         z.discriminatedUnion('on', [
           z.strictObject({ on: z.literal('seam'), seam: id, mm }),
           z.strictObject({ on: z.literal('part'), part: id, mm }),
+          z.strictObject({ on: z.literal('corner'), part: id, edge: id, as: corner }),
           z.strictObject({ on: z.literal('edge'), part: id, edge: id, mm }),
           z.strictObject({
             on: z.literal('stretch'),
@@ -27,7 +31,8 @@ export const allowancesSchema = z
       )
       .max(200),
     depth: mm.optional().meta({ description: 'How deep every seam is sewn, where that is stated.' }),
-    from: id.optional().meta({ description: 'The shipped profile that it was taken from.' }),
+    corners: corner.optional().meta({ description: 'How outward corners are cut; mitred where left out.' }),
+    from: id.optional().meta({ description: 'The shipped profile, or own style, that it was taken from.' }),
   })
   .meta({ description: 'What is added outside the stitching line, in mm; each given one goes before the profile.' });
 
