@@ -112,7 +112,7 @@ module.exports = {
     {
       name: 'what-stations-share-knows-none-of-them',
       severity: 'error',
-      from: { path: '^app/(store|shared|board|body|checks|workers)/' },
+      from: { path: '^app/(store|shared|board|body|checks|walk|workers)/' },
       to: { path: `^app/(room|${stations.join('|')})/` },
     },
     {

@@ -65,6 +65,22 @@ describe('from a true block to the pieces', () => {
     await room.find('[data-piece-button="front"] .lit');
   });
 
+  it('walks any seam of the garment, the band along the waist', async () => {
+    await room.section('Seams');
+    await (await room.at('//a[starts-with(@aria-label, "Walk the seam Waistband")]')).click();
+    const gone = async (): Promise<number> =>
+      Number(await (await room.find('[data-walk]')).getAttribute('data-length'));
+    expect(await gone()).toBe(0);
+    await room.keys(Key.END);
+    await room.until('it does not walk', async () => (await gone()) > 100);
+    // What one reads at the end is what the two sides are long.
+    const [, first, second, apart] = (await room.text('.walk-figures tbody tr:last-child')).split(/\s+(?=-?[\d−])/);
+    expect(first).toBe(second);
+    expect(apart).toBe('0.0');
+    await room.press('Back to Finish');
+    await room.find('[data-piece-button="back"]');
+  });
+
   it('says what cannot be, and keeps the last good garment', async () => {
     await room.section('Waist');
     const open = await room.edge('front.flyOpening').catch(() => '');

@@ -31,6 +31,7 @@ export const VIEWS = [
   '/demo/draft/cook-copy/true/outline',
   '/demo/draft/lamp-plain/true/outline',
   '/demo/draft/cellist-dress/finish',
+  '/demo/draft/cellist-dress/finish?walk=inseam',
   '/demo/draft/lamp-leggings/finish',
   '/demo/draft/cook-kitchen/cut',
   '/demo/draft/cellist-dress/cut/chalk',

@@ -7,8 +7,10 @@ import { useComputed, useUnit } from '../store/work-context.js';
 import { AllowanceLines } from './AllowanceLines.js';
 import { ComponentLines } from './ComponentLines.js';
 import { CutList } from './CutList.js';
+import { useSearchParams } from 'react-router';
 import { GarmentBoard } from './GarmentBoard.js';
 import { SeamTable } from './SeamTable.js';
+import { GarmentWalk, walkable } from './GarmentWalk.js';
 import { OwnStyles } from './OwnStyles.js';
 import { useGarment, useStyle, type Finished } from './use-garment.js';
 import './finish.css';
@@ -20,6 +22,23 @@ export function FinishStation() {
   const finished = useGarment();
   const refusal = useComputed((c) => c.refusals[0]);
   const unit = useUnit();
+  const [query, setQuery] = useSearchParams();
+  const garment = finished?.styled.garment;
+  const walked = garment && walkable(garment).find(({ id }) => id === query.get('walk'));
+  if (garment && walked) {
+    return (
+      <GarmentWalk
+        garment={garment}
+        seam={walked.id}
+        onSeam={(id) => {
+          setQuery({ walk: id }, { replace: true });
+        }}
+        onEnd={() => {
+          setQuery({}, { replace: true });
+        }}
+      />
+    );
+  }
   return (
     <>
       <GarmentBoard finished={finished} />

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { pathLength } from '../../core/geometry/index.js';
 import { easeAllows, seamDifference, stretchPath, type Garment, type Seam } from '../../core/garment/index.js';
 import { SEAM_TOLERANCE } from '../../core/style/index.js';
@@ -37,7 +38,7 @@ export function SeamTable({ finished }: { finished: Finished }) {
       <p className={out.length > 0 ? 'doubt' : 'quiet'} data-seams-out={out.length}>
         {out.length === 0
           ? `All ${rows.length} seams agree within ${formatLength(SEAM_TOLERANCE, tape)} of their ease.`
-          : `${out.length} of ${rows.length} seams differ by more than ${formatLength(SEAM_TOLERANCE, tape)} beyond their ease: ease or shorten one side, or walk the block’s own at True.`}
+          : `${out.length} of ${rows.length} seams differ by more than ${formatLength(SEAM_TOLERANCE, tape)} beyond their ease: ease or shorten one side, or walk it to see where.`}
       </p>
       <table className="figures seam-table">
         <thead>
@@ -54,6 +55,11 @@ export function SeamTable({ finished }: { finished: Finished }) {
             return (
               <tr key={seam.id} data-seam={seam.id} data-lit={on}>
                 <th scope="row">
+                  {!seam.second.mirrored && (
+                    <Link className="walk-seam" to={`?walk=${seam.id}`} aria-label={`Walk the seam ${seam.label}`}>
+                      Walk
+                    </Link>
+                  )}
                   <button
                     type="button"
                     className="plain-button"

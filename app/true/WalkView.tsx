@@ -12,9 +12,9 @@ import { bandOf, labelOf, VERDICTS } from '../checks/check-words.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useTape } from '../store/work-context.js';
 import { Offers } from '../checks/Offers.js';
-import { useWalking } from './use-walking.js';
-import { WalkControls } from './WalkControls.js';
-import { WalkDrawing, type WalkedPiece } from './WalkDrawing.js';
+import { useWalking } from '../walk/use-walking.js';
+import { WalkControls } from '../walk/WalkControls.js';
+import { WalkDrawing, type WalkedPiece } from '../walk/WalkDrawing.js';
 import './true.css';
 
 /** What is walked, or laid together: the rises lie together at the inseam, the waists at the side. */
@@ -75,8 +75,16 @@ export function WalkView({ board }: { board: (over: (drawn: Drawn) => ReactNode)
   const about = (checks ?? []).filter((c) => CHECKS[seam].includes(c.id));
   return (
     <>
-      {board((drawn) => (
-        <WalkDrawing walk={walk} length={walking.length} drawn={drawn} standing={pieces[0]} walked={pieces[1]} />
+      {board(({ arranged, view, size }) => (
+        <WalkDrawing
+          walk={walk}
+          length={walking.length}
+          place={arranged.front}
+          view={view}
+          size={size}
+          standing={pieces[0]}
+          walked={pieces[1]}
+        />
       ))}
       <aside className="bench" aria-label="Walk the seams">
         <ViewHead title="Walk the seams" station="True" />

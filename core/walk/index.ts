@@ -3,6 +3,7 @@ export {
   closedWaistAtSide,
   poseAt,
   posed,
+  walkedRound,
   walkFrom,
   walkPaths,
   walkSeam,

@@ -39,6 +39,8 @@ export interface SeamWalk {
   readonly id: string;
   readonly first: Path;
   readonly second: Path;
+  /** True where the second piece is turned over to be walked; false where it lies beside the first as it is. */
+  readonly turnedOver: boolean;
   /** Every place at which the walk may be begun, in the order of the seam: both ends and the notches. */
   readonly stops: readonly WalkStop[];
   /** Where both seams lie together. */
@@ -87,12 +89,29 @@ export function walkFrom(walk: SeamWalk, label: string | undefined): SeamWalk {
  */
 export function walkSeam(garment: Garment, id: string): SeamWalk {
   const { first, second, matches, start, end } = seamOf(garment, id);
-  const joints = matches.map((m) => ({
-    label: m.label,
-    first: lengthAlong(garment, first, m.first),
-    second: lengthAlong(garment, second, m.second),
-  }));
-  return walkPaths(id, stretchPath(garment, first), stretchPath(garment, second), joints, [start, end]);
+  const [here, there] = [stretchPath(garment, first), stretchPath(garment, second)];
+  const [whole, other] = [pathLength(here), pathLength(there)];
+  const joints = matches
+    .map((m) => ({
+      label: m.label,
+      first: lengthAlong(garment, first, m.first),
+      second: lengthAlong(garment, second, m.second),
+    }))
+    // What lies at an end is that end.
+    .filter((j) => Math.max(j.first, j.second) > AT_END && Math.max(whole - j.first, other - j.second) > AT_END);
+  // Where both run the same way round their pieces, one has to be turned over for the other to lie beside it.
+  const turnedOver = first.backward === second.backward;
+  return { ...walkPaths(id, here, there, joints, [start, end]), turnedOver };
+}
+
+/** A notch this near to the end of a seam on both its sides, in mm, is that end. */
+const AT_END = 0.5;
+
+/** The same walk with the other piece standing still: the first is walked along the second. */
+export function walkedRound(walk: SeamWalk): SeamWalk {
+  const stops = walk.stops.map(({ label, first, second }) => ({ label, first: second, second: first }));
+  const from = stops[walk.stops.indexOf(walk.from)] ?? walk.from;
+  return { ...walk, first: walk.second, second: walk.first, stops, from, marks: marksOf(stops, from) };
 }
 
 /** Two paths walked along one another from their start, with stops at the given lengths of each and at their ends. */
@@ -105,27 +124,26 @@ export function walkPaths(
 ): SeamWalk {
   const from = { label: start, first: 0, second: 0 };
   const stops = [from, ...joints, { label: end, first: pathLength(first), second: pathLength(second) }];
-  return { id, first, second, stops, from, marks: marksOf(stops, from) };
+  return { id, first, second, turnedOver: true, stops, from, marks: marksOf(stops, from) };
 }
 
 /**
- * How the second piece lies when the walk has come to the place `length` mm along the first: turned over, its seam on
- * the first's, both places together and both seams running the same way. Both lie as far from where the walk began.
+ * How the second piece lies when the walk has come to the place `length` mm along the first: turned over where it has
+ * to be, its seam on the first's, both places together and both seams running the same way. Both lie as far from where
+ * the walk began.
  */
-export function poseAt({ first, second, from }: Pick<SeamWalk, 'first' | 'second' | 'from'>, length: number): Pose {
+export function poseAt(
+  { first, second, from, turnedOver }: Pick<SeamWalk, 'first' | 'second' | 'from' | 'turnedOver'>,
+  length: number,
+): Pose {
   const [p, q] = [placeAtLength(first, length), placeAtLength(second, length - from.first + from.second)];
   const [u, v] = [directionAtPlace(first, p), directionAtPlace(second, q)];
-  // Turned over in a line along u, after v has been laid onto u: a reflection that carries v to u.
-  const a = u.x * v.x - u.y * v.y;
-  const b = u.x * v.y + u.y * v.x;
-  return {
-    a,
-    b,
-    c: b,
-    d: -a,
-    e: p.at.x - (a * q.at.x + b * q.at.y),
-    f: p.at.y - (b * q.at.x - a * q.at.y),
-  };
+  // A turn that carries v to u; or the same turned over in a line along u, a reflection.
+  const over = turnedOver ? -1 : 1;
+  const a = u.x * v.x + over * u.y * v.y;
+  const b = u.y * v.x - over * u.x * v.y;
+  const [c, d] = [over * -b, over * a];
+  return { a, b, c, d, e: p.at.x - (a * q.at.x + c * q.at.y), f: p.at.y - (b * q.at.x + d * q.at.y) };
 }
 
 /** The waist of a panel with its darts closed, laid at its side end as it is sewn there. Panel coordinates, mm. */

@@ -2,9 +2,31 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT, type DraftInput } from '../chain/index.js';
 import type { Block } from '../draft/index.js';
-import { distance, endOf, flatten, placeAtLength, pathLength, startOf } from '../geometry/index.js';
-import { garmentOf } from '../garment/index.js';
-import { closedWaistAtSide, crotchJoin, poseAt, posed, waistJoin, walkFrom, walkPaths, walkSeam } from './index.js';
+import {
+  along,
+  contains,
+  directionAtPlace,
+  distance,
+  endOf,
+  flatten,
+  pathLength,
+  placeAtLength,
+  quarterTurn,
+  startOf,
+} from '../geometry/index.js';
+import { garmentOf, partOf, partOutline, type Garment } from '../garment/index.js';
+import { draftGarment } from '../style/index.js';
+import {
+  closedWaistAtSide,
+  crotchJoin,
+  poseAt,
+  posed,
+  waistJoin,
+  walkedRound,
+  walkFrom,
+  walkPaths,
+  walkSeam,
+} from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 function block(more: Partial<DraftInput> = {}): Block {
@@ -24,6 +46,50 @@ const longerShin: Partial<DraftInput> = {
     },
   ],
 };
+
+describe('walking the seams of a garment', () => {
+  const styled = (): Garment => {
+    const outcome = computeDraft({ ...EMPTY_INPUT, measured });
+    if (!outcome.ok) throw new Error('refused');
+    const style = [
+      { id: 'shapedBand', values: {} },
+      { id: 'slantPocket', values: {} },
+      { id: 'fly', values: {} },
+    ];
+    return draftGarment(outcome.value, style, 'cm').garment;
+  };
+
+  it('lays every walked piece beside the one that stands, never upon it', () => {
+    const garment = styled();
+    const seams = garment.seams.filter(({ second }) => !second.mirrored);
+    expect(seams.length).toBeGreaterThan(8);
+    for (const { id, first, second } of seams) {
+      const walk = walkSeam(garment, id);
+      const pose = poseAt(walk, pathLength(walk.first) / 2);
+      const here = placeAtLength(walk.first, pathLength(walk.first) / 2);
+      const u = directionAtPlace(walk.first, here);
+      // A little to the left and right of the seam: one of them lies in this piece, the other in that.
+      const beside = [2, -2].map((by) => along(here.at, quarterTurn(u), by));
+      const standing = flatten(partOutline(partOf(garment, first.part)), 0.1);
+      const walked = flatten(partOutline(partOf(garment, second.part)), 0.1).map((p) => posed(pose, p));
+      for (const p of beside) expect([id, contains(standing, p) && contains(walked, p)]).toEqual([id, false]);
+    }
+  });
+
+  it('has no stop twice, and is the same told from either side', () => {
+    const garment = styled();
+    for (const { id } of garment.seams) {
+      const walk = walkSeam(garment, id);
+      const round = walkedRound(walk);
+      expect(new Set(walk.stops.map((s) => `${Math.round(s.first)} ${Math.round(s.second)}`)).size).toBe(
+        walk.stops.length,
+      );
+      for (const [i, m] of walk.marks.entries())
+        expect((round.marks[i]?.difference ?? NaN) + m.difference).toBeCloseTo(0, 9);
+      expect([round.first, walkedRound(round).stops]).toEqual([walk.second, walk.stops]);
+    }
+  });
+});
 
 describe('walking the seams', () => {
   it('gives the differences at every notch that a tape would', () => {

@@ -13,9 +13,9 @@ import {
 } from '../../../core/reference/index.js';
 import type { Tape } from '../../../core/units/index.js';
 import type { SeamWalk } from '../../../core/walk/index.js';
-import { useWalking, type Walking } from '../use-walking.js';
-import { WalkControls } from '../WalkControls.js';
-import type { WalkedPiece } from '../WalkDrawing.js';
+import { useWalking, type Walking } from '../../walk/use-walking.js';
+import { WalkControls } from '../../walk/WalkControls.js';
+import type { WalkedPiece } from '../../walk/WalkDrawing.js';
 
 const SEAM_WORDS: Record<ReferenceSeam, string> = { inseam: 'Inseam', side: 'Side', rise: 'Rise', hem: 'Hem' };
 const ALONG_WORDS: readonly (readonly [WalkedAlong, string])[] = [

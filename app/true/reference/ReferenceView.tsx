@@ -10,7 +10,7 @@ import { useKeys } from '../../shared/use-keys.js';
 import { ViewHead } from '../../shared/ViewHead.js';
 import { usePreferences } from '../../store/preferences.js';
 import { useComputed, useTape, useUnit, useWork } from '../../store/work-context.js';
-import { WalkDrawing } from '../WalkDrawing.js';
+import { WalkDrawing } from '../../walk/WalkDrawing.js';
 import { AdoptOutline } from './AdoptOutline.js';
 import { LayOutline } from './LayOutline.js';
 import { ChooseOutline, OutlineFile } from './OutlineFile.js';
@@ -82,7 +82,16 @@ export function ReferenceView({ board }: ReferenceViewProps) {
   const walked = walk.walk;
   const over =
     part === 'walk' && walked && pieces
-      ? (drawn: Drawn) => <WalkDrawing walk={walked} length={walk.walking.length} drawn={drawn} {...pieces} />
+      ? ({ arranged, view, size }: Drawn) => (
+          <WalkDrawing
+            walk={walked}
+            length={walk.walking.length}
+            place={arranged.front}
+            view={view}
+            size={size}
+            {...pieces}
+          />
+        )
       : undefined;
   const hands = (drawn: Drawn): ReactNode =>
     reference && (

@@ -3,8 +3,8 @@ import { boxOf, flatten, mapPath, placeAtLength, type Path, type Point } from '.
 import { poseAt, posed, type SeamWalk } from '../../core/walk/index.js';
 import { pathData } from '../../formats/index.js';
 import { pathToBoard, toBoard, type Placement } from '../board/arrange.js';
-import type { Drawn } from '../board/drawn-board.js';
-import { fromScreen, toScreen } from '../board/view.js';
+import { fromScreen, toScreen, type ScreenSize, type View } from '../board/view.js';
+import './walk.css';
 
 /** A piece as it is walked. Panel coordinates, mm. */
 export interface WalkedPiece {
@@ -21,7 +21,12 @@ interface WalkDrawingProps {
   readonly length: number;
   readonly standing: WalkedPiece;
   readonly walked: WalkedPiece;
-  readonly drawn: Drawn;
+  /** How the piece that stands still lies on the board, and how that is seen. */
+  readonly place: Placement;
+  readonly view: View;
+  readonly size: ScreenSize;
+  /** True where the view holds all that is passed over; else the pieces are brought to the middle of the board. */
+  readonly held?: boolean;
 }
 
 function Piece({ piece, place, carry }: { piece: WalkedPiece; place: Placement; carry: (path: Path) => Path }) {
@@ -42,9 +47,7 @@ function Piece({ piece, place, carry }: { piece: WalkedPiece; place: Placement; 
 const stay = (path: Path): Path => path;
 
 /** One piece turned over and walked along the other, edge to edge, with the notches of both. */
-export function WalkDrawing({ walk, length, standing, walked, drawn }: WalkDrawingProps) {
-  const { arranged, view, size } = drawn;
-  const place = arranged.front;
+export function WalkDrawing({ walk, length, standing, walked, place, view, size, held }: WalkDrawingProps) {
   // Both pieces stay in the middle of the board, wherever the walked one comes to lie.
   const middle = useMemo(() => {
     const pose = poseAt(walk, 0);
@@ -55,7 +58,7 @@ export function WalkDrawing({ walk, length, standing, walked, drawn }: WalkDrawi
     const box = boxOf(points);
     return (box.minX + box.maxX) / 2;
   }, [walk, standing, walked, place]);
-  const shift = fromScreen({ x: size.width / 2 + 30, y: 0 }, view).x - middle;
+  const shift = held ? 0 : fromScreen({ x: size.width / 2 + 30, y: 0 }, view).x - middle;
   const laid: Placement = { ...place, dx: place.dx + shift };
   const pose = poseAt(walk, length);
   const carry = (path: Path): Path => mapPath(path, (p) => posed(pose, p));

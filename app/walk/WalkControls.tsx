@@ -5,6 +5,7 @@ import { formatFigure, formatLength, type Tape } from '../../core/units/index.js
 import { withFractions } from '../shared/fractions.js';
 import { signedFigure } from '../shared/signed.js';
 import type { Walking } from './use-walking.js';
+import './walk.css';
 
 /** How far a key takes a walk, in mm. */
 const STEP = 10;
@@ -27,7 +28,7 @@ export function WalkControls({ walking, tape, names }: WalkControlsProps) {
     first > from.first ? length >= first - 1 : length <= first + 1 && first < from.first;
   return (
     <>
-      <div className="alter-field">
+      <div className="line">
         <label htmlFor={`${id}-from`}>Begin at</label>
         <NativeSelect
           inputProps={{ id: `${id}-from` }}
