@@ -1,6 +1,7 @@
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Key } from 'selenium-webdriver';
 import { describe, expect, it } from 'vitest';
 import { resize } from './browser.js';
 import { inRoom } from './harness.js';
@@ -129,10 +130,31 @@ describe('a fitting', () => {
     await room.press('Forget this fitting');
   });
 
+  it('is noted by pressing the drawn body where it shows, by hand and by keys', async () => {
+    await room.visit('/demo/draft/lamp-plain/toile');
+    await room.press('New fitting');
+    await (await room.find('[data-body-place="back crotch"]')).click();
+    const shown = async (): Promise<(string | null)[]> =>
+      Promise.all(
+        (await room.driver.findElements({ css: '[data-seen]' })).map((line) => line.getAttribute('data-seen')),
+      );
+    expect(await shown()).toEqual(['dragBackCrotch', 'foldsUnderSeat']);
+    await see('foldsUnderSeat');
+    await room.until('it is not marked on the body', async () =>
+      (await (await room.find('[data-body-place="back crotch"]')).getText()).includes('1'),
+    );
+    await (await room.find('[data-body-place="side hem"]')).sendKeys(Key.ENTER);
+    await room.until('the hem is not shown', async () => (await shown()).join() === 'hemLowInside,hemHighInside');
+    await room.press('All places');
+    await room.until('not all is shown', async () => (await shown()).length > 20);
+    await room.press('Forget this fitting');
+  });
+
   it('is noted on a telephone in one hand: what is seen, on which leg, and taken for that leg alone', async () => {
     await resize(room.driver, 390, 844);
     await room.visit('/demo/draft/lamp-plain/toile');
     await room.press('New fitting');
+    await (await room.find('[data-body-place="side hem"]')).click();
     await see('hemLowInside');
     await room.choose('Leg', 'left');
     await room.section('Causes');

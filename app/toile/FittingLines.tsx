@@ -3,7 +3,7 @@ import Checkbox from '@mui/material/Checkbox';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Fitting } from '../../core/kept/index.js';
-import { pinNamed, type OnLeg, type Seen } from '../../core/toile/index.js';
+import { atPlace, pinNamed, type BodyPlace, type OnLeg, type Seen } from '../../core/toile/index.js';
 import { toMm } from '../../core/units/index.js';
 import { LengthField } from '../shared/LengthField.js';
 import { NameField } from '../shared/NameField.js';
@@ -20,6 +20,7 @@ import {
   reopenFitting,
 } from '../store/fitting-work.js';
 import { useChange, useUnit, useWork } from '../store/work-context.js';
+import { placeWords, SeenPlaces } from './SeenPlaces.js';
 import { PhotoLines } from './PhotoLines.js';
 import { SewnLines } from './SewnLines.js';
 import { useFitting } from './use-fitting.js';
@@ -92,7 +93,10 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
   const unit = useUnit();
   const versions = useWork(({ work }) => work.draft.versions);
   const [verdict, setVerdict] = useState<NonNullable<Fitting['closed']>>('fits');
+  const [place, setPlace] = useState<BodyPlace>();
   const { id, seen, pins } = fitting;
+  const seenHere = place ? atPlace(knowledge.seen, place) : knowledge.seen;
+  const pinsHere = place ? atPlace(knowledge.pins, place) : knowledge.pins;
   const tried = versions?.find((v) => v.id === fitting.version);
   const closed = VERDICTS.find(([v]) => v === fitting.closed)?.[1];
   const text = (label: string, value: string, take: (next: string) => void) => (
@@ -122,10 +126,11 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
       {text('Note', fitting.note, (note) => {
         change(changeFitting(id, { note }));
       })}
-      {PLACES.map(([where, label]) => (
+      <SeenPlaces fitting={fitting} knowledge={knowledge} place={place} onPlace={setPlace} />
+      {PLACES.filter(([where]) => seenHere.some((s) => s.where === where)).map(([where, label]) => (
         <fieldset key={where} className="seen">
-          <legend>{label}</legend>
-          {knowledge.seen
+          <legend>{place ? placeWords(place) : label}</legend>
+          {seenHere
             .filter((s) => s.where === where)
             .map((s) => {
               const noted = seen.find((one) => one.what === s.id);
@@ -200,7 +205,7 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
         <PickLine
           label="Put a pin"
           value=""
-          choices={[['', 'Where …'], ...knowledge.pins.map((p) => [p.id, p.words] as const)]}
+          choices={[['', 'Where …'], ...pinsHere.map((p) => [p.id, p.words] as const)]}
           onChoose={(kind) => {
             if (kind !== '') change(putPin(id, { kind, by: unit === 'in' ? toMm(0.5, 'in') : 10, leg: 'both' }));
           }}

@@ -1,6 +1,17 @@
 export { causesOf, type AmountFrom, type Evidence, type Observed, type OnLeg, type RankedCause } from './causes.js';
 export { DOES, startingAmount, type DoesId } from './does.js';
-export { KNOWLEDGE, pinNamed, seenNamed, type Cause, type Knowledge, type PinKind, type Seen } from './knowledge.js';
+export {
+  atPlace,
+  KNOWLEDGE,
+  pinNamed,
+  placesOf,
+  seenNamed,
+  type BodyPlace,
+  type Cause,
+  type Knowledge,
+  type PinKind,
+  type Seen,
+} from './knowledge.js';
 export { learntOf, type FittingDone, type Learnt } from './learnt.js';
 export { SEWN_SEAMS_OF_TOILE, sewnSeam, type SewnSeam, type SewnSeamId } from './sewn-seam.js';
 export { onCut, type CutVerdict, type OnCut } from './on-cut.js';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
 import { fileRefusalsSentence } from '../refusal/index.js';
 import { readerIn } from '../units/index.js';
-import { causesOf, KNOWLEDGE, readKnowledge, writeKnowledge, type Knowledge } from './index.js';
+import { atPlace, causesOf, KNOWLEDGE, placesOf, readKnowledge, writeKnowledge, type Knowledge } from './index.js';
 
 /** What reading a text is answered with where it is refused. */
 const refusal = (text: string): string => {
@@ -14,6 +14,19 @@ const changed = (make: (k: { seen: object[]; causes: Record<string, unknown>[]; 
   make(json);
   return JSON.stringify(json);
 };
+
+describe('places of the body', () => {
+  it('hold everything that can be seen or pinned once, and what has no place of its own at every one of its side', () => {
+    const places = placesOf(KNOWLEDGE);
+    const found = places.flatMap((place) => atPlace(KNOWLEDGE.seen, place).map(({ id }) => id));
+    expect([...found].sort()).toEqual(KNOWLEDGE.seen.map(({ id }) => id).sort());
+    expect(places.flatMap((place) => atPlace(KNOWLEDGE.pins, place))).toHaveLength(KNOWLEDGE.pins.length);
+    const loose = { id: 'x', where: 'back' as const, words: 'Somewhere behind' };
+    const at = (where: 'front' | 'back', height: 'waist' | 'seat'): boolean =>
+      atPlace([loose], { where, at: height }).length === 1;
+    expect([at('back', 'waist'), at('back', 'seat'), at('front', 'waist')]).toEqual([true, true, false]);
+  });
+});
 
 describe('what is known of toiles, as a file', () => {
   it('comes back as it was saved', () => {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CHECK_IDS } from '../check/index.js';
 import { fileRefusal, good, refused, type FileRefusal, type Outcome } from '../refusal/index.js';
 import { DOES, type DoesId } from './does.js';
-import type { Knowledge } from './knowledge.js';
+import { SEEN_AT, type Knowledge } from './knowledge.js';
 
 /** What marks a file as knowledge of toiles. */
 const KNOWLEDGE_FORMAT = 'upstride-toile-knowledge';
@@ -11,9 +11,11 @@ const VERSION = 1;
 const id = z.string().min(1).max(100);
 const words = z.string().min(1).max(1000);
 const is = z.enum(['low', 'high']);
+const where = z.enum(['front', 'side', 'back']);
+const at = z.enum(SEEN_AT);
 
 const knowledgeSchema = z.strictObject({
-  seen: z.array(z.strictObject({ id, where: z.enum(['front', 'side', 'back']), words })).max(200),
+  seen: z.array(z.strictObject({ id, where, at: at.optional(), words })).max(200),
   causes: z
     .array(
       z.strictObject({
@@ -34,7 +36,17 @@ const knowledgeSchema = z.strictObject({
       }),
     )
     .max(200),
-  pins: z.array(z.strictObject({ id, words, times: z.number().min(0.1).max(10).optional() })).max(100),
+  pins: z
+    .array(
+      z.strictObject({
+        id,
+        where: where.optional(),
+        at: at.optional(),
+        words,
+        times: z.number().min(0.1).max(10).optional(),
+      }),
+    )
+    .max(100),
 });
 
 const fileSchema = knowledgeSchema.extend({ format: z.literal(KNOWLEDGE_FORMAT), version: z.literal(VERSION) });
