@@ -1,4 +1,4 @@
-import { mkdtemp, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key, Origin } from 'selenium-webdriver';
@@ -47,6 +47,39 @@ const figure = async (id: string): Promise<number> => {
 };
 
 const block = oldBlock();
+
+describe('a bought pattern of three sizes', () => {
+  it('is held against the body, adopted in two sizes, scooped, and printed at full size', async () => {
+    await room.visit('/demo/draft/ticket-plain/true/outline');
+    await room.find('[data-reference-outline="back"]');
+    await room.press('Figures');
+    await room.press('Compare its sizes');
+    await room.find('[data-size-figure="hip"]');
+    await room.choose('Front of size', 'size 1');
+    await room.choose('Back of size', 'size 2');
+    await room.press('Adopt these as the block');
+    await room.until('it is not adopted', async () =>
+      (await room.text('.head')).includes('adopted: three-sizes.svg, front size 1, back size 2'),
+    );
+    await room.saved();
+    await room.visit('/demo/draft/ticket-plain/true');
+    const rise = await room.edge('back.rise');
+    await room.section('By hand');
+    await room.choose('Add', 'scoop');
+    await room.until('nothing is scooped', async () => (await room.edge('back.rise')) !== rise);
+    await room.saved();
+    await room.visit('/demo/draft/ticket-plain/cut');
+    await room.find('.tile-preview svg path');
+    await room.press('Make PDF');
+    const pdf = await readFile(await room.download('.pdf', 60_000));
+    expect(pdf.subarray(0, 5).toString('latin1')).toBe('%PDF-');
+    expect(pdf.length).toBeGreaterThan(20_000);
+    await room.visit('/demo/draft/ticket-plain/true');
+    await room.press('Undo');
+    await room.press('Undo');
+    await room.until('it is still adopted', async () => (await room.text('.head')).includes('by the method'));
+  });
+});
 
 describe('a file with three sizes', () => {
   it('has them in one table, with the nearest of each figure marked', async () => {

@@ -3,6 +3,7 @@ import { HOUSE_RULES } from '../draft/index.js';
 import type { DraftVersion, KeptDraft } from '../workbook/index.js';
 import type { AlterationWork } from '../alter/index.js';
 import type { Reference } from '../reference/index.js';
+import { BOUGHT_NEST } from './bought-nest.js';
 import { PAIR_TAKEN_APART } from './pair-taken-apart.js';
 import { PEOPLE } from './people.js';
 
@@ -216,6 +217,7 @@ export const DRAFTS: readonly KeptDraft[] = [
     personId: 'ticket-seller',
     setId: 'ticket-seller-1',
     day: '2026-09-02',
+    reference: BOUGHT_NEST,
   }),
   kept({
     id: 'lamp-leggings',

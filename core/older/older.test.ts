@@ -7,7 +7,7 @@ const first = JSON.parse(readFileSync('core/older/version-1.upstride.json', 'utf
 describe('a workbook of the first version', () => {
   it('keeps all it held and is left at the ordinary where it said nothing', () => {
     const now = migrate(first);
-    expect(now['version']).toBe(17);
+    expect(now['version']).toBe(18);
     expect(now['charts']).toEqual([]);
     const [old] = first['people'] as Record<string, unknown>[];
     const [person] = now['people'] as Record<string, unknown>[];
