@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import type * as chrome from 'selenium-webdriver/chrome.js';
 import { describe, expect, it } from 'vitest';
+import { resize } from './browser.js';
 import { inRoom } from './harness.js';
 
 const room = inRoom();
@@ -176,6 +177,25 @@ describe('what is deleted', () => {
 });
 
 describe('size charts', () => {
+  it('stand size by size on a telephone, and are changed there', async () => {
+    await resize(room.driver, 390, 844);
+    await room.visit('/own/sizes');
+    await room.press('Copy to change it');
+    await room.find('#chart-name');
+    await (await room.find('[data-size="104"] summary')).click();
+    const hip = await room.find('[data-size="104"] [id$="-hip"]');
+    await hip.sendKeys(Key.chord(Key.CONTROL, 'a'), '61 1/2', Key.ENTER);
+    await room.until('the figure is not taken', async () => (await hip.getAttribute('value')) === '61.5');
+    await hip.sendKeys(Key.chord(Key.CONTROL, 'a'), '2', Key.ENTER);
+    await room.until('no sentence', async () => (await room.text('.problem')).startsWith('Size 104: '));
+    const wide: boolean = await room.driver.executeScript(
+      'return document.documentElement.scrollWidth > document.documentElement.clientWidth',
+    );
+    expect(wide).toBe(false);
+    await room.press('Delete chart');
+    await resize(room.driver, 1280, 800);
+  });
+
   it('are copied to be changed, brought in from a table, and offered at Measure', async () => {
     await room.visit('/own/sizes');
     await room.press('Bring in a table');

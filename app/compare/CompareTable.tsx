@@ -63,11 +63,11 @@ export function CompareTable({ compared, tape, all }: { compared: readonly Compa
               <tr key={row.id} data-row={row.id}>
                 <th scope="row">{row.label}</th>
                 {row.values.map((value, i) => (
-                  <td key={i} className="number">
+                  <td key={i} className="number" data-letter={drafted[i]?.letter}>
                     {withFractions(shown(value, row.kind, tape))}
                   </td>
                 ))}
-                <td className="number">
+                <td className="number" data-letter="Difference">
                   {row.kind === 'word'
                     ? row.spread > 0
                       ? 'differs'

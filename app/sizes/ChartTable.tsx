@@ -1,3 +1,4 @@
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import {
   isMeasurementId,
@@ -10,6 +11,7 @@ import {
 } from '../../core/measure/index.js';
 import { exactFigure, formatFigure, tapeFor, type Unit } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { SizeRows } from './SizeRows.js';
 import { writeSize } from './write-size.js';
 
 interface SizeLine {
@@ -17,7 +19,7 @@ interface SizeLine {
   readonly size: ChartSize;
 }
 
-/** A chart as a table; a maker's own is changed in place, in any notation. */
+/** A chart as a table, or size by size where it is narrow; a maker's own is changed in place, in any notation. */
 export function ChartTable({
   chart,
   own,
@@ -32,9 +34,25 @@ export function ChartTable({
   onRefuse: (sentence: string | undefined) => void;
 }) {
   const tape = tapeFor(unit);
+  const narrow = useMediaQuery('(max-width: 520px)');
   const ids = MEASUREMENT_IDS.filter((id) => own || chart.sizes.some((s) => s.values[id] !== undefined)).filter(
     (id) => !(PAIR_IDS as readonly string[]).includes(id),
   );
+  if (narrow) {
+    return (
+      <SizeRows
+        chart={chart}
+        ids={ids}
+        own={own}
+        unit={unit}
+        onWrite={(at, field, text) => {
+          const done = writeSize(chart, at, field, text, unit);
+          onRefuse(done.ok ? undefined : done.sentence);
+          if (done.ok) onWrite(done.chart);
+        }}
+      />
+    );
+  }
   const columns: GridColDef<SizeLine>[] = [
     {
       field: 'name',
