@@ -37,11 +37,13 @@ export function OwnStyles() {
   const set = useFinish((f) => f.set);
   const shelf = useShelf(room);
   const here = useWork(({ work }) => work.draft.id);
+  const { style: now } = useStyle();
   const [done, setDone] = useState<Done>();
   const kept = (shelf.data?.styles ?? []).map(({ value }) => value);
   const others = (shelf.data?.drafts ?? []).flatMap(({ value: { id: draft, name, style = [] } }) =>
     draft !== here && style.length > 0 ? [{ id: draft, name, style }] : [],
   );
+  const nothing = kept.length + others.length + now.length === 0 && done === undefined;
   const take = (found: Pick<KeptStyle, 'id' | 'style' | 'allowances'> | undefined): void => {
     if (!found) return;
     set({ trial: undefined, refused: undefined });
@@ -60,6 +62,7 @@ export function OwnStyles() {
       setDone({ words: 'This browser could not store the style. Nothing was changed; save the workbook from Keep.' });
     }
   };
+  if (nothing) return null;
   return (
     <div className="own-styles">
       {(kept.length > 0 || others.length > 0) && (
