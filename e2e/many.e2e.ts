@@ -103,6 +103,22 @@ describe('a garment for many', () => {
     await room.until('still its own', async () => (await cell('cellist', 'hand')) === '');
   });
 
+  it('becomes a draft of its own for a size too', async () => {
+    await room.visit('/demo/sizes');
+    await room.press('Draft its sizes');
+    await (await room.find('[data-garment="lamp-plain"]')).click();
+    await applied();
+    await room.section('Each');
+    await (await room.find('[data-body="128"]')).click();
+    await room.press('Make it a draft of its own');
+    await room.until('not opened', async () => (await room.text('.head')).includes('128, Children by height'));
+    await room.goTo('draft');
+    await room.find('[data-handle]');
+    await room.visit('/demo');
+    await room.find('.shelf-row, [data-draft]');
+    await room.press('Undo');
+  });
+
   it('is nested in the sizes of a chart: a line and a layer for each, with its grade', async () => {
     await room.visit('/demo/sizes');
     await room.press('Draft its sizes');

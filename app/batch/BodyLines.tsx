@@ -41,10 +41,13 @@ export function BodyLines({
   const openOwn = async (): Promise<void> => {
     if (making.current) return;
     making.current = true;
-    const draft = draftOfBody(body, newId, new Date());
+    const { draft, person } = draftOfBody(body, newId, new Date());
     try {
-      const made = changeOf({ kind: 'draft', id: draft.id }, undefined, draft);
-      const written = await doAt(room, 'shelf', `“${draft.name}” made of a run`, made ? [made] : [], acts);
+      const made = [
+        ...(person ? [changeOf({ kind: 'person', id: person.id }, undefined, person)] : []),
+        changeOf({ kind: 'draft', id: draft.id }, undefined, draft),
+      ].flatMap((one) => one ?? []);
+      const written = await doAt(room, 'shelf', `“${draft.name}” made of a run`, made, acts);
       if (!written.ok) throw new Error('It was changed elsewhere.');
       change(setOwn(run.id, [[body.key, { set: {}, alterations: [], draft: draft.id }]]));
       await go(`/${room}/draft/${draft.id}/draft`);
@@ -112,17 +115,15 @@ export function BodyLines({
             >
               True it
             </Button>
-            {isPerson && (
-              <Button
-                size="small"
-                variant="outlined"
-                onClick={() => {
-                  void openOwn();
-                }}
-              >
-                Make it a draft of its own
-              </Button>
-            )}
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() => {
+                void openOwn();
+              }}
+            >
+              Make it a draft of its own
+            </Button>
           </>
         )}
         {body.byHand && (

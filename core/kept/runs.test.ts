@@ -3,6 +3,7 @@ import { computeDraft } from '../chain/index.js';
 import { DEMO_WORKBOOK } from '../demo/index.js';
 import { SHIPPED_CHARTS } from '../measure/index.js';
 import { SHEETS } from '../shipped/index.js';
+import { draftSchema, personSchema } from '../workbook/schema.js';
 import { bodiesOf, draftOfBody, gone, inputOf, setOf, type Run, type Work } from './index.js';
 
 const { people, drafts } = DEMO_WORKBOOK;
@@ -96,8 +97,33 @@ describe('the bodies of a run', () => {
   it('become drafts of their own that draft the same', () => {
     const [body] = bodiesOf(run({ from: 'people', people: ['bargee'] }), work, around);
     if (!body) throw new Error('no bargee');
-    const own = draftOfBody(body, () => 'own', new Date('2026-05-06T10:00:00Z'));
+    const { draft: own, person: whose } = draftOfBody(body, () => 'own', new Date('2026-05-06T10:00:00Z'));
+    expect(whose).toBeUndefined();
     expect(own).toMatchObject({ id: 'own', personId: 'bargee', name: `${draft.name}, Bargee` });
     expect(inputFor({ work: { ...body.work, draft: own } })).toEqual(inputFor(body));
+  });
+
+  it('becomes a draft of its own for a size too, with a person who has its figures', () => {
+    const [chart] = SHIPPED_CHARTS;
+    const size = chart?.sizes[4];
+    if (!chart || !size) throw new Error('no size');
+    const of = { from: 'chart' as const, chart: chart.id, sizes: [size.name] };
+    const [body] = bodiesOf(run(of), work, around);
+    if (!body) throw new Error('no body');
+    let ids = 0;
+    const { draft: own, person: whose } = draftOfBody(body, () => `id-${ids++}`, new Date('2026-05-06T10:00:00Z'));
+    if (!whose) throw new Error('nobody');
+    expect(whose).toMatchObject({ name: `${size.name}, ${chart.name}`, figure: chart.figure });
+    expect(setOf({ person: whose, draft: own })).toMatchObject({
+      source: 'chart',
+      size: { chart: chart.name, name: size.name },
+      values: size.values,
+    });
+    expect(inputFor({ work: { person: whose, draft: own } })).toEqual(inputFor(body));
+    expect(personSchema.safeParse(whose).success && draftSchema.safeParse(own).success).toBe(true);
+    // From then on the run takes it as it is, under the size's name.
+    const kept = { ...around, people: [...people, whose], drafts: [...drafts, own] };
+    const [after] = bodiesOf(run(of, { [size.name]: { set: {}, alterations: [], draft: own.id } }), work, kept);
+    expect(after).toMatchObject({ key: size.name, name: size.name, own, byHand: true });
   });
 });

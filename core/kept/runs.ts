@@ -1,5 +1,6 @@
 import type { SizeChart } from '../measure/index.js';
 import type { KeptDraft, Person, Run } from '../workbook/index.js';
+import { dayOf } from './day.js';
 import { setOf, type Work } from './kept.js';
 import { currentSet, newPerson } from './person.js';
 import { inputsOf } from './versions.js';
@@ -8,6 +9,8 @@ import { inputsOf } from './versions.js';
 export interface RunBody {
   /** The id of the person or the name of the size. */
   readonly key: string;
+  /** Whether it is a person or a size of a chart. */
+  readonly of: Run['of']['from'];
   readonly name: string;
   /** When it was measured, or the chart that the size is of. */
   readonly note: string;
@@ -74,11 +77,15 @@ export function bodiesOf(run: Run, { person: owner, draft }: Work, around: Aroun
   }
   return found.map(([key, person, note]): RunBody => {
     const byHand = run.own[key];
-    const own = byHand?.draft === undefined ? undefined : around.drafts.find((d) => d.id === byHand.draft);
-    const work = { person, draft: own ?? onBody(draft, person, byHand) };
+    const kept = byHand?.draft === undefined ? undefined : around.drafts.find((d) => d.id === byHand.draft);
+    // The draft of a size has a person of its own, with the size's figures.
+    const whose = kept && (kept.personId === person.id ? person : around.people.find((p) => p.id === kept.personId));
+    const own = whose && kept;
+    const work = own ? { person: whose, draft: own } : { person, draft: onBody(draft, person, byHand) };
     return {
       key,
-      name: person.name,
+      of: run.of.from,
+      name: key === person.id ? person.name : key,
       note: note ?? setOf(work).date,
       work,
       own,
@@ -93,8 +100,16 @@ export function bodiesOf(run: Run, { person: owner, draft }: Work, around: Aroun
 export const gone = (run: Run, bodies: readonly RunBody[]): number =>
   (run.of.from === 'people' ? run.of.people : run.of.sizes).length - bodies.length;
 
-/** A draft of its own made of the garment on a body. */
-export const draftOfBody = ({ work, name }: RunBody, newId: () => string, now: Date): KeptDraft => {
+/** A draft of its own made of the garment on a body; for a size with a person who has its figures. */
+export function draftOfBody(
+  { work, name, note, of }: RunBody,
+  newId: () => string,
+  now: Date,
+): { readonly draft: KeptDraft; readonly person: Person | undefined } {
   const stamp = now.toISOString();
-  return { ...work.draft, id: newId(), name: `${work.draft.name}, ${name}`, created: stamp, changed: stamp };
-};
+  const draft = { ...work.draft, id: newId(), name: `${work.draft.name}, ${name}`, created: stamp, changed: stamp };
+  if (of === 'people') return { draft, person: undefined };
+  const set = { ...setOf(work), id: newId(), date: dayOf(stamp), size: { chart: note, name } };
+  const person = { ...work.person, id: newId(), name: `${name}, ${note}`.slice(0, 200), sets: [set] };
+  return { draft: { ...draft, personId: person.id, setId: set.id }, person };
+}
