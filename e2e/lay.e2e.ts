@@ -90,6 +90,28 @@ describe('the lay', () => {
     expect(await front()).toBe(locked);
   });
 
+  it('stands as a small picture on the make sheet, as long as nothing of it has changed', async () => {
+    await room.visit('/demo/draft/lamp-plain/cut/lay');
+    await settled();
+    await room.section('Lay');
+    await room.press('Look on for 30 s');
+    await room.press('Stop');
+    await room.until('the search does not end', () => room.has('[data-searching="false"]'));
+    await room.saved();
+    await room.visit('/demo/draft/lamp-plain/cut/make');
+    await room.find('[data-sheet="make"] .sketch');
+    expect(await room.text('.written')).toContain('Laid on the shell');
+    await room.visit('/demo/draft/lamp-plain/choose');
+    await room.enter('Hem girth', '47');
+    await room.saved();
+    await room.visit('/demo/draft/lamp-plain/cut/make');
+    await room.find('[data-sheet="make"]');
+    expect(await room.has('[data-sheet="make"] .sketch')).toBe(false);
+    await room.press('Undo');
+    await room.find('[data-sheet="make"] .sketch');
+    await room.press('Undo');
+  });
+
   it('has its legs on the stripe, clear of flaws, and says what would help where there is too little', async () => {
     await room.visit('/demo/draft/bargee-shorts/cut/lay');
     await settled();

@@ -7,6 +7,7 @@ import { ViewHead } from '../shared/ViewHead.js';
 import { usePreferences } from '../store/preferences.js';
 import { useWork } from '../store/work-context.js';
 import { SheetPdf } from '../shared/sheets/SheetPdf.js';
+import { useLayPictures } from './use-lay-pictures.js';
 import { useSheetSource } from './use-sheets.js';
 import { WrittenSheet } from '../shared/sheets/WrittenSheet.js';
 import '../shared/sheets/sheets.css';
@@ -29,14 +30,15 @@ const BANDS: readonly (readonly [MakeChoice['band'], string])[] = [
 export function MakeView() {
   const source = useSheetSource();
   const style = useWork(({ work }) => work.draft.style) ?? NO_STYLE;
+  const lays = useLayPictures(source);
   const choice = usePreferences((p) => p.make);
   const set = usePreferences((p) => p.set);
   const page = useMemo(() => {
     if (!source) return undefined;
     const { garment } = source.styled;
     const { child, stretch } = source.draft.worked;
-    return makePages(makePlan(garment, style, { child, stretch }, choice), garment, cutListOf(source.pieces));
-  }, [source, style, choice]);
+    return makePages(makePlan(garment, style, { child, stretch }, choice), garment, cutListOf(source.pieces), lays);
+  }, [source, style, choice, lays]);
   const choose = (change: Partial<MakeChoice>): void => {
     set({ make: { ...choice, ...change } });
   };

@@ -15,6 +15,7 @@ import {
   putByHand,
   SNAP,
   turnedInPlace,
+  unchangedLay,
   type FoundLay,
   type LayShape,
   type Placed,
@@ -130,5 +131,13 @@ describe('a lay that is kept', () => {
     expect(layFaults(shapes, cloth, { ...lay, placed: placesIn(back, shapes) })).toEqual([]);
     expect(placesIn(back, [square('c', 1)])).toEqual([]);
     expect(placesIn(undefined, shapes)).toEqual([]);
+    // It is the same lay only as long as neither the cloth nor a piece has changed.
+    expect(unchangedLay(back, shapes, cloth)).toEqual(lay.placed);
+    const wider = shapes.map((s, i) =>
+      i === 0 ? { ...s, outline: s.outline.map(([x, y]): [number, number] => [x * 1.01, y]) } : s,
+    );
+    expect(unchangedLay(back, wider, cloth)).toBeUndefined();
+    expect(unchangedLay(back, shapes, { ...cloth, width: 300 })).toBeUndefined();
+    expect(unchangedLay(undefined, shapes, cloth)).toBeUndefined();
   });
 });

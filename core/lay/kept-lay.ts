@@ -1,5 +1,5 @@
-import type { LastLay } from './estimate.js';
-import type { LayShape, Placed } from './job.js';
+import { laidUnder, layAreaOf, type LastLay } from './estimate.js';
+import type { LayCloth, LayShape, Placed } from './job.js';
 import type { FoundLay } from './search.js';
 
 /** Where one copy lies in a lay that is kept. */
@@ -59,3 +59,14 @@ export const placesIn = (lay: KeptLay | undefined, shapes: readonly LayShape[]):
 /** The copies that are locked in a lay that was kept. */
 export const lockedIn = (lay: KeptLay | undefined): ReadonlySet<string> =>
   new Set(Object.entries(lay?.placed ?? {}).flatMap(([name, { locked }]) => (locked ? [name] : [])));
+
+/** Where all copies lie in a lay that was kept, where neither the cloth nor a piece has changed since; else nothing. */
+export function unchangedLay(
+  lay: KeptLay | undefined,
+  shapes: readonly LayShape[],
+  cloth: LayCloth,
+): readonly Placed[] | undefined {
+  if (lay?.under !== laidUnder(shapes, cloth) || Math.abs(layAreaOf(shapes) / lay.area - 1) > 1e-6) return undefined;
+  const placed = placesIn(lay, shapes);
+  return placed.length === shapes.reduce((sum, { count }) => sum + count, 0) ? placed : undefined;
+}

@@ -1,4 +1,4 @@
-export { makePages, seamNames } from './make-pages.js';
+export { makePages, seamNames, type LayPicture } from './make-pages.js';
 export { makePlan } from './make-plan.js';
 export { MAKE_HOUSE, type MakeChoice, type MakeStep } from './make-step.js';
 export { readyPage } from './ready.js';

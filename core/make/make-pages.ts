@@ -1,4 +1,4 @@
-import type { WrittenBlock, WrittenPage } from '../drawing/index.js';
+import type { Drawing, WrittenBlock, WrittenPage } from '../drawing/index.js';
 import type { Garment } from '../garment/index.js';
 import type { CutListCloth } from '../piece/index.js';
 import type { MakeStep } from './make-step.js';
@@ -10,8 +10,28 @@ export function seamNames({ seams }: MakeStep, garment: Garment): readonly strin
   return [...new Set(garment.seams.filter((s) => seams.includes(s.id)).map((s) => s.label.toLowerCase()))];
 }
 
-/** The order of sewing and the bundle, to be printed and ticked. */
-export function makePages(steps: readonly MakeStep[], garment: Garment, cutList: readonly CutListCloth[]): WrittenPage {
+/** How the pieces of a cloth lie on it, as a small picture: the lay drawn at full size, and what is said of it. */
+export interface LayPicture {
+  readonly cloth: keyof typeof CLOTHS;
+  readonly drawing: Drawing;
+  readonly words: string;
+}
+
+/** On paper a lay is drawn so many times smaller, or smaller still where it would be wider than the page. */
+const LAY_SCALE = 20;
+
+/** The order of sewing, the bundle and how it was laid, to be printed and ticked. */
+export function makePages(
+  steps: readonly MakeStep[],
+  garment: Garment,
+  cutList: readonly CutListCloth[],
+  lays: readonly LayPicture[] = [],
+): WrittenPage {
+  const laid = lays.flatMap(({ cloth, drawing, words }): WrittenBlock[] => [
+    { as: 'heading', words: `Laid on the ${CLOTHS[cloth].toLowerCase()}` },
+    { as: 'paragraph', words },
+    { as: 'sketch', drawing, label: `The lay on the ${CLOTHS[cloth].toLowerCase()}`, scale: LAY_SCALE },
+  ]);
   const bundle: WrittenBlock[] = cutList.map(({ cloth, lines }) => ({
     as: 'list',
     rows: [
@@ -27,6 +47,7 @@ export function makePages(steps: readonly MakeStep[], garment: Garment, cutList:
     blocks: [
       { as: 'heading', words: 'The bundle' },
       ...bundle,
+      ...laid,
       { as: 'heading', words: 'In this order' },
       {
         as: 'list',

@@ -204,6 +204,13 @@ describe('the written pages', () => {
         .map((r) => r.words)
         .join(' '),
     ).toContain('2 front');
+    // With a lay at hand, how it was laid stands between the bundle and the first step.
+    const drawing = { width: 1300, height: 1500, marks: [] };
+    const laid = makePages(steps, styled.garment, cutListOf(pieces), [{ cloth: 'shell', drawing, words: '1.3 m' }]);
+    const kinds = laid.blocks.map((b) => b.as);
+    expect(kinds.indexOf('sketch')).toBeGreaterThan(kinds.indexOf('list'));
+    expect(kinds.indexOf('sketch')).toBeLessThan(kinds.lastIndexOf('list'));
+    expect(laid.blocks.find((b) => b.as === 'sketch')).toMatchObject({ drawing, scale: 20 });
     const sides = steps.find((s) => s.id === 'sides');
     expect(sides && seamNames(sides, styled.garment)).toEqual(['side']);
   });
