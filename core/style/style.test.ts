@@ -383,6 +383,21 @@ describe('the top', () => {
       expect(make(cut('whole')).findings.map((f) => f.code)).toEqual(['openingTight']);
     });
 
+    it('of its own shape is taken in at the top of its sides by a fitting, to nothing where it is sewn on', () => {
+      const [as, taken] = [make([item('shapedBand')]), make([item('shapedBand', { topIn: 6 })])];
+      for (const part of ['bandFront', 'bandBack']) {
+        const by = (edge: string): number => long(as.garment, part, edge) - long(taken.garment, part, edge);
+        // Of each side the front has half and the back the other: an eighth in a side is a quarter in all.
+        expect([part, by('upper')]).toEqual([part, expect.closeTo(3, 2) as number]);
+        expect([part, by('lower'), by('centre')]).toEqual([part, 0, 0]);
+      }
+      const foot = ({ garment }: Styled): Point => endOf(edgeOf(partOf(garment, 'bandFront'), 'side').path);
+      expect(foot(taken)).toEqual(foot(as));
+      for (const s of taken.garment.seams)
+        expect([s.id, Math.abs(seamDifference(taken.garment, s)) < 1]).toEqual([s.id, true]);
+      expect(taken.findings).toEqual(as.findings);
+    });
+
     it('of its own shape laps on one front alone, and is open where the zip is', () => {
       const { garment } = make([fly, item('shapedBand')]);
       expect(long(garment, 'bandFront.right', 'upper') - long(garment, 'bandFront.left', 'upper')).toBeCloseTo(50, 1);

@@ -1,5 +1,18 @@
 import { LEGS, type Leg, type Panel } from '../../draft/index.js';
-import { along, endDirection, endOf, line, pathLength, startDirection, startOf } from '../../geometry/index.js';
+import {
+  along,
+  displacePath,
+  endDirection,
+  endOf,
+  line,
+  pathLength,
+  placeAtLength,
+  scale,
+  splitPath,
+  startDirection,
+  startOf,
+  subtract,
+} from '../../geometry/index.js';
 import { COMPONENT_LABELS, edgeOf, type Part } from '../../garment/index.js';
 import { component, eachPanel, refuse, sized } from '../component.js';
 import { waistCutDown } from '../closed-panel.js';
@@ -13,9 +26,10 @@ import type { SeamLine } from '../run.js';
 import { mostDrop } from './waist-drop.js';
 
 /** The part of a shaped band that is cut from a panel: the pair's, or of a leg whose end laps or is lapped over. */
-function bandPart(panel: Panel, depth: number, leg: Part['leg'], lap: number): Part | undefined {
-  const edges = waistStrip(panel, depth, { waist: 'join', lower: 'waist' });
-  if (!edges) return undefined;
+function bandPart(panel: Panel, depth: number, leg: Part['leg'], lap: number, topIn: number): Part | undefined {
+  const drawn = waistStrip(panel, depth, { waist: 'join', lower: 'waist' });
+  if (!drawn) return undefined;
+  const edges = takenIn(drawn, topIn / 2);
   const id = panel.name === 'front' ? 'bandFront' : 'bandBack';
   const name = panel.name === 'front' ? 'front waistband' : 'back waistband';
   const single = leg !== 'both';
@@ -45,6 +59,17 @@ const fusedOf = (part: Part): Part => ({
   cloth: 'interfacing',
   cut: part.leg === 'both' ? { count: 2, how: 'mirrored' } : { count: 1, how: 'alike' },
 });
+
+/** A strip taken in at the top of its side, to nothing at the stitching line below: by a fitting, in mm. */
+function takenIn(edges: Part['edges'], by: number): Part['edges'] {
+  const [upper, side, lower, centre] = edges;
+  if (by === 0 || !upper || !side || !lower || !centre) return edges;
+  const [kept] = splitPath(upper.path, placeAtLength(upper.path, pathLength(upper.path) - by));
+  const moved = subtract(endOf(kept), endOf(upper.path));
+  const long = pathLength(side.path);
+  const { path } = displacePath(side.path, (s) => scale(moved, 1 - s / long));
+  return [{ ...upper, path: kept }, { ...side, path }, lower, centre];
+}
 
 /** A front band with its lap beyond the centre line: waist and lower edge run on straight. */
 function withLap(edges: Part['edges'], lap: number): Part['edges'] {
@@ -80,6 +105,7 @@ export const shapedBand = component({
       ],
       start: 'closed',
     },
+    topIn: { as: 'length', label: 'In at its top, each side', least: 0, most: 30, start: () => 0 },
     overlap: { as: 'length', label: 'Lap', least: 0, most: 120, start: () => undefined },
     interfacing: { as: 'tick', label: 'Interfaced', start: true },
   },
@@ -105,16 +131,16 @@ export const shapedBand = component({
   },
   takesTop: () => true,
   find: (making, _, context) => openingTight('shapedBand', making, context),
-  make(making, { depth, overlap, interfacing }) {
+  make(making, { depth, overlap, interfacing, topIn }) {
     const { front, back } = making.uncut.left;
     // A zip runs through the band to its top; a fly's band laps, on the end that comes under.
     const lap = making.opening?.at === 'front' ? (overlap ?? making.opening.overlap) : 0;
     const under = making.opening?.over === 'right' ? 'left' : 'right';
     const fronts =
       lap > 0
-        ? LEGS.map((leg) => bandPart(front, depth, leg, leg === under ? lap : 0))
-        : [bandPart(front, depth, 'both', 0)];
-    const parts = [...fronts, bandPart(back, depth, 'both', 0)].filter((p): p is Part => p !== undefined);
+        ? LEGS.map((leg) => bandPart(front, depth, leg, leg === under ? lap : 0, topIn))
+        : [bandPart(front, depth, 'both', 0, topIn)];
+    const parts = [...fronts, bandPart(back, depth, 'both', 0, topIn)].filter((p): p is Part => p !== undefined);
     if (parts.length <= fronts.length) return refuse('depth', 'dropBelowHip', { hip: 0, most: depth / 2 });
     const fused = interfacing ? parts.map(fusedOf) : [];
     const next: Making = { ...making, topAbove: making.topAbove + depth };
