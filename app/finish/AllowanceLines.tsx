@@ -62,7 +62,7 @@ export function AllowanceLines({ finished }: { finished: Finished }) {
         about={profileNamed(from)?.about ?? 'As they were kept with the style.'}
         onChoose={(id) => {
           const profile = profileNamed(id)?.allowances(unit) ?? own.find((one) => one.id === id)?.allowances;
-          if (profile) change(takeProfile({ ...profile, from: id }));
+          if (profile) change(takeProfile({ corners: allowances.corners, ...profile, from: id }));
         }}
       />
       {PROFILE_ROLES.map((role) => (

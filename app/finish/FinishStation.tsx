@@ -35,6 +35,10 @@ export function FinishStation() {
         }}
         onEnd={() => {
           setQuery({}, { replace: true });
+          // Back at the row from which it was begun.
+          requestAnimationFrame(() => {
+            document.querySelector<HTMLElement>(`[data-seam="${walked.id}"] .walk-seam`)?.focus();
+          });
         }}
       />
     );

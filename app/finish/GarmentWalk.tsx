@@ -92,7 +92,7 @@ export function GarmentWalk({
       <aside className="bench" aria-label="Walk the seams of the garment">
         <div className="view-head">
           <h2>Walk the seams</h2>
-          <Button size="small" onClick={onEnd}>
+          <Button size="small" autoFocus onClick={onEnd}>
             Back to Finish
           </Button>
         </div>

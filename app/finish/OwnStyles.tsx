@@ -56,10 +56,10 @@ export function OwnStyles() {
       setDone(
         ok
           ? { words, ...(back && { back }) }
-          : { words: 'The styles were changed in another window meanwhile: look at them and try again.' },
+          : { words: 'The styles were changed in another window meanwhile: look at them and try again' },
       );
     } catch {
-      setDone({ words: 'This browser could not store the style. Nothing was changed; save the workbook from Keep.' });
+      setDone({ words: 'This browser could not store the style. Nothing was changed; save the workbook from Keep' });
     }
   };
   if (nothing) return null;
@@ -107,6 +107,10 @@ export function OwnStyles() {
                   className="style-name"
                   value={one.name}
                   onCommit={(name) => {
+                    if (kept.some((other) => other.name === name)) {
+                      setDone({ words: `A style is called “${name}” already: choose another name` });
+                      return;
+                    }
                     void write(`Style “${one.name}” named “${name}”`, { put: { styles: [{ ...one, name }] } });
                   }}
                 />
@@ -145,6 +149,7 @@ export function OwnStyles() {
           {done.back && (
             <Button
               size="small"
+              autoFocus
               onClick={() => {
                 const { back } = done;
                 if (back) void write(back.words, back.change);

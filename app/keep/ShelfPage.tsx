@@ -102,10 +102,10 @@ export function ShelfPage() {
       return;
     }
     const ids = (records: readonly { readonly id: string }[]): string[] => records.map(({ id }) => id);
-    const { people: persons, drafts, charts } = contentOf(shelf.data);
+    const { people: persons, drafts, charts, styles } = contentOf(shelf.data);
     await act({
       said: 'Cleared the workroom',
-      remove: { people: ids(persons), drafts: ids(drafts), charts: ids(charts) },
+      remove: { people: ids(persons), drafts: ids(drafts), charts: ids(charts), styles: ids(styles) },
     });
   };
 

@@ -241,4 +241,25 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     'for (const row of block.rows.slice(1)) writeRow(flow, faces, row);',
     FORMATS,
   ),
+  fault(
+    'a stepped corner ends square',
+    'core/piece/corner.ts',
+    "way === 'squared' ? normal : subtract",
+    "way !== 'stepped' || true ? normal : subtract",
+    'core/piece/corner',
+  ),
+  fault(
+    'a corner of one edge is cut as all are',
+    'core/piece/allowance.ts',
+    "return own?.on === 'corner' ? own.as : corners;",
+    'return corners;',
+    'core/piece/corner',
+  ),
+  fault(
+    'the seam sewn last is ended',
+    'core/piece/corner.ts',
+    'SEWN[before.role] <= SEWN[after.role]',
+    'SEWN[before.role] >= SEWN[after.role]',
+    'core/piece/corner',
+  ),
 ];

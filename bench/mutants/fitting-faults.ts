@@ -101,4 +101,11 @@ export const FITTING_FAULTS: readonly Fault[] = [
     '',
     'core/practice',
   ),
+  fault(
+    'what is seen behind is shown in front',
+    'core/toile/knowledge.ts',
+    '(one.where ?? place.where) === place.where && ',
+    '',
+    'core/toile',
+  ),
 ];

@@ -191,4 +191,11 @@ export const KEEPING_FAULTS: readonly Fault[] = [
     'read.mm + share',
     'app/shared/number-keys',
   ),
+  fault(
+    'a style of a file is passed over',
+    'core/kept/merge.ts',
+    "mergeById('style', mine.styles, theirs.styles, decided, newId)",
+    '[]',
+    'core/kept/merge',
+  ),
 ];

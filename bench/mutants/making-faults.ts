@@ -195,4 +195,11 @@ export const MAKING_FAULTS: readonly Fault[] = [
     FORMATS,
   ),
   fault('negative figures marked as sums', 'formats/csv/table.ts', '|^-(?!\\d*\\.?\\d+$)', '|^-', 'formats/csv'),
+  fault(
+    'a lay is shown though a piece has changed',
+    'core/lay/kept-lay.ts',
+    ' || Math.abs(layAreaOf(shapes) / lay.area - 1) > 1e-6',
+    '',
+    'core/lay/by-hand',
+  ),
 ];

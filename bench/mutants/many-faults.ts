@@ -101,7 +101,13 @@ export const MANY_FAULTS: readonly Fault[] = [
   ),
   fault('a body loses what it has by hand', 'core/kept/runs.ts', '...own?.set }', '}', RUNS),
   fault('a body loses its alterations', 'core/kept/runs.ts', ', ...(own?.alterations ?? [])]', ']', RUNS),
-  fault('a draft of its own is passed over', 'core/kept/runs.ts', 'draft: own ?? onBody(', 'draft: onBody(', RUNS),
+  fault(
+    'a draft of its own is passed over',
+    'core/kept/runs.ts',
+    'const own = whose && kept;',
+    'const own = undefined;',
+    RUNS,
+  ),
   fault('sewn too large is within', 'core/make/sewn.ts', 'Math.abs(off) > tolerance', 'off > tolerance', 'core/make'),
   fault('sections on one another', 'core/lay/sections.ts', 'x: p.x + at', 'x: p.x', 'core/lay/sections'),
   fault('sections without a gap', 'core/lay/sections.ts', 'at = length + gap;', 'at = length;', 'core/lay/sections'),
@@ -196,4 +202,11 @@ export const MANY_FAULTS: readonly Fault[] = [
     VERSIONS,
   ),
   fault('two versions of one number', 'core/kept/versions.ts', ', 0) + 1;', ', 1);', VERSIONS),
+  fault(
+    'the draft of a size has the figures of nobody',
+    'core/kept/runs.ts',
+    'personId: person.id, setId: set.id',
+    'personId: person.id, setId: draft.setId',
+    'core/kept/runs',
+  ),
 ];

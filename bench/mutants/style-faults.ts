@@ -201,4 +201,25 @@ export const STYLE_FAULTS: readonly Fault[] = [
     'back.edges.side',
     STYLE,
   ),
+  fault(
+    'a band is taken in twice as far',
+    'core/style/components/shaped-band.ts',
+    'takenIn(drawn, topIn / 2)',
+    'takenIn(drawn, topIn)',
+    'core/style',
+  ),
+  fault(
+    'a walked piece lies on the one that stands',
+    'core/walk/walk-seams.ts',
+    'first.backward === second.backward;',
+    'first.backward !== second.backward;',
+    'core/walk',
+  ),
+  fault(
+    'the other side of a walk keeps its places',
+    'core/walk/walk-seams.ts',
+    'first: second, second: first }));',
+    'first, second }));',
+    'core/walk',
+  ),
 ];
