@@ -114,6 +114,7 @@ describe('the bodies of a run', () => {
     const { draft: own, person: whose } = draftOfBody(body, () => `id-${ids++}`, new Date('2026-05-06T10:00:00Z'));
     if (!whose) throw new Error('nobody');
     expect(whose).toMatchObject({ name: `${size.name}, ${chart.name}`, figure: chart.figure });
+    expect([own.personId, own.setId]).toEqual([whose.id, whose.sets[0]?.id]);
     expect(setOf({ person: whose, draft: own })).toMatchObject({
       source: 'chart',
       size: { chart: chart.name, name: size.name },
