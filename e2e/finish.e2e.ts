@@ -81,6 +81,14 @@ describe('from a true block to the pieces', () => {
     await room.find('[data-piece-button="back"]');
   });
 
+  it('is judged on the tape at every station; a press shows its seams', async () => {
+    await room.goTo('draft');
+    const pieces = await room.find('[data-group="pieces"]');
+    expect(await pieces.getText()).toMatch(/^Pieces\s*✓?\s*[✓✕!]?\s*\d+/);
+    await pieces.click();
+    await room.find('[data-seams-out]');
+  });
+
   it('says what cannot be, and keeps the last good garment', async () => {
     await room.section('Waist');
     const open = await room.edge('front.flyOpening').catch(() => '');

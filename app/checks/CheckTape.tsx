@@ -1,5 +1,6 @@
 import ListIcon from '@mui/icons-material/FormatListBulleted';
-import { memo, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useNavigate, useParams } from 'react-router';
 import { groupOf, type Check } from '../../core/check/index.js';
 import type { Tape } from '../../core/units/index.js';
 import { UNLIT, useBoard } from '../board/board-store.js';
@@ -9,7 +10,8 @@ import { usePreferences } from '../store/preferences.js';
 import { bandOf, labelOf, said, sayCounts, VERDICTS } from './check-words.js';
 import { Gauge } from './Gauge.js';
 import { isAbout, litBy } from './lit-by.js';
-import { countVerdicts, LEAST_TAPE, openOnTape, tapeGroups, type TapeGroup } from './tape-plan.js';
+import { countVerdicts, LEAST_TAPE, openOnTape, TAPE_WIDTHS, tapeGroups, type TapeGroup } from './tape-plan.js';
+import { usePiecesVerdict } from './use-pieces-verdict.js';
 import './checks.css';
 
 interface GaugeProps {
@@ -85,6 +87,17 @@ const GaugeButton = memo(function GaugeButton({ check, tape, lit, inHand }: Gaug
   );
 }, sameGauge);
 
+/** Opens Finish at its seams. */
+function usePiecesShown(): () => void {
+  const { room, draftId } = useParams();
+  const go = useNavigate();
+  return useCallback(() => {
+    const { sections, set } = usePreferences.getState();
+    set({ sections: { ...sections, finish: 'seams' } });
+    void go(`/${room ?? ''}/draft/${draftId ?? ''}/finish`);
+  }, [room, draftId, go]);
+}
+
 const GroupName = memo(function GroupName({
   id,
   label,
@@ -93,8 +106,9 @@ const GroupName = memo(function GroupName({
   sound,
   shown,
   stop,
+  onPress,
 }: {
-  id: TapeGroup['id'];
+  id: TapeGroup['id'] | 'pieces';
   label: string;
   out: number;
   near: number;
@@ -102,6 +116,8 @@ const GroupName = memo(function GroupName({
   shown: boolean;
   /** Whether Tab comes to the tape here. */
   stop: boolean;
+  /** What a press does in the place of laying the group on the bench. */
+  onPress?: () => void;
 }) {
   const counts = { out, near, in: sound };
   return (
@@ -111,9 +127,12 @@ const GroupName = memo(function GroupName({
       tabIndex={stop ? 0 : -1}
       data-group={id}
       aria-pressed={shown}
-      onClick={() => {
-        toBench({ checks: id, check: undefined });
-      }}
+      onClick={
+        onPress ??
+        (() => {
+          if (id !== 'pieces') toBench({ checks: id, check: undefined });
+        })
+      }
     >
       <span>{label}</span>
       <span aria-hidden="true">
@@ -152,7 +171,8 @@ function tapeKeys(event: KeyboardEvent<HTMLElement>): void {
 
 /**
  * The tape at the foot of the room: the checks in groups in the order of the body. What is in band is folded to its
- * group's name; what asks for something stands open in its place. A press lays it on the bench.
+ * group's name; what asks for something stands open in its place. A press lays it on the bench; last the pieces of a
+ * styled draft, which are looked at where they are finished.
  */
 export function CheckTape() {
   const checks = useComputed((c) => c.draft?.checks);
@@ -163,7 +183,10 @@ export function CheckTape() {
   const inHand = useBoard((s) => s.check);
   const foot = useRef<HTMLElement>(null);
   const width = useSize(foot)?.width ?? 0;
-  const open = useHeld(openOnTape(checks ?? [], width, inHand).join(' '), moving);
+  const pieces = usePiecesVerdict();
+  const showPieces = usePiecesShown();
+  const room = width - (pieces ? TAPE_WIDTHS.group : 0);
+  const open = useHeld(openOnTape(checks ?? [], room, inHand).join(' '), moving);
   const groups = useMemo(() => tapeGroups(checks ?? [], new Set(open.split(' '))), [checks, open]);
   if (!checks) return <footer ref={foot} className="tape" aria-label="Checks" />;
   const unknown = checks.filter((c) => c.verdict === 'unknown').length;
@@ -196,6 +219,20 @@ export function CheckTape() {
             </div>
           );
         })}
+      {width >= LEAST_TAPE && pieces && (
+        <div className="tape-group" role="group" aria-label="Pieces">
+          <GroupName
+            id="pieces"
+            label="Pieces"
+            out={pieces.out}
+            near={pieces.near}
+            sound={pieces.in}
+            shown={false}
+            stop={false}
+            onPress={showPieces}
+          />
+        </div>
+      )}
       <button
         type="button"
         className="tape-all"

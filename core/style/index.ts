@@ -15,5 +15,6 @@ export {
   type StyleTold,
   type StyleValue,
 } from './style.js';
+export { garmentVerdict, type GarmentVerdict } from './garment-verdict.js';
 export { draftGarment, styleContext } from './draft-garment.js';
 export { findingWords, topEdgeWords } from './words.js';

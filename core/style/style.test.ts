@@ -29,6 +29,7 @@ import {
   COMPONENTS,
   draftGarment,
   findingWords,
+  garmentVerdict,
   styleContext,
   styled,
   topEdgeWords,
@@ -98,6 +99,21 @@ describe('a style leaves the block alone', () => {
     const codes = (style: Style): string[] => make(style, apart).findings.map((f) => f.code);
     expect(codes([item('fly'), item('shapedBand')])).toContain('oneLeg');
     expect(codes([item('fly'), item('band')])).not.toContain('oneLeg');
+  });
+
+  it('and is judged in one line: what is left out or out, what asks for a look, how many seams agree', () => {
+    const sound = make([item('fly'), item('band')]);
+    expect(garmentVerdict(sound)).toEqual({ out: 0, near: 0, in: sound.garment.seams.length });
+    const tight = draftGarment(
+      draft,
+      [item('waistDrop', { by: 195 }), item('casing'), item('zip', { at: 'back', length: 60 })],
+      'cm',
+    );
+    const told = tight.told.filter((t) => t.refusal).length;
+    const out = tight.findings.filter((f) => f.weight === 'out').length;
+    expect(told).toBeGreaterThan(0);
+    expect(garmentVerdict(tight).out).toBe(told + out);
+    expect(garmentVerdict(tight).near).toBe(tight.findings.filter((f) => f.weight === 'caution').length);
   });
 
   it('and what cannot be made is left out and told; the rest is made', () => {
