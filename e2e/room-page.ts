@@ -203,7 +203,8 @@ export class RoomPage {
    * Where on the screen a share of an edge, such as `back.rise`, lies; the edge as the outline runs, waist to hem and
    * up again.
    */
-  spot(edge: string, share: number): Promise<{ x: number; y: number }> {
+  async spot(edge: string, share: number): Promise<{ x: number; y: number }> {
+    await this.find(`[data-edge="${edge}"]`);
     return this.driver.executeScript(
       `const path = document.querySelector('[data-edge="${edge}"]');
        const p = path.getPointAtLength(path.getTotalLength() * ${share}).matrixTransform(path.getScreenCTM());
