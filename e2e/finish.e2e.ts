@@ -79,6 +79,9 @@ describe('from a true block to the pieces', () => {
     expect(apart).toBe('0.0');
     await room.press('Back to Finish');
     await room.find('[data-piece-button="back"]');
+    await room.until('the focus is not back at the row', () =>
+      room.driver.executeScript<boolean>('return document.activeElement.matches(".walk-seam")'),
+    );
   });
 
   it('is judged on the tape at every station; a press shows its seams', async () => {

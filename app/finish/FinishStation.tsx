@@ -7,6 +7,7 @@ import { useComputed, useUnit } from '../store/work-context.js';
 import { AllowanceLines } from './AllowanceLines.js';
 import { ComponentLines } from './ComponentLines.js';
 import { CutList } from './CutList.js';
+import { useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { GarmentBoard } from './GarmentBoard.js';
 import { SeamTable } from './SeamTable.js';
@@ -25,6 +26,15 @@ export function FinishStation() {
   const [query, setQuery] = useSearchParams();
   const garment = finished?.styled.garment;
   const walked = garment && walkable(garment).find(({ id }) => id === query.get('walk'));
+  const left = useRef<string>(undefined);
+  const walking = walked !== undefined;
+  useEffect(() => {
+    if (walking || left.current === undefined) return;
+    // Back at the row from which the walk was begun, or at the index of the bench where that row is folded away.
+    const row = document.querySelector<HTMLElement>(`[data-seam="${left.current}"] .walk-seam`);
+    (row ?? document.querySelector<HTMLElement>('.bench-index [role=tab][aria-selected=true]'))?.focus();
+    left.current = undefined;
+  }, [walking]);
   if (garment && walked) {
     return (
       <GarmentWalk
@@ -35,10 +45,7 @@ export function FinishStation() {
         }}
         onEnd={() => {
           setQuery({}, { replace: true });
-          // Back at the row from which it was begun.
-          requestAnimationFrame(() => {
-            document.querySelector<HTMLElement>(`[data-seam="${walked.id}"] .walk-seam`)?.focus();
-          });
+          left.current = walked.id;
         }}
       />
     );
