@@ -1,6 +1,5 @@
-import { type Edge, type Part } from '../../core/garment/index.js';
-import { angleBetween, endDirection, startDirection } from '../../core/geometry/index.js';
-import { cornerWay, type Allowances, type CornerWay } from '../../core/piece/index.js';
+import type { Part } from '../../core/garment/index.js';
+import { cornersOf, cornerWay, type Allowances, type CornerWay } from '../../core/piece/index.js';
 import { PickLine } from '../shared/PickLine.js';
 import { cutCorner, cutCorners } from '../store/work-changes.js';
 import { useChange } from '../store/work-context.js';
@@ -33,19 +32,6 @@ export function CornersLine({ corners = 'mitred' }: { corners: CornerWay | undef
       }}
     />
   );
-}
-
-/** Edges that run on into one another by less than this, in radians, have no corner. */
-const LEAST_TURN = 0.18;
-
-/** The corners of a part that may be cut one way or the other: what folds is mirrored, what runs on has none. */
-function cornersOf({ edges }: Part): (readonly [Edge, Edge])[] {
-  const folds = ({ role, turned }: Edge): boolean => role === 'fold' || role === 'hem' || turned !== undefined;
-  return edges.flatMap((edge, i) => {
-    const next = edges[(i + 1) % edges.length] ?? edge;
-    const turn = angleBetween(endDirection(edge.path), startDirection(next.path));
-    return turn < LEAST_TURN || folds(edge) || folds(next) ? [] : [[edge, next] as const];
-  });
 }
 
 /** The corners of the piece in hand, each as all are cut or otherwise. */

@@ -14,7 +14,7 @@ import type { Unit } from '../units/index.js';
 /** The edges that a profile has a figure for. */
 export const PROFILE_ROLES = ['waist', 'side', 'inseam', 'rise', 'hem'] as const;
 
-/** No allowance is wider than this, in mm. */
+/** No allowance given by hand in the room is wider than this, in mm. */
 export const MOST_ALLOWANCE = 120;
 
 /** A profile: how much is added outside the stitching line by what the edge is for, in mm. */

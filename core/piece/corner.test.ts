@@ -3,7 +3,15 @@ import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
 import { garmentOf, type Part } from '../garment/index.js';
 import { contains, flatten, isClosed, line, pathLength, point, selfCrossing, type Point } from '../geometry/index.js';
 import { plausibleBody, seeded } from '../../bench/random-body.js';
-import { CORNER_WAYS, cutLine, HOUSE_ALLOWANCES, piecesOf, type Allowances, type CornerWay } from './index.js';
+import {
+  CORNER_WAYS,
+  cornersOf,
+  cutLine,
+  HOUSE_ALLOWANCES,
+  piecesOf,
+  type Allowances,
+  type CornerWay,
+} from './index.js';
 
 /** A piece whose side leans: 10 cm wide at the waist, wider or narrower at its foot. Inside on the left of its outline. */
 function leaning(foot: number): Part {
@@ -33,7 +41,7 @@ const allowed = (corners: CornerWay | undefined, given: Allowances['given'] = []
   ...(corners && { corners }),
 });
 
-const cornersOf = (part: Part, allowances: Allowances): Point[] =>
+const placesOf = (part: Part, allowances: Allowances): Point[] =>
   cutLine({ seams: [] }, part, allowances).map(({ p0 }) => p0);
 
 /** The mirror image of a point in the side's stitching line, from (0, 0) toward its foot. */
@@ -46,7 +54,7 @@ function inSide(p: Point, foot: number): Point {
 
 /** The corners above the waist's stitching line and left of the side's: those of the end of the side's allowance. */
 const endOfSide = (part: Part, allowances: Allowances): Point[] =>
-  cornersOf(part, allowances).filter((p) => p.x < 40 && p.y < 30);
+  placesOf(part, allowances).filter((p) => p.x < 40 && p.y < 30);
 
 const outermost = (points: readonly Point[]): Point =>
   points.reduce((a, b) => (Math.hypot(a.x, a.y) > Math.hypot(b.x, b.y) ? a : b));
@@ -89,6 +97,28 @@ describe.each([60, -40, 0])('an outward corner of a waist and a side that leans 
 });
 
 describe('corners of whole pieces', () => {
+  it('can be cut one way or another where nothing folds and the outline turns', () => {
+    const outcome = computeDraft({
+      ...EMPTY_INPUT,
+      measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 },
+    });
+    if (!outcome.ok) throw new Error('refused');
+    const [front] = garmentOf(outcome.value.block).parts;
+    if (!front) throw new Error('no front');
+    const names = (edges: Part['edges']): string[] => cornersOf({ edges }).map(([a, b]) => `${a.id} ${b.id}`);
+    expect(names(front.edges)).toEqual(['waist side', 'inseam rise', 'rise waist']);
+    const folded = front.edges.map((e) => (e.id === 'waist' ? { ...e, turned: [30] } : e));
+    expect(names(folded)).toEqual(['inseam rise']);
+    // Where the outline runs on from one edge to the next there is no corner.
+    const [a, b, c] = [point(0, 0), point(100, 0), point(200, 10)];
+    const on = [
+      { id: 'first', role: 'side', path: [line(a, b)] },
+      { id: 'second', role: 'side', path: [line(b, c)] },
+      { id: 'back', role: 'join', path: [line(c, point(200, 90)), line(point(200, 90), a)] },
+    ] as const;
+    expect(names([...on])).toEqual(['second back', 'back first']);
+  });
+
   it.each(CORNER_WAYS)('%s: closed, uncrossed, the stitching line inside, and little else changed', (corners) => {
     const random = seeded(9);
     for (let i = 0; i < 25; i++) {

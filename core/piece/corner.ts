@@ -11,12 +11,13 @@ import {
   quarterTurn,
   reversePath,
   scale,
+  startDirection,
   subtract,
   type Cubic,
   type Path,
   type Point,
 } from '../geometry/index.js';
-import type { Edge, EdgeRole } from '../garment/index.js';
+import type { Edge, EdgeRole, Part } from '../garment/index.js';
 import { upTo } from './joint.js';
 
 /** How the allowances of two edges meet at an outward corner (docs/trade/pieces.md). */
@@ -47,6 +48,17 @@ const LEAST_SQUARE = 0.3;
 const LEAST_WIDTH = 0.1;
 /** No corner reaches further than so many of its widest width. */
 const FURTHEST = 3;
+
+/** The corners of a part that can be cut one way or another, by their two edges: what folds is mirrored, what runs on has none. */
+export function cornersOf({ edges }: Pick<Part, 'edges'>): (readonly [before: Edge, after: Edge])[] {
+  const folds = ({ role, turned }: Edge): boolean => role === 'fold' || role === 'hem' || turned !== undefined;
+  return edges.flatMap((edge, i) => {
+    const next = edges[(i + 1) % edges.length] ?? edge;
+    const [before, after] = [endDirection(edge.path), startDirection(next.path)];
+    const runsOn = dot(before, after) > 0 && Math.abs(cross(before, after)) < LEAST_TURN;
+    return runsOn || folds(edge) || folds(next) ? [] : [[edge, next] as const];
+  });
+}
 
 /** One side of a corner: its stitching line and cut line, both run toward the corner, and its width there in mm. */
 interface CornerSide {

@@ -11,7 +11,7 @@ export {
   type Profile,
   type WidthRun,
 } from './allowance.js';
-export { CORNER_WAYS, sewnFirst, type CornerWay } from './corner.js';
+export { CORNER_WAYS, cornersOf, type CornerWay } from './corner.js';
 export { cutLine } from './cut-line.js';
 export { cutListOf, type CutListCloth, type CutListLine } from './cut-list.js';
 export { notchesOf, type Notch } from './notch.js';
