@@ -104,7 +104,7 @@ export function OwnStyles() {
               <li key={one.id} data-kept-style={one.name}>
                 <NameField
                   label={`Name of the style ${one.name}`}
-                  className="style-name"
+                  className="name-input"
                   value={one.name}
                   onCommit={(name) => {
                     if (kept.some((other) => other.name === name)) {
@@ -208,7 +208,7 @@ function KeepStyle({ names, onKeep }: { names: readonly string[]; onKeep: (style
         <label htmlFor={id}>Name of the style</label>
         <input
           id={id}
-          className="style-name"
+          className="name-input"
           maxLength={200}
           value={name}
           autoFocus

@@ -27,7 +27,7 @@ export function SizeRows({ chart, ids, own, unit, onWrite }: SizeRowsProps) {
                 <span>Size</span>
                 <NameField
                   label={`Name of size ${name}`}
-                  className="size-name"
+                  className="name-input"
                   value={name}
                   onCommit={(next) => {
                     onWrite(at, 'name', next);
