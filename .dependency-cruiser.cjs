@@ -121,6 +121,12 @@ module.exports = {
       from: { path: '^app/store/', pathNot: '\\.test\\.ts$' },
       to: { path: '^(app/(board|body)/|node_modules/@mui)' },
     },
+    {
+      name: 'nothing-of-node-in-the-room',
+      severity: 'error',
+      from: { path: '^(app|core|formats)/', pathNot: '\\.test\\.tsx?$' },
+      to: { dependencyTypes: ['core'] },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {

@@ -36,6 +36,26 @@ export class RoomPage {
     await this.driver.get(this.here.address + path);
   }
 
+  /** Goes to a view as the walk does, without loading the page anew, and waits until nothing changes any more. */
+  async turnTo(path: string): Promise<void> {
+    await this.driver.executeAsyncScript(
+      `const [path, done] = arguments;
+       let last = performance.now();
+       let changed = false;
+       const seen = new MutationObserver(() => { last = performance.now(); changed = true; });
+       seen.observe(document.body, { childList: true, subtree: true, attributes: true });
+       history.pushState(null, '', path);
+       dispatchEvent(new PopStateEvent('popstate'));
+       const look = setInterval(() => {
+         if (performance.now() - last < (changed ? 300 : 3000)) return;
+         clearInterval(look);
+         seen.disconnect();
+         done();
+       }, 50);`,
+      path,
+    );
+  }
+
   find(css: string): Promise<WebElement> {
     return this.driver.wait(until.elementLocated(By.css(css)), WAIT, `nothing matches ${css}`);
   }

@@ -115,7 +115,7 @@ describe('the words of a print', () => {
   it('stand within their piece and clear of every join, on bodies of all kinds', () => {
     const random = seeded(3);
     let [words, over] = [0, 0];
-    for (let i = 0; i < 24; i++) {
+    for (let i = 0; i < 12; i++) {
       const pieces = piecesBy(plausibleBody(random), SHEETS[i % SHEETS.length]);
       if (pieces.length === 0) continue;
       const paper = PAPERS[i % PAPERS.length];
@@ -135,7 +135,7 @@ describe('the words of a print', () => {
         if (sliced(xs, stepX) || sliced(ys, stepY)) over++;
       }
     }
-    expect(words).toBeGreaterThan(1000);
+    expect(words).toBeGreaterThan(600);
     expect(over).toBe(0);
   });
 

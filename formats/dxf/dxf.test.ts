@@ -134,7 +134,7 @@ describe('a DXF with splines', () => {
     };
     for (const { controlPoints = [], knotValues = [] } of splines) {
       const last = knotValues.at(-1) ?? 0;
-      const steps = 24 * last;
+      const steps = 10 * last;
       add(Array.from({ length: steps + 1 }, (_, i) => back(onSpline(controlPoints, knotValues, (i * last) / steps))));
     }
     for (const { vertices, shape } of lines) {
