@@ -78,7 +78,10 @@ for (let i = 0; i < count;) {
         console.log(`net of ${part.id} by ${name}`);
       }
       if (!isClosed(cut, 1e-3)) add('cutOpen');
-      else if (selfCrossing(flatten(cut, 0.2))) add(`cut of ${part.id} crossed`);
+      else if (selfCrossing(flatten(cut, 0.2))) {
+        add(`cut of ${part.id} crossed`);
+        console.log(`cut of ${part.id} of body ${i} by ${name}`);
+      }
     }
     add('made');
   } catch (fault) {

@@ -9,7 +9,7 @@ import {
   type Stretch,
 } from '../core/garment/index.js';
 import { cutListOf, proofOf, widthsAlong, type Allowances, type Notch, type Piece } from '../core/piece/index.js';
-import type { Styled } from '../core/style/index.js';
+import { trimmingName, type Styled } from '../core/style/index.js';
 
 /** How finely outlines are flattened, in mm. */
 const FLATNESS = 0.05;
@@ -86,7 +86,7 @@ function seamAnswer(garment: Garment, seam: Seam): object {
 
 /** The garment in the answer to an order: its parts, what is sewn to what, what is cut, and the proof; lengths in mm. */
 export function garmentAnswer(
-  { garment, legs, topEdge }: Styled,
+  { garment, legs, topEdge, trimmings }: Styled,
   pieces: readonly Piece[],
   allowances: Allowances,
 ): object {
@@ -94,6 +94,7 @@ export function garmentAnswer(
     parts: pieces.map((piece) => partAnswer(garment, piece, allowances)),
     sewn: garment.seams.map((seam) => seamAnswer(garment, seam)),
     cutList: cutListOf(pieces),
+    trimmings: trimmings.map((t) => ({ ...t, name: trimmingName(t) })),
     proof: proofOf(legs, allowances),
     topEdge,
   };

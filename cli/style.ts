@@ -170,7 +170,8 @@ export function readAllowances(
 
 const fieldAnswer = (name: string, field: Field, unit: Unit): object => {
   const { as, label } = field;
-  const none = { unit, child: false, size: 1, waist: 0, hip: 0, heel: undefined, stretch: 0, bandCounted: 0 };
+  const body = { waist: 0, hip: 0, girths: [], heel: undefined };
+  const none = { ...body, unit, child: false, size: 1, stretch: 0, bandCounted: 0 };
   if (as === 'length') {
     return {
       name,

@@ -204,6 +204,7 @@ describe('from a true block to the pieces', () => {
     expect(await room.text('[data-cloth="shell"] caption')).toMatch(/^Shell: \d+ pieces, \d\.\d\d m²$/);
     await (await room.at('//table//label[normalize-space()="Fly shield"]//input')).click();
     await room.find('.cut-list tr[data-done="true"]');
+    expect(await room.text('[data-cloth="trimmings"]')).toMatch(/Zip\s+1\s+\d+\.\d cm long/);
     await room.goTo('cut');
     await room.find('.tile-preview svg path');
     await room.section('Files');

@@ -86,7 +86,7 @@ async function filesOf(
       const sheet = chalkSheet({ draft, styled, pieces, allowances, unit }, print.chalk);
       return [' chalk sheet.pdf', await sheetsPdf([chalkPages(sheet)], head, print.sheets, letters)];
     },
-    cutList: () => Promise.resolve([' cut list.csv', cutListCsv(cutListOf(pieces))]),
+    cutList: () => Promise.resolve([' cut list.csv', cutListCsv(cutListOf(pieces), styled.trimmings)]),
     spec: async () => {
       const page = specPage([{ name, lines: specOf(styled, unit) }], unit);
       return [' spec sheet.pdf', await sheetsPdf([page], head, print.sheets, letters)];

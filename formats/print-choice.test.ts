@@ -99,7 +99,7 @@ describe('a small print', () => {
 
 describe('a cut list as CSV', () => {
   it('has a row for every part, read back by a package', () => {
-    const { data } = Papa.parse<Record<string, string>>(cutListCsv(cutListOf(pieces)).replace(/^\ufeff/, ''), {
+    const { data } = Papa.parse<Record<string, string>>(cutListCsv(cutListOf(pieces), []).replace(/^\ufeff/, ''), {
       header: true,
       skipEmptyLines: true,
     });

@@ -78,12 +78,17 @@ export function FileLines({
           <Button
             variant="outlined"
             onClick={() => {
-              save('csv', 'text/csv', () => cutListCsv(cutListOf(source.pieces)), ': the cut list');
+              save(
+                'csv',
+                'text/csv',
+                () => cutListCsv(cutListOf(source.pieces), source.styled.trimmings),
+                ': the cut list',
+              );
             }}
           >
             Save CSV
           </Button>
-          <span>The cut list: every part with its cloth, count and area.</span>
+          <span>The cut list: every part with its cloth, count and area, and the trimmings.</span>
         </li>
         <li>
           <Button

@@ -2,10 +2,11 @@ import { useMemo } from 'react';
 import { canCloseSideLast, makePages, makePlan, type MakeChoice } from '../../core/make/index.js';
 import { cutListOf } from '../../core/piece/index.js';
 import { NO_STYLE } from '../../core/style/index.js';
+import { readerIn } from '../../core/units/index.js';
 import { PickLine } from '../shared/PickLine.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { usePreferences } from '../store/preferences.js';
-import { useWork } from '../store/work-context.js';
+import { useUnit, useWork } from '../store/work-context.js';
 import { SheetPdf } from '../shared/sheets/SheetPdf.js';
 import { useLayPictures } from './use-lay-pictures.js';
 import { useSheetSource } from './use-sheets.js';
@@ -31,14 +32,15 @@ export function MakeView() {
   const source = useSheetSource();
   const style = useWork(({ work }) => work.draft.style) ?? NO_STYLE;
   const lays = useLayPictures(source);
+  const unit = useUnit();
   const choice = usePreferences((p) => p.make);
   const set = usePreferences((p) => p.set);
   const page = useMemo(() => {
     if (!source) return undefined;
-    const { garment } = source.styled;
     const { child, stretch } = source.draft.worked;
-    return makePages(makePlan(garment, style, { child, stretch }, choice), garment, cutListOf(source.pieces), lays);
-  }, [source, style, choice, lays]);
+    const steps = makePlan(source.styled.garment, style, { child, stretch }, choice);
+    return makePages(steps, source.styled, cutListOf(source.pieces), readerIn(unit), lays);
+  }, [source, style, choice, lays, unit]);
   const choose = (change: Partial<MakeChoice>): void => {
     set({ make: { ...choice, ...change } });
   };

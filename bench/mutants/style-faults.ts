@@ -222,4 +222,32 @@ export const STYLE_FAULTS: readonly Fault[] = [
     'first, second }));',
     'core/walk',
   ),
+  fault(
+    'of a cut line that crosses itself the loop is kept',
+    'core/geometry/without-loops.ts',
+    'least = one < two ?',
+    'least = one > two ?',
+    'core/geometry',
+  ),
+  fault(
+    'a dropped waist is held against the body’s waist',
+    'core/style/components/waist-drop.ts',
+    'const below = by + context.bandCounted;',
+    'const below = context.bandCounted;',
+    STYLE,
+  ),
+  fault(
+    'a facing of the back hem is sewn to the front’s stretch',
+    'core/style/components/one-piece.ts',
+    'true, { from: 0, to: behind });',
+    'true, { from: ahead, to: behind + ahead });',
+    STYLE,
+  ),
+  fault(
+    'a zip is told without the band above it',
+    'core/style/components/zip.ts',
+    'length: opening.length + topAbove }',
+    'length: opening.length }',
+    STYLE,
+  ),
 ];

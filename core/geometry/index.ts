@@ -19,6 +19,7 @@ export * from './path.js';
 export { meetCubics, meetPaths, type Meeting, type PathMeeting } from './intersect.js';
 export { enclosedArea, isClosed, boxOf, pathBox, contains, type Box } from './outline.js';
 export { selfCrossing } from './self-crossing.js';
+export { withoutLoops } from './without-loops.js';
 export { offsetPath } from './offset.js';
 export { hollowOf } from './hollow.js';
 export { curvesOf, pathOfCurves } from './curve-numbers.js';

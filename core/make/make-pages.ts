@@ -1,6 +1,8 @@
 import type { Drawing, WrittenBlock, WrittenPage } from '../drawing/index.js';
 import type { Garment } from '../garment/index.js';
 import type { CutListCloth } from '../piece/index.js';
+import type { Reader } from '../refusal/index.js';
+import { trimmingWords, type Styled } from '../style/index.js';
 import type { MakeStep } from './make-step.js';
 
 const CLOTHS = { shell: 'Shell', lining: 'Lining', pocketing: 'Pocketing', interfacing: 'Interfacing' } as const;
@@ -20,11 +22,12 @@ export interface LayPicture {
 /** On paper a lay is drawn so many times smaller, or smaller still where it would be wider than the page. */
 const LAY_SCALE = 20;
 
-/** The order of sewing, the bundle and how it was laid, to be printed and ticked. */
+/** The order of sewing, the bundle with its trimmings and how it was laid, to be printed and ticked. */
 export function makePages(
   steps: readonly MakeStep[],
-  garment: Garment,
+  { garment, trimmings }: Pick<Styled, 'garment' | 'trimmings'>,
   cutList: readonly CutListCloth[],
+  reader: Reader,
   lays: readonly LayPicture[] = [],
 ): WrittenPage {
   const laid = lays.flatMap(({ cloth, drawing, words }): WrittenBlock[] => [
@@ -36,11 +39,15 @@ export function makePages(
     as: 'list',
     rows: [
       {
-        words: `${CLOTHS[cloth]}: ${lines.map(({ name, count }) => `${count} ${name.toLowerCase()}`).join(', ')}`,
+        words: `${CLOTHS[cloth]}: ${lines.map(({ name, count }) => `${count} ${name.toLowerCase()}`).join('; ')}`,
         box: true,
       },
     ],
   }));
+  if (trimmings.length > 0) {
+    const words = `Trimmings: ${trimmings.map((t) => trimmingWords(t, reader)).join('; ')}`;
+    bundle.push({ as: 'list', rows: [{ words, box: true }] });
+  }
   return {
     title: 'Make sheet',
     columns: 1,

@@ -8,6 +8,7 @@ import { inputOf } from '../kept/index.js';
 import { cutListOf, HOUSE_ALLOWANCES, piecesOf } from '../piece/index.js';
 import { sheetById } from '../shipped/index.js';
 import { COMPONENTS, draftGarment, type Style, type Styled } from '../style/index.js';
+import { readerIn } from '../units/index.js';
 import {
   MAKE_HOUSE,
   makePages,
@@ -194,7 +195,7 @@ describe('the written pages', () => {
 
   it('list the bundle and every step with a box, and name the seams it closes', () => {
     const steps = plan(style);
-    const page = makePages(steps, styled.garment, cutListOf(pieces));
+    const page = makePages(steps, styled, cutListOf(pieces), readerIn('cm'));
     const lists = page.blocks.flatMap((b) => (b.as === 'list' ? [b.rows] : []));
     expect(lists.at(-1)?.length).toBe(steps.length);
     expect(lists.flat().every((r) => r.box)).toBe(true);
@@ -204,9 +205,20 @@ describe('the written pages', () => {
         .map((r) => r.words)
         .join(' '),
     ).toContain('2 front');
+    // The fly's zip from the finished top edge, and what closes the band.
+    expect(
+      lists
+        .flat()
+        .map((r) => r.words)
+        .join(' '),
+    ).toMatch(/Trimmings: 1 zip, \d+\.\d cm long; 1 hook and bar, or button/);
+    const plain = makePages(plan([]), made([]), cutListOf(pieces), readerIn('cm'));
+    expect(JSON.stringify(plain)).not.toContain('Trimmings');
     // With a lay at hand, how it was laid stands between the bundle and the first step.
     const drawing = { width: 1300, height: 1500, marks: [] };
-    const laid = makePages(steps, styled.garment, cutListOf(pieces), [{ cloth: 'shell', drawing, words: '1.3 m' }]);
+    const laid = makePages(steps, styled, cutListOf(pieces), readerIn('cm'), [
+      { cloth: 'shell', drawing, words: '1.3 m' },
+    ]);
     const kinds = laid.blocks.map((b) => b.as);
     expect(kinds.indexOf('sketch')).toBeGreaterThan(kinds.indexOf('list'));
     expect(kinds.indexOf('sketch')).toBeLessThan(kinds.lastIndexOf('list'));

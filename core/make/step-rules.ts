@@ -10,7 +10,7 @@ const chose = (id: string) => (making: Making) => making.item(id) !== undefined;
 const marked = (meaning: string) => (making: Making) =>
   making.garment.parts.some((p) => p.onFrame && p.marks.some((m) => m.kind === 'line' && m.meaning === meaning));
 const names = (parts: readonly { readonly name: string }[]): string =>
-  [...new Set(parts.map((p) => p.name))].join(', ');
+  [...new Set(parts.map((p) => p.name))].join('; ');
 const both = (making: Making): boolean => making.choice.inseams === 'last';
 const banded = (making: Making): boolean => ['band', 'shapedBand'].some((id) => making.item(id) !== undefined);
 const sideLast = (making: Making): boolean => making.choice.band === 'sideLast' && canCloseSideLast(making.garment);

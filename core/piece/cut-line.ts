@@ -14,6 +14,7 @@ import {
   scale,
   startDirection,
   startOf,
+  withoutLoops,
   type Path,
   type Point,
 } from '../geometry/index.js';
@@ -138,14 +139,17 @@ const metByFold = (
 
 /**
  * The cut line of a part: each edge offset by its widths and joined to its neighbours at proper corners, mitred outside
- * (or squared or stepped, as given) and trimmed inside; a hem folds, so its ends are mirrored (docs/trade/pieces.md). Closed; mm.
+ * (or squared or stepped, as given) and trimmed inside; a hem folds, so its ends are mirrored (docs/trade/pieces.md). Where allowances of edges that are no
+ * neighbours run into one another, the cut line goes on where they meet. Closed; mm.
  */
 export const cutLine = (garment: Pick<Garment, 'seams'>, part: Part, allowances: Allowances): Path =>
-  joined(
-    part.edges.map((edge): OffsetEdge => {
-      const runs = widthsAlong(garment, part, edge.id, allowances);
-      return offsetOf(edge, foldsOf(edge, runs), runs, cornerWay(part, edge.id, allowances));
-    }),
+  withoutLoops(
+    joined(
+      part.edges.map((edge): OffsetEdge => {
+        const runs = widthsAlong(garment, part, edge.id, allowances);
+        return offsetOf(edge, foldsOf(edge, runs), runs, cornerWay(part, edge.id, allowances));
+      }),
+    ),
   );
 
 /** The outline of a part moved out edge by edge, inward where a width is negative, with nothing folded; mm. */

@@ -3,6 +3,7 @@ import type { StyleFault } from '../refusal/index.js';
 import type { Unit } from '../units/index.js';
 import type { Finding } from './finding.js';
 import type { Making } from './making.js';
+import type { Trimming } from './trimming.js';
 
 /** What the defaults of a style are taken from. Lengths in mm. */
 export interface StyleContext {
@@ -13,6 +14,8 @@ export interface StyleContext {
   /** The body's girths, where they are known. */
   readonly waist: number;
   readonly hip: number;
+  /** The body's girths from the waist down to the hip, by how far below the waist they are, in mm; rising. */
+  readonly girths: readonly { readonly below: number; readonly girth: number }[];
   /** The girth that the hem must pass, where it was measured: heel, else ankle. */
   readonly heel: number | undefined;
   /** How far the cloth stretches, as a share. */
@@ -121,6 +124,8 @@ export interface Component<Id extends string, F extends Fields> {
   make?(making: Making, values: ValuesOf<F>, context: StyleContext): Making | Refused;
   /** What it finds on the finished garment. */
   find?(making: Making, values: ValuesOf<F>, context: StyleContext): readonly Finding[];
+  /** What it takes beside cloth. */
+  trimmings?(making: Making, values: ValuesOf<F>, context: StyleContext): readonly Omit<Trimming, 'component'>[];
 }
 
 /** Any component. */

@@ -1,14 +1,16 @@
 import type { Draft } from '../chain/index.js';
 import type { Unit } from '../units/index.js';
+import { highHipLevel } from '../measured/index.js';
 import type { StyleContext } from './component.js';
 import { styled, type Style, type Styled } from './style.js';
 
 type Source = Pick<Draft, 'worked' | 'block' | 'legs'>;
 
 /** What the defaults of a style are taken from, of a draft and its maker's unit. */
-export function styleContext({ worked }: Pick<Source, 'worked'>, unit: Unit): StyleContext {
+export function styleContext({ worked, block }: Pick<Source, 'worked' | 'block'>, unit: Unit): StyleContext {
   const { body, child, size, stretch, choices, ledger } = worked;
   const of = (id: Parameters<typeof body.get>[0]): number | undefined => body.get(id)?.mm;
+  const taken = body.get('highHip');
   const band = choices['bandCounts'] === 'yes' ? ledger.get('bandDepth')?.value : 0;
   return {
     unit,
@@ -17,6 +19,11 @@ export function styleContext({ worked }: Pick<Source, 'worked'>, unit: Unit): St
     stretch,
     waist: of('waist') ?? 0,
     hip: of('hip') ?? 0,
+    girths: [
+      { below: 0, girth: of('waist') ?? 0 },
+      ...(taken?.source === 'measured' ? [{ below: highHipLevel(block), girth: taken.mm }] : []),
+      { below: block.levels.hipLevel, girth: of('hip') ?? 0 },
+    ],
     heel: of('heel') ?? of('ankle'),
     bandCounted: typeof band === 'number' ? band : 0,
   };

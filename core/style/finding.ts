@@ -11,6 +11,7 @@ export interface Finding {
 export type FindingCode =
   | 'bandTwice'
   | 'cutWaist'
+  | 'cutWaistTight'
   | 'zipLength'
   | 'zipShort'
   | 'elasticLength'

@@ -33,6 +33,8 @@ import {
   styleContext,
   styled,
   topEdgeWords,
+  trimmingWords,
+  type Finding,
   type Style,
   type Styled,
   type StyleItem,
@@ -302,6 +304,27 @@ describe('the top', () => {
     expect(legs.left.front.darts).toEqual([]);
     const y = shallow + 40;
     expect(across(outline(garment, 'front'), y)).toBeCloseTo(across(outline(block, 'front'), y), 6);
+  });
+
+  it('dropped is held against the body there, not at its waist', () => {
+    const found = (by: number, of: Draft = draft): Finding[] =>
+      make([item('waistDrop', { by })], of).findings.filter((f) => f.component === 'waistDrop');
+    const hipLevel = draft.block.levels.hipLevel;
+    const [told] = found(60);
+    expect(told?.code).toBe('cutWaist');
+    // Between a waist of 780 and a hip of 1000, straight.
+    expect(told?.figures['body']).toBeCloseTo(780 + (220 * 60) / hipLevel, 6);
+    const cut = 2 * (long(make([item('waistDrop', { by: 60 })]).garment, 'front', 'waist') + 0);
+    expect(told?.figures['cut']).toBeGreaterThan(cut);
+    expect(told?.figures['ease']).toBeCloseTo((told?.figures['cut'] ?? 0) - (told?.figures['body'] ?? 0), 6);
+    // A high hip that was measured, and is fuller than the draft: it would not close there.
+    const full = drafted('quarter-and-half', { measured: { ...BODY, highHip: 990 } });
+    const [tight] = found(60, full);
+    expect([tight?.code, tight?.weight]).toEqual(['cutWaistTight', 'out']);
+    if (!tight) throw new Error('a finding');
+    expect(findingWords(tight, readerIn('cm'))).toMatch(
+      /6\.0 cm below its waist, is about \d+\.\d cm: \d+\.\d cm too tight/,
+    );
   });
 
   it('with a casing is turned by the elastic and a little, grown on by as much', () => {
@@ -605,6 +628,28 @@ describe('one piece without a side', () => {
     expect(pieceOf(made, 'leg').notches.filter((n) => n.label === 'side')).toHaveLength(2);
   });
 
+  it('keeps the facings of its hem, each sewn to its own stretch of the one hem', () => {
+    const { garment, told } = make([item('hem', { kind: 'facing' }), item('onePiece')], knit);
+    expect(told.every((t) => t.refusal === undefined)).toBe(true);
+    const two = make([], knit).garment;
+    for (const [id, panel] of [
+      ['hemFront', 'front'],
+      ['hemBack', 'back'],
+    ] as const) {
+      const seam = seamOf(garment, id);
+      expect([seam.first.part, seam.first.edge]).toEqual(['leg', 'hem']);
+      const path = stretchPath(garment, seam.first);
+      expect(pathLength(path)).toBeCloseTo(long(two, panel, 'hem'), 6);
+      expect(seamDifference(garment, seam)).toBeCloseTo(0, 6);
+    }
+    const ends = (id: string): number[] => {
+      const path = stretchPath(garment, seamOf(garment, id).first);
+      return [startOf(path).x, endOf(path).x].map((x) => Math.round(x * 100));
+    };
+    // Both are sewn from where the side was: front and back part there.
+    expect(ends('hemFront')[0]).toBe(ends('hemBack')[0]);
+  });
+
   it('is refused where the sides are shaped', () => {
     expect(refusedBy([item('onePiece')])[0]).toContain('one straight line');
   });
@@ -684,5 +729,39 @@ describe('every component by every method', () => {
         }
       }
     }
+  });
+});
+
+describe('the trimmings', () => {
+  const taken = (style: Style, of: Draft = draft): string[] =>
+    make(style, of).trimmings.map((t) => trimmingWords(t, readerIn('cm')));
+
+  it('are a zip as long as its opening with the band, and what closes the band', () => {
+    const { opening, topEdge, trimmings } = make([item('band', { depth: 40 }), item('zip', { length: 200 })]);
+    expect(opening?.length).toBe(200);
+    expect(topEdge).toBeCloseTo(40, 6);
+    expect(trimmings).toEqual([
+      { component: 'zip', kind: 'zip', count: 1, length: 240 },
+      { component: 'band', kind: 'fastening', count: 1 },
+    ]);
+    expect(taken([item('zip', { kind: 'invisible', length: 200 })])).toEqual(['1 invisible zip, 20.0 cm long']);
+    expect(taken([item('fly', { length: 180 }), item('band', { depth: 60 })])).toEqual([
+      '1 zip, 23.5 cm long',
+      '2 hooks and bars, or buttons',
+    ]);
+    expect(taken([item('fly', { kind: 'mock' })])).toEqual([]);
+  });
+
+  it('are an elastic a little shorter than the waist with its lap, a cord to tie and its eyelets', () => {
+    const knit = drafted('knit-leg');
+    expect(taken([item('casing', { elastic: 30 }), item('drawstring')], knit)).toEqual([
+      // 78 less 2.25, and 1.27 to lap.
+      '1 elastic, 3.0 cm wide, 77.0 cm long',
+      expect.stringMatching(/^1 cord, 1\d\d\.\d cm long$/),
+      '2 eyelets',
+    ]);
+    const small = { waist: 560, hip: 640, crotchDepth: 200, inseam: 500 };
+    const child = drafted('knit-leg', { measured: small, choices: { age: 'child' } });
+    expect(taken([item('casing'), item('drawstring')], child)).toContain('1 cord');
   });
 });

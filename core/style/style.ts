@@ -8,6 +8,7 @@ import { COMPONENTS, componentNamed } from './components/index.js';
 import type { Finding } from './finding.js';
 import { begun, made, type Making } from './making.js';
 import type { Opening } from './opening.js';
+import type { Trimming } from './trimming.js';
 
 /** A value of a component's choice: a length in mm, a count, a tick, or what is picked. */
 export type StyleValue = number | string | boolean;
@@ -38,6 +39,8 @@ export interface Styled {
   readonly legs: Legs;
   readonly told: readonly StyleTold[];
   readonly findings: readonly Finding[];
+  /** What it takes beside cloth, in the order of the components. */
+  readonly trimmings: readonly Trimming[];
   /** How far above (−: below) the body's waist the finished top edge lies, in mm. */
   readonly topEdge: number;
   readonly opening: Opening | undefined;
@@ -177,6 +180,14 @@ export function styled(block: Block, legs: Legs | undefined, style: Style, conte
   const findings = chosen.flatMap(({ component, values }) =>
     refusedOf.has(component) ? [] : (component.find?.(making, values as never, context) ?? []),
   );
+  const trimmings = chosen.flatMap(({ component, values }) =>
+    refusedOf.has(component)
+      ? []
+      : (component.trimmings?.(making, values as never, context) ?? []).map((t): Trimming => ({
+          ...t,
+          component: component.id,
+        })),
+  );
   const garment = made(making);
   const apart = alike(drafted) ? [] : legsFinding(cut, chosen, refusedOf);
   return {
@@ -196,6 +207,7 @@ export function styled(block: Block, legs: Legs | undefined, style: Style, conte
       ...findings,
       ...outOfSeam(garment, drafted),
     ],
+    trimmings,
     topEdge: topEdgeOf(making, drafted, context),
     opening: making.opening,
   };

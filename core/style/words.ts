@@ -10,7 +10,9 @@ const SAID: Readonly<Record<FindingCode, (f: Figures, r: Reader) => string>> = {
   bandTwice: (f, r) =>
     `The method has taken a band of ${r.length(at(f, 'counted'))} off its levels already, and the waist is cut down for one as well: it is counted twice. Take one of them away.`,
   cutWaist: (f, r) =>
-    `The cut waist is ${r.length(at(f, 'cut'))} once round, the body’s waist ${r.length(at(f, 'waist'))}.`,
+    `The cut waist is ${r.length(at(f, 'cut'))} once round; the body, ${r.length(at(f, 'below'))} below its waist, is about ${r.length(at(f, 'body'))}: ease ${r.length(at(f, 'ease'))}.`,
+  cutWaistTight: (f, r) =>
+    `The cut waist is ${r.length(at(f, 'cut'))} once round; the body, ${r.length(at(f, 'below'))} below its waist, is about ${r.length(at(f, 'body'))}: ${r.length(at(f, 'tight'))} too tight. Drop it less, or let the sides out there.`,
   zipLength: (f, r) =>
     `The zip is ${r.length(at(f, 'zip'))} long from the finished top edge, ${r.length(at(f, 'below'))} of it below the waist seam.`,
   zipShort: (f, r) =>

@@ -4,6 +4,7 @@ import { component, refuse, sized } from '../component.js';
 import { partsByName, withParts, type Making } from '../making.js';
 import { onceRound, quartersOf, type Quarter } from '../round.js';
 import { runLength, type Run, type RunPiece, type SeamLine } from '../run.js';
+import { fasteningOf } from '../fastening.js';
 import { openingTight } from '../opening-tight.js';
 import { SMALL, upright, uprightWords, type RectangleEdges } from '../rectangle.js';
 
@@ -141,6 +142,7 @@ export const band = component({
       },
     ];
   },
+  trimmings: (making, { depth }) => fasteningOf(making, depth),
 });
 
 function withStrip(

@@ -1,7 +1,7 @@
 import type { Panel } from '../../draft/index.js';
 import { along, endDirection, endOf, line, pathLength, point, startOf } from '../../geometry/index.js';
 import { COMPONENT_LABELS, edgeOf } from '../../garment/index.js';
-import { component, either, eachPanel, sized } from '../component.js';
+import { component, either, eachPanel, sized, type StyleContext } from '../component.js';
 import type { Finding } from '../finding.js';
 import { edgesInstead, partsByName, withPart, withParts, type Making } from '../making.js';
 import { runLength, type SeamLine } from '../run.js';
@@ -13,6 +13,8 @@ import { onceRound } from '../round.js';
 const CASING_CLEAR = 2;
 /** What an elastic is shorter than the waist, in mm, for an adult. */
 const ELASTIC_SHORTER = 22.5;
+/** How far its ends lap, in mm: 1/2 in. */
+const ELASTIC_LAPS = 12.7;
 /** 1/2 in, in mm: what is turned under below a folded casing. */
 const TURNED_UNDER = 12.7;
 
@@ -49,6 +51,9 @@ export function straightTop(panel: Panel, up: number, out = 0): Panel {
     closedSideUp: point(0, -1),
   };
 }
+
+/** How long an elastic is once its ends are lapped, in mm. */
+const elasticOf = ({ waist, size }: StyleContext): number => waist - ELASTIC_SHORTER * size;
 
 /** What a top is wider than what it must pass over, in mm. */
 const PASSES = 4;
@@ -109,12 +114,15 @@ export const casing = component({
     return { ...next, lines, topAbove: next.topAbove + (kind === 'grownOn' ? depth : 0) };
   },
   find(making, _, context): readonly Finding[] {
-    const length = context.waist - ELASTIC_SHORTER * context.size;
+    const length = elasticOf(context);
     return [
       { component: 'casing', code: 'elasticLength', figures: { length, quarter: length / 4 }, weight: 'told' },
       ...openingTight('casing', making, context),
     ];
   },
+  trimmings: (_, { elastic }, context) => [
+    { kind: 'elastic', count: 1, length: elasticOf(context) + ELASTIC_LAPS, width: elastic },
+  ],
 });
 
 /** A casing as a strip of its own, sewn to the top edge and turned inward. */
@@ -175,6 +183,8 @@ function applied(making: Making, elastic: number): Making {
   );
 }
 
+/** How much of a cord hangs out to be tied, both ends together, in mm. */
+const TO_TIE = 500;
 /** The openings for a cord lie this far below the fold, in mm. */
 const OPENING_BELOW = 15;
 
@@ -206,6 +216,15 @@ export const drawstring = component({
       ),
     };
   },
+  // How long a child's cord may be is set by law: none is told.
+  trimmings: (making, _, { child }) => [
+    {
+      kind: 'cord',
+      count: 1,
+      ...(child ? {} : { length: runLength(partsByName(making), onceRound(making)) + TO_TIE }),
+    },
+    { kind: 'eyelets', count: 2 },
+  ],
   find: (_, __, { child }) =>
     child ? [{ component: 'drawstring', code: 'cordChild', figures: {}, weight: 'caution' }] : [],
 });

@@ -44,6 +44,9 @@ const LEAST_BELOW = 30;
 /** A zip is so much shorter than its opening, in mm. */
 const ZIP_SHORTER = 5;
 
+/** How long the zip of an opening is, from the finished top edge, in mm. */
+const zipOf = ({ opening, topAbove }: Making): number => (opening?.length ?? 0) + topAbove - ZIP_SHORTER;
+
 /** How long the opening is, from the waist down the rise, in mm: as given, or down to its height above the crotch. */
 function openingOf(making: Making, context: StyleContext, given: number | undefined): { length: number; rise: number } {
   const front = carrierOf(making, 'front', 'left');
@@ -166,9 +169,11 @@ export const fly = component({
   find(making, { kind }) {
     const { opening, topAbove } = making;
     if (kind === 'mock' || !opening) return [];
-    const zip = opening.length + topAbove - ZIP_SHORTER;
+    const zip = zipOf(making);
     return [{ component: 'fly', code: 'zipLength', figures: { zip, below: opening.length, topAbove }, weight: 'told' }];
   },
+  trimmings: (making, { kind }) =>
+    kind === 'mock' || !making.opening ? [] : [{ kind: 'zip', count: 1, length: zipOf(making) }],
 });
 
 /** A front with the extension of a fly beyond its opening; its rise ends at the stop. */

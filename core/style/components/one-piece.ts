@@ -108,8 +108,14 @@ function joined(making: Making, front: Part, back: Part): Making {
     parts: making.parts.flatMap((p) => (p.id === 'front' ? [leg] : p.id === 'back' ? [] : [p])),
     lines: making.lines.filter((l) => l.id !== 'side'),
   };
-  const to = (part: string, edge: string, id: string, backward: boolean): void => {
-    next = sewnInstead(next, part, edge, [{ part: 'leg', edge: id, backward }]);
+  const to = (
+    part: string,
+    edge: string,
+    id: string,
+    backward: boolean,
+    stretch?: { from: number; to: number },
+  ): void => {
+    next = sewnInstead(next, part, edge, [{ part: 'leg', edge: id, backward, ...stretch }]);
   };
   to('front', 'waist', 'waistFront', false);
   to('front', 'rise', 'riseFront', false);
@@ -117,5 +123,9 @@ function joined(making: Making, front: Part, back: Part): Making {
   to('back', 'waist', 'waistBack', true);
   to('back', 'rise', 'riseBack', true);
   to('back', 'inseam', 'inseamBack', true);
+  // A facing along the hem was sewn to front and back: to the one hem's two stretches now.
+  const [behind, ahead] = [pathLength(hemBack), pathLength(hem.path)];
+  to('front', 'hem', 'hem', false, { from: behind, to: behind + ahead });
+  to('back', 'hem', 'hem', true, { from: 0, to: behind });
   return next;
 }

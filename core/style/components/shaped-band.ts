@@ -18,6 +18,7 @@ import { component, eachPanel, refuse, sized } from '../component.js';
 import { waistCutDown } from '../closed-panel.js';
 import { withParts, type Making } from '../making.js';
 import { stripJoins, waistStrip } from '../strip.js';
+import { fasteningOf } from '../fastening.js';
 import { openingTight } from '../opening-tight.js';
 import { ringWords } from '../ring.js';
 import { SMALL } from '../rectangle.js';
@@ -146,6 +147,7 @@ export const shapedBand = component({
     const next: Making = { ...making, topAbove: making.topAbove + depth };
     return withParts(next, [...parts, ...fused], bandLines(making, parts, lap, under));
   },
+  trimmings: (making, { depth }) => fasteningOf(making, depth),
 });
 
 /** The sewing of a shaped band: along the cut waist of each leg, and its strips to one another. */

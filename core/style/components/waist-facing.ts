@@ -2,6 +2,7 @@ import { pathLength } from '../../geometry/index.js';
 import { COMPONENT_LABELS, type Part } from '../../garment/index.js';
 import { component, refuse, sized } from '../component.js';
 import { withParts } from '../making.js';
+import { fasteningOf } from '../fastening.js';
 import { openingTight } from '../opening-tight.js';
 import { ringWords } from '../ring.js';
 import { SMALL } from '../rectangle.js';
@@ -69,4 +70,5 @@ export const waistFacing = component({
     ];
     return withParts(making, [front, back], lines);
   },
+  trimmings: (making) => fasteningOf(making, 0),
 });

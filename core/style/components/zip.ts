@@ -107,6 +107,10 @@ export const zip = component({
       ...(child ? [{ component: 'zip', code: 'zipChild', figures: {}, weight: 'caution' } as const] : []),
     ];
   },
+  trimmings: ({ opening, topAbove }, { kind }) =>
+    opening
+      ? [{ kind: kind === 'invisible' ? 'invisibleZip' : 'zip', count: 1, length: opening.length + topAbove }]
+      : [],
 });
 
 /** A shield behind the teeth of a child's zip. */
