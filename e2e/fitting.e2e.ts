@@ -20,6 +20,43 @@ describe('a fitting', () => {
     return (await room.driver.findElements({ css: '[data-alteration]' })).length;
   };
 
+  it('holds a fold wherever it is pinned: its ends pulled along the seams, taken out on the paper, undone', async () => {
+    await room.visit('/demo/draft/lamp-plain/toile');
+    await room.press('New fitting');
+    await room.choose('Put a pin', 'back');
+    const said = (): Promise<string> => room.text('[data-pin="fold"]');
+    await room.until('no fold', async () => (await said()).includes('fold out 10 mm at the'));
+    const enter = async (end: 'from' | 'to', what: '' | '-by', text: string): Promise<void> => {
+      const field = await room.find(`[data-end="${end}"] input[id$="-${end}${what}"]`);
+      await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
+    };
+    await enter('to', '-by', '0.4');
+    await room.until('not told', async () => (await said()).includes('4 mm at the side'));
+    // By hand along the side, by keys, and by a figure.
+    const down = async (): Promise<string> =>
+      (await (await room.find('[data-end="to"] input[id$="-to"]')).getAttribute('value')) ?? '';
+    const hip = Number(await down());
+    await room.drag('fold.to', 0, 40);
+    await room.until('the end stays', async () => Number(await down()) > hip + 3);
+    await (await room.find('[data-handle="fold.to"]')).sendKeys(Key.ARROW_UP);
+    await enter('to', '', '30');
+    await room.until('not there', async () => Number(await down()) === 30);
+    await room.press('What pin 1 does');
+    expect(await room.text('.effects')).toMatch(/back rise [\d.]+ cm now, [\d.]+ cm then/i);
+    await room.press('Pin 1 onto the paper');
+    await room.until('not taken', async () => (await said()).includes('folded out'));
+    await room.press('Undo');
+    await room.until('still taken', async () => !(await said()).includes('folded out'));
+    await enter('to', '-by', '0');
+    await enter('from', '-by', '0');
+    expect(await said()).toContain('Give an amount above 0 at one end');
+    await enter('from', '-by', '1');
+    await room.choose('On', 'waist');
+    await room.press('Move it to the centre back');
+    await room.find('[data-pinned="pinchedCentreBack back"]');
+    expect(Number(await room.valueOf('Pin 1, in all'))).toBe(2);
+  });
+
   it('goes from what was seen and pinned to what may be behind it, to altered pieces, to a version', async () => {
     const before = await (async () => {
       await room.visit('/demo/draft/cellist-dress/toile');

@@ -62,6 +62,18 @@ export const changePin = (
     })),
   );
 
+/** Takes a pinned fold out on the paper: an alteration at the end of the list, told with the pin; one act. */
+export const takeFold = (id: string, pinId: string, alteration: Alteration): Change =>
+  changeDraft((draft) => {
+    const next = changed(id, (fitting) => ({
+      ...fitting,
+      pins: fitting.pins.map((p) =>
+        p.id === pinId && p.fold ? { ...p, fold: { ...p.fold, taken: alteration.id } } : p,
+      ),
+    }))(draft);
+    return { ...next, alterations: [...next.alterations, alteration] };
+  });
+
 /** Closes a fitting with a verdict, and keeps what the draft is then as a version: one act. */
 export const closeFitting =
   (id: string, closed: NonNullable<Fitting['closed']>, said: string, now: Date): Change =>

@@ -3,7 +3,7 @@ import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { versionInHand } from '../../core/kept/index.js';
 import { keptLay } from '../../core/lay/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
-import { DOES } from '../../core/toile/index.js';
+import { DOES, firstFold, FOLD, foldWork } from '../../core/toile/index.js';
 import { changeCloth, keepLay, takeSaving } from './cloth-work.js';
 import {
   beginFitting,
@@ -14,6 +14,7 @@ import {
   putPin,
   reopenFitting,
   takeCause,
+  takeFold,
 } from './fitting-work.js';
 import { openWork, type OpenWork } from './open-work.js';
 import { putSheets } from './sheets.js';
@@ -103,6 +104,25 @@ describe('a fitting', () => {
     expect(draftOf(open).fittings?.[0]?.pins).toEqual([]);
     open.undo();
     expect(draftOf(open).fittings?.[0]?.pins[0]).toMatchObject({ by: 15 });
+  });
+
+  it('takes a pinned fold out on the paper in one step, told with the pin, and undone with it', () => {
+    const open = opened();
+    const before = draftOf(open).alterations.length;
+    beginFitting('f', now)(open);
+    const fold = firstFold('back');
+    putPin('f', { kind: FOLD, by: 8, leg: 'left', fold })(open);
+    const pin = draftOf(open).fittings?.[0]?.pins[0]?.id ?? '';
+    takeFold('f', pin, { id: 'a', on: true, note: '', work: foldWork(fold, 8), leg: 'left' })(open);
+    expect(draftOf(open).alterations.at(-1)).toMatchObject({
+      id: 'a',
+      leg: 'left',
+      work: { kind: 'pinch', byFrom: 8 },
+    });
+    expect(draftOf(open).fittings?.[0]?.pins[0]?.fold?.taken).toBe('a');
+    open.undo();
+    expect(draftOf(open).alterations).toHaveLength(before);
+    expect(draftOf(open).fittings?.[0]?.pins[0]?.fold?.taken).toBeUndefined();
   });
 
   it('has something done about a cause in one step, with its mark, and keeps that when it is forgotten', () => {

@@ -1,8 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { checkLabel, plainValue, type Check } from '../../core/check/index.js';
-import { sayEffect, triedWorks } from '../../core/correct/index.js';
-import { inputOf, type Fitting } from '../../core/kept/index.js';
+import type { Fitting } from '../../core/kept/index.js';
 import {
   causesOf,
   DOES,
@@ -18,10 +17,9 @@ import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { newId } from '../shared/new-id.js';
 import { takeCause } from '../store/fitting-work.js';
-import { sheetOf } from '../store/sheets.js';
-import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
+import { useChange, useComputed, useUnit } from '../store/work-context.js';
+import { EffectItems } from './EffectItems.js';
 import { KnowledgeLines } from './KnowledgeLines.js';
-import { OnCutItems } from './OnCutLines.js';
 import { useFitting } from './use-fitting.js';
 import { useKnowledge } from './use-knowledge.js';
 import { useTaught } from './use-taught.js';
@@ -112,8 +110,6 @@ export function CauseLines() {
 function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ranked: RankedCause }) {
   const { cause, seen, evidence, from, leg, learnt } = ranked;
   const unit = useUnit();
-  const work = useWork((s) => s.work);
-  const draft = useComputed((c) => c.draft);
   const change = useChange();
   const [own, setOwn] = useState<number>();
   const [open, setOpen] = useState(false);
@@ -121,10 +117,6 @@ function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ra
   const none = amount <= 0;
   const taken = fitting.taken.includes(cause.id);
   const works = useMemo(() => DOES[cause.does].make(amount), [cause.does, amount]);
-  const effects = useMemo(
-    () => (open && draft && !none ? triedWorks(inputOf(work, sheetOf(work.draft)), draft, works, unit) : undefined),
-    [open, none, draft, work, works, unit],
-  );
   const knowledge = useKnowledge();
   const words = seen.flatMap((id) => seenNamed(id, knowledge)?.words.toLowerCase() ?? []);
   return (
@@ -198,18 +190,7 @@ function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ra
           {taken ? 'Take again' : 'Take'}
         </Button>
       </div>
-      {open && (
-        <ul className="effects">
-          {effects === undefined ? (
-            <li>It cannot be done on this piece by so much.</li>
-          ) : effects.length === 0 ? (
-            <li>No check changes.</li>
-          ) : (
-            effects.map((e) => <li key={e.id}>{withFractions(sayEffect(e, unit))}</li>)
-          )}
-          <OnCutItems works={works} />
-        </ul>
-      )}
+      {open && (none ? <p className="quiet">Give an amount above 0.</p> : <EffectItems works={works} />)}
     </li>
   );
 }

@@ -3,7 +3,7 @@ import Checkbox from '@mui/material/Checkbox';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Fitting } from '../../core/kept/index.js';
-import { atPlace, pinNamed, type BodyPlace, type OnLeg, type Seen } from '../../core/toile/index.js';
+import { atPlace, firstFold, FOLD, pinNamed, type BodyPlace, type OnLeg, type Seen } from '../../core/toile/index.js';
 import { toMm } from '../../core/units/index.js';
 import { LengthField } from '../shared/LengthField.js';
 import { NameField } from '../shared/NameField.js';
@@ -23,6 +23,7 @@ import { useChange, useUnit, useWork } from '../store/work-context.js';
 import { placeWords, SeenPlaces } from './SeenPlaces.js';
 import { PhotoLines } from './PhotoLines.js';
 import { SewnLines } from './SewnLines.js';
+import { FoldPin } from './FoldPin.js';
 import { useFitting } from './use-fitting.js';
 import { useKnowledge } from './use-knowledge.js';
 import { CLOTHS, VERDICTS } from './verdicts.js';
@@ -165,24 +166,30 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
         <legend>Pinned</legend>
         {pins.map((pin, i) => (
           <div key={pin.id} className="pin" data-pin={pin.kind}>
-            <p>{pinNamed(pin.kind, knowledge)?.words ?? pin.kind}</p>
-            <div className="line">
-              <label htmlFor={`pin-${pin.id}`}>{`Pin ${i + 1}, in all`}</label>
-              <LengthField
-                id={`pin-${pin.id}`}
-                label={`Pin ${i + 1}`}
-                mm={pin.by}
-                unit={unit}
-                problem={
-                  pin.by > 0
-                    ? undefined
-                    : `Pin ${i + 1}: a pin takes something in. Give an amount above 0, or take it out.`
-                }
-                onCommit={(by) => {
-                  if (by !== undefined) change(changePin(id, pin.id, { by }));
-                }}
-              />
-            </div>
+            {pin.fold ? (
+              <FoldPin fitting={id} pin={pin} fold={pin.fold} number={i + 1} />
+            ) : (
+              <>
+                <p>{pinNamed(pin.kind, knowledge)?.words ?? pin.kind}</p>
+                <div className="line">
+                  <label htmlFor={`pin-${pin.id}`}>{`Pin ${i + 1}, in all`}</label>
+                  <LengthField
+                    id={`pin-${pin.id}`}
+                    label={`Pin ${i + 1}`}
+                    mm={pin.by}
+                    unit={unit}
+                    problem={
+                      pin.by > 0
+                        ? undefined
+                        : `Pin ${i + 1}: a pin takes something in. Give an amount above 0, or take it out.`
+                    }
+                    onCommit={(by) => {
+                      if (by !== undefined) change(changePin(id, pin.id, { by }));
+                    }}
+                  />
+                </div>
+              </>
+            )}
             <PickLine
               label="Leg"
               value={pin.leg}
@@ -205,9 +212,19 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
         <PickLine
           label="Put a pin"
           value=""
-          choices={[['', 'Where …'], ...pinsHere.map((p) => [p.id, p.words] as const)]}
+          choices={[
+            ['', 'Where …'],
+            ...pinsHere.map((p) => [p.id, p.words] as const),
+            ['front', 'A fold across the front, anywhere'],
+            ['back', 'A fold across the back, anywhere'],
+          ]}
           onChoose={(kind) => {
-            if (kind !== '') change(putPin(id, { kind, by: unit === 'in' ? toMm(0.5, 'in') : 10, leg: 'both' }));
+            if (kind === '') return;
+            const by = unit === 'in' ? toMm(0.5, 'in') : 10;
+            const across = kind === 'front' || kind === 'back';
+            change(
+              putPin(id, across ? { kind: FOLD, by, leg: 'both', fold: firstFold(kind) } : { kind, by, leg: 'both' }),
+            );
           }}
         />
         <p className="quiet">

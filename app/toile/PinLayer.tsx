@@ -1,9 +1,14 @@
-import { pinPlaces } from '../../core/toile/index.js';
+import { useState } from 'react';
+import type { Fitting } from '../../core/kept/index.js';
+import { foldPlace, pinPlaces, type PinnedFold, type PinPlace } from '../../core/toile/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { toBoard } from '../board/arrange.js';
-import type { BoardLayer } from '../board/drawn-board.js';
+import type { BoardLayer, Drawn } from '../board/drawn-board.js';
 import { toScreen } from '../board/view.js';
 import { withFractions } from '../shared/fractions.js';
+import { changePin } from '../store/fitting-work.js';
+import { useChange } from '../store/work-context.js';
+import { FoldHandles } from './FoldHandles.js';
 import { useFitting } from './use-fitting.js';
 import './toile.css';
 
@@ -14,31 +19,97 @@ const TOP = 48;
 /** Below this scale, in pixels a millimetre, a pin has only its number. */
 const LEAST_SAID = 0.4;
 
+type FittingPin = Fitting['pins'][number];
+
 /** The pins of the fitting in hand on the pieces: what each takes up, its head outward, its number and amount. */
-export const PinLayer: BoardLayer = ({ drawn: { draft, arranged, view, tape } }) => {
+export const PinLayer: BoardLayer = ({ drawn }) => {
   const { fitting } = useFitting();
   return (
-    <g pointerEvents="none">
+    <g>
       {(fitting?.pins ?? []).map((pin, i) =>
-        pinPlaces(pin.kind, pin.by, draft.block).map(({ panel, corners }) => {
-          const spots = corners.map((p) => toScreen(toBoard(p, arranged[panel]), view));
-          const [at] = spots;
-          if (!at) return null;
-          const away = panel === 'back' ? 1 : -1;
-          const up = at.y - HEAD < TOP ? -1 : 1;
-          const head = { x: at.x + HEAD * away, y: at.y - HEAD * up };
-          return (
-            <g key={`${pin.id} ${panel}`} data-pinned={`${pin.kind} ${panel}`}>
-              <polygon className="pin-fold" points={spots.map(({ x, y }) => `${x},${y}`).join(' ')} />
-              <line className="pin-shaft" x1={at.x - 6 * away} y1={at.y + 6 * up} x2={head.x} y2={head.y} />
-              <circle className="pin-head" cx={head.x} cy={head.y} r={4} />
-              <text className="pin-said" x={head.x + 7 * away} y={head.y - 3} textAnchor={away > 0 ? 'start' : 'end'}>
-                {view.scale < LEAST_SAID ? i + 1 : withFractions(`${i + 1}: ${formatLength(pin.by, tape)}`)}
-              </text>
-            </g>
-          );
-        }),
+        fitting && pin.fold ? (
+          <FoldOnPiece key={pin.id} fitting={fitting.id} pin={pin} fold={pin.fold} number={i + 1} drawn={drawn} />
+        ) : (
+          pinPlaces(pin.kind, pin.by, drawn.draft.block).map((place) => (
+            <PinOnPiece
+              key={`${pin.id} ${place.panel}`}
+              kind={pin.kind}
+              place={place}
+              number={i + 1}
+              amounts={[pin.by]}
+              drawn={drawn}
+            />
+          ))
+        ),
       )}
     </g>
   );
 };
+
+/** A fold on its piece, its ends to be pulled along the seams. */
+function FoldOnPiece({
+  fitting,
+  pin,
+  fold,
+  number,
+  drawn,
+}: {
+  readonly fitting: string;
+  readonly pin: FittingPin;
+  readonly fold: PinnedFold;
+  readonly number: number;
+  readonly drawn: Drawn;
+}) {
+  const change = useChange();
+  const [trial, setTrial] = useState<PinnedFold>();
+  const shown = trial ?? fold;
+  const place = foldPlace(shown, pin.by, drawn.draft.block);
+  return (
+    <>
+      {place && (
+        <PinOnPiece kind={pin.kind} place={place} number={number} amounts={[pin.by, fold.byTo]} drawn={drawn} />
+      )}
+      <FoldHandles
+        drawn={drawn}
+        fold={shown}
+        number={number}
+        onTry={setTrial}
+        onKeep={(next) => {
+          change(changePin(fitting, pin.id, { fold: next }));
+        }}
+      />
+    </>
+  );
+}
+
+function PinOnPiece({
+  kind,
+  place: { panel, corners },
+  number,
+  amounts,
+  drawn: { arranged, view, tape },
+}: {
+  readonly kind: string;
+  readonly place: PinPlace;
+  readonly number: number;
+  readonly amounts: readonly number[];
+  readonly drawn: Drawn;
+}) {
+  const spots = corners.map((p) => toScreen(toBoard(p, arranged[panel]), view));
+  const [at] = spots;
+  if (!at) return null;
+  const away = panel === 'back' ? 1 : -1;
+  const up = at.y - HEAD < TOP ? -1 : 1;
+  const head = { x: at.x + HEAD * away, y: at.y - HEAD * up };
+  const said = amounts.map((mm) => formatLength(mm, tape)).join(', ');
+  return (
+    <g data-pinned={`${kind} ${panel}`} pointerEvents="none">
+      <polygon className="pin-fold" points={spots.map(({ x, y }) => `${x},${y}`).join(' ')} />
+      <line className="pin-shaft" x1={at.x - 6 * away} y1={at.y + 6 * up} x2={head.x} y2={head.y} />
+      <circle className="pin-head" cx={head.x} cy={head.y} r={4} />
+      <text className="pin-said" x={head.x + 7 * away} y={head.y - 3} textAnchor={away > 0 ? 'start' : 'end'}>
+        {view.scale < LEAST_SAID ? number : withFractions(`${number}: ${said}`)}
+      </text>
+    </g>
+  );
+}

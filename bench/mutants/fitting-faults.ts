@@ -108,4 +108,32 @@ export const FITTING_FAULTS: readonly Fault[] = [
     '',
     'core/toile',
   ),
+  fault(
+    'a fold’s other end is taken out by the first end’s amount',
+    'core/toile/pinned-fold.ts',
+    'byFrom: by,\n  byTo,',
+    'byFrom: by,\n  byTo: by,',
+    'core/toile',
+  ),
+  fault(
+    'a place on the rise counts from its lower end',
+    'core/toile/pinned-fold.ts',
+    "new Set(['rise', 'inseam'])",
+    "new Set(['inseam'])",
+    'core/toile',
+  ),
+  fault(
+    'a fold moved to the centre takes half of what both halves had',
+    'core/toile/pinned-fold.ts',
+    "leg === 'both' ? 2 * at : at",
+    'at',
+    'core/toile',
+  ),
+  fault(
+    'a fold that was taken out on the paper is not told with its pin',
+    'app/store/fitting-work.ts',
+    'fold: { ...p.fold, taken: alteration.id }',
+    'fold: p.fold',
+    'app/store',
+  ),
 ];

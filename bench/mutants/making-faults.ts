@@ -111,7 +111,7 @@ export const MAKING_FAULTS: readonly Fault[] = [
     'core/piece/cut-line.ts',
     'along(onFold.at, seamDirection, -1), fold, across',
     'along(onFold.at, seamDirection, -1), fold, { x: across.y, y: -across.x }',
-    PIECE,
+    'core/style',
   ),
   fault(
     'seam runs past the fold',

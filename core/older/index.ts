@@ -99,8 +99,11 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
+/** The nineteenth version only adds that a pin may hold a fold. */
+const from18 = (book: Json): Json => ({ ...book, version: 19 });
+
 /** The eighteenth version has a maker's own styles. */
-const from17 = (book: Json): Json => ({ ...book, version: 18, styles: [] });
+const from17 = (book: Json): Json => from18({ ...book, version: 18, styles: [] });
 
 /** The seventeenth version only adds what a person, a draft and a fitting may have. */
 const from16 = (book: Json): Json => from17({ ...book, version: 17 });

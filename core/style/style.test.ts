@@ -7,6 +7,7 @@ import {
   crossLine,
   distance,
   enclosedArea,
+  endDirection,
   endOf,
   flatten,
   isClosed,
@@ -14,6 +15,7 @@ import {
   pathLength,
   point,
   selfCrossing,
+  startDirection,
   startOf,
   type Path,
   type Point,
@@ -241,6 +243,35 @@ function outsideFolded({ part, cut }: Piece, edgeId: string, folds: readonly num
 }
 
 describe('what is folded lies on the piece', () => {
+  it('a curved hem: the corner beyond it, turned up about the hem’s end, lies on the cut edge of the seam above', () => {
+    for (const style of [[item('hemCurve')], [item('hemCurve'), item('flare')], [item('hemCurve'), item('taper')]]) {
+      const made = make(style);
+      for (const name of ['front', 'back']) {
+        const { cut, part } = pieceOf(made, name);
+        const hem = edgeOf(part, 'hem').path;
+        for (const [at, along, outside] of [
+          [startOf(hem), startDirection(hem), -1],
+          [endOf(hem), endDirection(hem), 1],
+        ] as const) {
+          // How far beyond the hem’s own direction there, downward.
+          const beyond = (p: Point): number => (p.x - at.x) * along.y - (p.y - at.y) * along.x;
+          const out = beyond(point(at.x, at.y + 10)) > 0 ? 1 : -1;
+          const corner = cut
+            .map((c) => c.p0)
+            .filter((p) => out * beyond(p) > 5 && distance(p, at) < 70)
+            .find((p) => outside * ((p.x - at.x) * along.x + (p.y - at.y) * along.y) > 5);
+          if (!corner) throw new Error(`${name} has no corner beyond its hem`);
+          const turned = point(corner.x - 2 * beyond(corner) * along.y, corner.y + 2 * beyond(corner) * along.x);
+          expect([style.map((i) => i.id), name, nearestPlace(cut, turned).distance < 0.5]).toEqual([
+            style.map((i) => i.id),
+            name,
+            true,
+          ]);
+        }
+      }
+    }
+  });
+
   it.each([
     ['single', [40]],
     ['double', [40, 15]],

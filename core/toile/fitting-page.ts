@@ -1,9 +1,11 @@
+import { sayAlteration } from '../alter/index.js';
 import type { WrittenBlock, WrittenPage } from '../drawing/index.js';
 import type { Block } from '../draft/index.js';
 import { figuresOf, type FigureName } from '../measured/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
 import type { OnLeg } from './causes.js';
 import { KNOWLEDGE, pinNamed, seenNamed, type Knowledge, type SeenWhere } from './knowledge.js';
+import { foldWork, type Pin } from './pinned-fold.js';
 import type { SewnSeam } from './sewn-seam.js';
 
 const PLACES: readonly (readonly [SeenWhere, string])[] = [
@@ -51,7 +53,7 @@ export interface FittingFacts {
   readonly note: string;
   readonly verdict: string;
   readonly seen: readonly { readonly what: string; readonly leg: OnLeg }[];
-  readonly pins: readonly { readonly kind: string; readonly by: number; readonly leg: OnLeg }[];
+  readonly pins: readonly Pin[];
   readonly sewn: readonly SewnSeam[];
   readonly done: readonly { readonly words: string; readonly by: number; readonly leg: OnLeg }[];
   /** Photos, where they are asked for. */
@@ -116,8 +118,10 @@ export function fittingPage(facts: FittingFacts, unit: Unit, knowledge: Knowledg
         'Pinned',
         {
           as: 'list',
-          rows: facts.pins.map(({ kind, by, leg }) => ({
-            words: `${pinNamed(kind, knowledge)?.words ?? kind}: ${length(by)}${onLeg(leg)}`,
+          rows: facts.pins.map(({ kind, by, leg, fold }) => ({
+            words: fold
+              ? `${sayAlteration(foldWork(fold, by), unit)}${onLeg(leg)}`
+              : `${pinNamed(kind, knowledge)?.words ?? kind}: ${length(by)}${onLeg(leg)}`,
           })),
         },
         facts.pins.length > 0,

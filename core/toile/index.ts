@@ -17,4 +17,16 @@ export { SEWN_SEAMS_OF_TOILE, sewnSeam, type SewnSeam, type SewnSeamId } from '.
 export { onCut, type CutVerdict, type OnCut } from './on-cut.js';
 export { blankFittingPage, fittingPage, type FittingFacts } from './fitting-page.js';
 export { pinPlaces, type PinPlace } from './pin-places.js';
+export {
+  atCentre,
+  downSeam,
+  firstFold,
+  FOLD,
+  foldPlace,
+  foldWork,
+  onSeam,
+  seamNear,
+  type Pin,
+  type PinnedFold,
+} from './pinned-fold.js';
 export { readKnowledge, writeKnowledge } from './knowledge-file.js';

@@ -4,12 +4,20 @@ import { EDGE_NAMES, LEGS } from '../draft/index.js';
 
 const share = z.number().min(0).max(1);
 
-/** The schema of one figure of an alteration. */
-function fieldSchema(field: Field, length: z.ZodType<number>): z.ZodType {
-  const level = z.strictObject({
+const levelSchema = <L extends z.ZodType<number>>(length: L) =>
+  z.strictObject({
     line: z.enum(['waistLine', 'hipLevel', 'crotchLevel', 'thighLevel', 'kneeLevel', 'hemLevel']),
     by: length,
   });
+
+/** The schema of a place on a seam, for a way of writing lengths. */
+export const seamPlace = <L extends z.ZodType<number>>(length: L) => {
+  const edge = z.enum(EDGE_NAMES);
+  return z.union([z.strictObject({ edge, share }), z.strictObject({ edge, level: levelSchema(length) })]);
+};
+
+/** The schema of one figure of an alteration. */
+function fieldSchema(field: Field, length: z.ZodType<number>): z.ZodType {
   switch (field.as) {
     case 'length':
       return length;
@@ -20,11 +28,9 @@ function fieldSchema(field: Field, length: z.ZodType<number>): z.ZodType {
     case 'tick':
       return field.orOff ? z.boolean().default(false) : z.boolean();
     case 'level':
-      return level;
-    case 'place': {
-      const edge = z.enum(EDGE_NAMES);
-      return z.union([z.strictObject({ edge, share }), z.strictObject({ edge, level })]);
-    }
+      return levelSchema(length);
+    case 'place':
+      return seamPlace(length);
     case 'pick':
       return z.enum(field.options.map(([value]) => value));
     case 'points':

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { WAIST_SCHOOLS } from '../draft/index.js';
 import { MEASUREMENT_IDS, PAIR_FIGURE_IDS } from '../measure/index.js';
-import { alterationSchema, traceSchema } from './alteration-schema.js';
+import { alterationSchema, seamPlace, traceSchema } from './alteration-schema.js';
 import { allowancesSchema, clothKind, clothSchema, keptStyleSchema, laySchema, styleSchema } from './making-schema.js';
 import { patternSchema } from './pattern-schema.js';
 import { practiceSchema } from './practice-schema.js';
@@ -9,7 +9,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 18;
+export const WORKBOOK_VERSION = 19;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -177,7 +177,24 @@ const fittingSchema = z
       .max(100)
       .meta({ description: 'What was seen, by its name in the knowledge of toiles.' }),
     pins: z
-      .array(z.strictObject({ id, kind: id, by: mm, leg: onLeg }))
+      .array(
+        z.strictObject({
+          id,
+          kind: id,
+          by: mm,
+          leg: onLeg,
+          fold: z
+            .strictObject({
+              panel: z.enum(['front', 'back']),
+              from: seamPlace(mm),
+              to: seamPlace(mm),
+              byTo: mm.meta({ description: 'What is pinned at the other end; `by` is pinned at the first.' }),
+              taken: id.optional().meta({ description: 'The alteration by which it was taken out on the paper.' }),
+            })
+            .optional()
+            .meta({ description: 'A fold from seam to seam of one piece, of a pin of the kind `fold`.' }),
+        }),
+      )
       .max(100)
       .meta({ description: 'How it was pinned, and by how much of the piece.' }),
     taken: z.array(id).max(200).meta({ description: 'Causes about which something was done.' }),

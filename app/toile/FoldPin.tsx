@@ -1,0 +1,160 @@
+import Button from '@mui/material/Button';
+import { useMemo, useState } from 'react';
+import { sayAlteration } from '../../core/alter/index.js';
+import { EDGE_NAMES, type EdgeName } from '../../core/draft/index.js';
+import { distance } from '../../core/geometry/index.js';
+import { EDGE_WORDS } from '../../core/garment/index.js';
+import type { Fitting } from '../../core/kept/index.js';
+import { atCentre, downSeam, foldWork, onSeam, seamNear, type PinnedFold } from '../../core/toile/index.js';
+import { LengthField } from '../shared/LengthField.js';
+import { newId } from '../shared/new-id.js';
+import { PickLine } from '../shared/PickLine.js';
+import { withFractions } from '../shared/fractions.js';
+import { changePin, takeFold } from '../store/fitting-work.js';
+import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
+import { EffectItems } from './EffectItems.js';
+
+/** The ends of a fold lie at least so far apart, in mm. */
+const APART = 10;
+
+type FittingPin = Fitting['pins'][number];
+
+const SEAMS = EDGE_NAMES.map((edge) => [edge, EDGE_WORDS[edge]] as const);
+
+/** A fold that is pinned from seam to seam: where, how much at either end, and how it comes onto the paper. */
+export function FoldPin({
+  fitting,
+  pin,
+  fold,
+  number,
+}: {
+  readonly fitting: string;
+  readonly pin: FittingPin;
+  readonly fold: PinnedFold;
+  readonly number: number;
+}) {
+  const unit = useUnit();
+  const change = useChange();
+  const draft = useComputed((c) => c.draft);
+  const alterations = useWork(({ work }) => work.draft.alterations);
+  const [open, setOpen] = useState(false);
+  const set = (facts: Partial<PinnedFold>): void => {
+    change(changePin(fitting, pin.id, { fold: { ...fold, ...facts } }));
+  };
+  const leg = pin.leg === 'both' ? undefined : pin.leg;
+  const work = useMemo(() => foldWork(fold, pin.by), [fold, pin.by]);
+  const works = useMemo(() => [work], [work]);
+  const ends = draft && [fold.from, fold.to].map((place) => onSeam(draft.block[fold.panel], place)?.at);
+  const together = ends?.[0] && ends[1] && distance(ends[0], ends[1]) < APART;
+  const nothing = !(pin.by > 0 || fold.byTo > 0);
+  const centred = atCentre(pin);
+  const taken = fold.taken !== undefined && alterations.some((a) => a.id === fold.taken);
+  const panel = draft?.block[fold.panel];
+  const end = (id: 'from' | 'to', by: number, onCommit: (mm: number) => void) => {
+    const at = panel && onSeam(panel, fold[id]);
+    const edge = fold[id].edge;
+    const which = `Pin ${number}, ${id === 'from' ? 'first' : 'other'} end`;
+    return (
+      <fieldset className="fold-end" data-end={id}>
+        <legend>{id === 'from' ? 'First end' : 'Other end'}</legend>
+        <PickLine
+          label="On"
+          value={edge}
+          choices={SEAMS}
+          onChoose={(next: EdgeName) => {
+            if (panel) set({ [id]: at ? seamNear(panel, at.at, [next]) : downSeam(panel, next, 0) });
+          }}
+        />
+        <div className="line">
+          <label htmlFor={`pin-${pin.id}-${id}`}>
+            {edge === 'waist' || edge === 'hem' ? 'From the centre' : `Down the ${EDGE_WORDS[edge]}`}
+          </label>
+          <LengthField
+            id={`pin-${pin.id}-${id}`}
+            label={which}
+            mm={at?.down}
+            unit={unit}
+            problem={
+              at
+                ? together
+                  ? `${which}: both ends lie in one place. Move one of them: a fold runs from one place to another.`
+                  : undefined
+                : `${which}: the ${EDGE_WORDS[edge]} does not reach there. Give another place.`
+            }
+            onCommit={(down) => {
+              if (panel && down !== undefined) set({ [id]: downSeam(panel, edge, down) });
+            }}
+          />
+        </div>
+        <div className="line">
+          <label htmlFor={`pin-${pin.id}-${id}-by`}>Pinned there</label>
+          <LengthField
+            id={`pin-${pin.id}-${id}-by`}
+            label={which}
+            mm={by}
+            unit={unit}
+            problem={
+              by < 0 || nothing
+                ? `${which}: a fold takes something in. Give an amount above 0 at one end, or take it out.`
+                : undefined
+            }
+            onCommit={(mm) => {
+              if (mm !== undefined) onCommit(mm);
+            }}
+          />
+        </div>
+      </fieldset>
+    );
+  };
+  return (
+    <>
+      <p>{withFractions(sayAlteration(work, unit, leg))}</p>
+      {end('from', pin.by, (by) => {
+        change(changePin(fitting, pin.id, { by }));
+      })}
+      {end('to', fold.byTo, (byTo) => {
+        set({ byTo });
+      })}
+      {centred && (
+        <p className="acts">
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => {
+              change(changePin(fitting, pin.id, { ...centred, fold: undefined }));
+            }}
+          >
+            Move it to the centre back
+          </Button>
+        </p>
+      )}
+      <div className="acts">
+        <Button
+          size="small"
+          variant="outlined"
+          aria-expanded={open}
+          aria-label={`What pin ${number} does`}
+          onClick={() => {
+            setOpen(!open);
+          }}
+        >
+          What it does
+        </Button>
+        <Button
+          size="small"
+          variant={taken ? 'outlined' : 'contained'}
+          disabled={together || nothing || pin.by < 0 || fold.byTo < 0}
+          aria-label={`Pin ${number} onto the paper`}
+          onClick={() => {
+            const alteration = { id: newId(), on: true, note: 'Pinned at the fitting', work, ...(leg && { leg }) };
+            change(takeFold(fitting, pin.id, alteration));
+          }}
+        >
+          {taken ? 'Once more onto the paper' : 'Onto the paper'}
+        </Button>
+        {taken && <span className="cause-taken"> folded out</span>}
+      </div>
+      {open && !together && <EffectItems works={works} />}
+    </>
+  );
+}
