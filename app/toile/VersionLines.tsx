@@ -12,6 +12,7 @@ import {
 } from '../../core/kept/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { newId } from '../shared/new-id.js';
+import { GrowingList } from '../shared/GrowingList.js';
 import { NameField } from '../shared/NameField.js';
 import { PickLine } from '../shared/PickLine.js';
 import { doAt } from '../store/place-acts.js';
@@ -81,15 +82,15 @@ export function VersionLines() {
         </Button>
       </form>
       <OnCutLines />
-      <ol className="versions" reversed>
-        {versions.map((version) => (
+      <GrowingList className="versions" items={versions}>
+        {(version) => (
           <VersionRow
             key={version.id}
             version={version}
             current={version.id === inHand?.version.id && !inHand.changed}
           />
-        ))}
-      </ol>
+        )}
+      </GrowingList>
     </>
   );
 }
