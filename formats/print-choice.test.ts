@@ -131,7 +131,10 @@ describe('a written page', () => {
   };
 
   it('says everything once, in its order, over as many pages as it takes, each with its number', async () => {
-    const pages = await pagesOf(await sheetsPdf([long], head, paper, letters));
+    const heard: string[] = [];
+    const bytes = await sheetsPdf([long], head, paper, letters, (done, all) => heard.push(`${done}/${all}`));
+    const pages = await pagesOf(bytes);
+    expect(heard).toEqual(long.blocks.map((_, i) => `${i + 1}/${long.blocks.length}`));
     expect(pages.length).toBeGreaterThan(1);
     const words = pages.flatMap((p) => p.words).join(' ');
     for (let i = 1; i <= 150; i++) expect(words).toContain(`Move ${i}:`);

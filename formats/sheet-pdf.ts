@@ -242,15 +242,18 @@ async function writeBlock(
 
 /**
  * Pages of words, figures and sketches as a PDF on an office paper, each of them begun on a page of its own; every page
- * says at its foot what it is of and which of how many.
+ * says at its foot what it is of and which of how many. `onBlock` hears how far it is.
  */
 export async function sheetsPdf(
   written: readonly WrittenPage[],
   head: PdfHead,
   paper: Paper,
   letters: LetterSource,
+  onBlock?: (done: number, all: number) => void,
 ): Promise<Uint8Array> {
   const { pdf, faces } = await newDocument(head, written.flatMap(wordsOfPage), letters);
+  const all = written.reduce((sum, { blocks }) => sum + blocks.length, 0);
+  let done = 0;
   const pages: PDFPage[] = [];
   for (const { title, columns, blocks } of written) {
     const lines = [title, head.title].filter((l, i, all) => all.indexOf(l) === i);
@@ -260,7 +263,11 @@ export async function sheetsPdf(
     head.lines.forEach((l, i) => {
       text(flow.page, faces, l, MARGIN, MARGIN + TITLE * LEADING + (i + 1) * BODY * LEADING, BODY);
     });
-    for (const [i, block] of blocks.entries()) await writeBlock(flow, faces, block, blocks[i + 1], paper);
+    for (const [i, block] of blocks.entries()) {
+      await writeBlock(flow, faces, block, blocks[i + 1], paper);
+      done += 1;
+      onBlock?.(done, all);
+    }
     pages.push(...flow.pages);
   }
   pages.forEach((page, i) => {

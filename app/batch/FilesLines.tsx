@@ -113,7 +113,7 @@ export function FilesLines({
     const pages = Array.from({ length: Math.ceil(columns.length / SIZES_A_PAGE) }, (_, i) =>
       specPage(columns.slice(i * SIZES_A_PAGE, (i + 1) * SIZES_A_PAGE), unit),
     );
-    startSheets(pages, { title, lines: [run.name], date: new Date(draft.changed) }, sheets)
+    startSheets(pages, { title, lines: [run.name], date: new Date(draft.changed) }, sheets, () => undefined)
       .answer.then((bytes) => {
         saveFile(`${name}-spec.pdf`, new Uint8Array(bytes), 'application/pdf');
         setSaid(`Made ${name}-spec.pdf.`);

@@ -26,5 +26,12 @@ export const startPrint = (
   );
 
 /** Has written pages made a PDF in a worker. */
-export const startSheets = (pages: readonly WrittenPage[], head: PdfHead, paper: Paper): Job<Uint8Array> =>
-  runJob<Printer, Uint8Array>(printer, 'The sheet could not be made', (at) => at.sheets(pages, head, paper));
+export const startSheets = (
+  pages: readonly WrittenPage[],
+  head: PdfHead,
+  paper: Paper,
+  onBlock: (done: number, all: number) => void,
+): Job<Uint8Array> =>
+  runJob<Printer, Uint8Array>(printer, 'The sheet could not be made', (at) =>
+    at.sheets(pages, head, paper, proxy(onBlock)),
+  );

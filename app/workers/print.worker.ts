@@ -19,8 +19,13 @@ const printer = {
       : rollPdf(drawing, head, letterFiles, choice.ink);
   },
   /** Written pages as a PDF. */
-  sheets(pages: readonly WrittenPage[], head: PdfHead, paper: Paper): Promise<Uint8Array> {
-    return sheetsPdf(pages, head, paper, letterFiles);
+  sheets(
+    pages: readonly WrittenPage[],
+    head: PdfHead,
+    paper: Paper,
+    onBlock: (done: number, all: number) => void,
+  ): Promise<Uint8Array> {
+    return sheetsPdf(pages, head, paper, letterFiles, onBlock);
   },
 };
 

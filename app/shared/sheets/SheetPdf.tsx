@@ -1,10 +1,12 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import LinearProgress from '@mui/material/LinearProgress';
+import { useEffect, useRef, useState } from 'react';
 import type { WrittenPage } from '../../../core/drawing/index.js';
 import { PAPERS } from '../../../formats/index.js';
 import { fileName, saveFile } from '../save-file.js';
 import { usePreferences } from '../../store/preferences.js';
 import { useWork } from '../../store/work-context.js';
+import type { Job } from '../job.js';
 import { startSheets } from '../print-job.js';
 import { useSheetHead } from './use-sheet-head.js';
 
@@ -23,15 +25,20 @@ export function SheetPdf({
   const work = useWork((s) => s.work);
   const paperId = usePreferences((p) => p.paper);
   const [said, setSaid] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const [progress, setProgress] = useState<number>();
+  const job = useRef<Job<Uint8Array>>(undefined);
+  useEffect(() => () => job.current?.stop(), []);
   const paper = PAPERS.find((p) => p.id === paperId) ?? PAPERS[0];
   const make = (): void => {
     if (!paper) return;
-    setBusy(true);
+    setProgress(0);
     setSaid(undefined);
     const file = `${fileName(`${unnamed ? '' : work.person.name} ${work.draft.name} ${name}`)}.pdf`;
-    startSheets(pages, head, paper)
-      .answer.then((bytes) => {
+    job.current = startSheets(pages, head, paper, (done, all) => {
+      setProgress((100 * done) / all);
+    });
+    job.current.answer
+      .then((bytes) => {
         saveFile(file, new Uint8Array(bytes), 'application/pdf');
         setSaid(`Made ${file}.`);
       })
@@ -39,14 +46,29 @@ export function SheetPdf({
         setSaid('The sheet could not be made. Try again; what is on the screen can be worked from meanwhile.');
       })
       .finally(() => {
-        setBusy(false);
+        setProgress(undefined);
       });
   };
   return (
     <>
-      <Button variant="contained" disabled={busy} onClick={make}>
-        Make PDF
-      </Button>
+      {progress === undefined ? (
+        <Button variant="contained" onClick={make}>
+          Make PDF
+        </Button>
+      ) : (
+        <>
+          <LinearProgress variant="determinate" value={progress} aria-label="Making the sheet" />
+          <Button
+            onClick={() => {
+              job.current?.stop();
+              setProgress(undefined);
+              setSaid('Stopped. Nothing was made.');
+            }}
+          >
+            Stop
+          </Button>
+        </>
+      )}
       <span role="status" className="quiet">
         {said}
       </span>
