@@ -115,6 +115,7 @@ describe('a garment for many', () => {
     const grade = await room.text('[data-grade="front"]');
     expect(grade).toContain('98 – 104');
     await room.section('Nest');
+    await room.choose('Brought together at', 'point hem/inseam');
     await room.choose('Brought together at', 'crotch');
     await room.until('not moved', async () =>
       /Inseam and rise 0\.0 \| 0\.0/.test((await room.text('[data-grade="front"]')).replace(/\n/g, ' ')),

@@ -3,7 +3,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import { grownWords } from '../../core/cloth/index.js';
-import { nestSheet, type NestAlignment, type NestPart } from '../../core/nest/index.js';
+import { type NEST_ALIGNMENTS, nestSheet, sharedPoints, type NestAlignment, type NestPart } from '../../core/nest/index.js';
 import { PAPERS, pageStep, toDxf, toSvg } from '../../formats/index.js';
 import { dayOf, type Run } from '../../core/kept/index.js';
 import { PickLine } from '../shared/PickLine.js';
@@ -15,13 +15,16 @@ import { useWork } from '../store/work-context.js';
 import { useBatch } from './batch-store.js';
 import { PenSample } from './NestDrawing.js';
 
-const ALIGNED: readonly (readonly [NestAlignment, string])[] = [
+const ALIGNED: readonly (readonly [(typeof NEST_ALIGNMENTS)[number], string])[] = [
   ['crease', 'Crease at crotch'],
   ['crotch', 'Crotch point'],
   ['side', 'Waist at side'],
   ['centre', 'Waist at centre'],
   ['hem', 'Crease at hem'],
 ];
+
+const sameAlignment = (a: NestAlignment, b: NestAlignment): boolean =>
+  typeof a === 'string' || typeof b === 'string' ? a === b : a.point === b.point;
 
 /** How the sizes are laid over one another, which line is which, and the nest as a file. */
 export function NestLines({ run, parts }: { readonly run: Run; readonly parts: readonly NestPart[] | undefined }) {
@@ -36,6 +39,11 @@ export function NestLines({ run, parts }: { readonly run: Run; readonly parts: r
     (a, p) => (a && a.sizes.length >= p.sizes.length ? a : p),
     undefined,
   );
+  const shown = (parts ?? []).filter((p) => (part === undefined ? p.onFrame : p.id === part));
+  const together: readonly { readonly key: string; readonly label: string; readonly at: NestAlignment }[] = [
+    ...ALIGNED.map(([at, label]) => ({ key: at, label, at })),
+    ...sharedPoints(shown).map(({ id, label }) => ({ key: `point ${id}`, label, at: { point: id } })),
+  ];
   const sheet = (paged: boolean): ReturnType<typeof nestSheet> =>
     nestSheet(
       parts ?? [],
@@ -76,10 +84,10 @@ export function NestLines({ run, parts }: { readonly run: Run; readonly parts: r
     <>
       <PickLine
         label="Brought together at"
-        value={align}
-        choices={ALIGNED}
+        value={together.find(({ at }) => sameAlignment(at, align))?.key ?? 'crease'}
+        choices={together.map(({ key, label }) => [key, label] as const)}
         onChoose={(next) => {
-          set({ align: next });
+          set({ align: together.find(({ key }) => key === next)?.at ?? 'crease' });
         }}
       />
       <PickLine

@@ -136,4 +136,18 @@ export const FITTING_FAULTS: readonly Fault[] = [
     'fold: p.fold',
     'app/store',
   ),
+  fault(
+    'a level just beyond the end of a seam is refused',
+    'core/alter/paper.ts',
+    'NEAR_END = 30',
+    'NEAR_END = 0',
+    'core/alter',
+  ),
+  fault(
+    'sizes brought together at a corner stay at the crease',
+    'core/nest/nest.ts',
+    '(points.find((p) => p.id === by.point)?.at ?? ',
+    '(',
+    'core/nest',
+  ),
 ];

@@ -385,6 +385,33 @@ describe('every kind of alteration', () => {
     expect(selfCrossing(flatten(cut, 0.5))).toBeUndefined();
   });
 
+  it('takes a level just beyond the end of a seam as its end, and refuses one that is far off', () => {
+    // Trued to the front, the back's side begins a little below the waist line.
+    expect(block.back.points.sideWaist.y).toBeGreaterThan(1);
+    const at = (by: number): AlterationWork => ({
+      kind: 'seam',
+      panel: 'back',
+      seam: 'side',
+      by: 6,
+      from: { line: 'waistLine', by },
+      to: { line: 'waistLine', by },
+      runOut: 150,
+    });
+    const out = altered(at(0)).back;
+    expect(block.back.points.sideWaist.x - out.points.sideWaist.x).toBeCloseTo(6, 6);
+    const opened = altered({
+      kind: 'pinch',
+      panel: 'back',
+      from: { edge: 'side', level: { line: 'waistLine', by: 0 } },
+      to: { edge: 'side', level: hip },
+      byFrom: 6,
+      byTo: 0,
+    }).back;
+    expect(edgeLengths(block.back).waist - edgeLengths(opened).waist).toBeGreaterThan(3);
+    const { told } = alterBlock(block, [{ id: 'a', on: true, note: '', work: at(-60) }]);
+    expect(told[0]?.done).toBe(false);
+  });
+
   it('folds out what was pinned at an edge’s end, also where the cloth runs out beside the fold', () => {
     const area = (panel: Panel): number => {
       const ring = (['waist', 'side', 'hem', 'inseam', 'rise'] as const).flatMap((e) => flatten(panel.edges[e], 0.05));

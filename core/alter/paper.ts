@@ -12,11 +12,13 @@ import {
   crossLine,
   cubicLength,
   endDirection,
+  endOf,
   pathLength,
   placeAtLength,
   point,
   scale,
   startDirection,
+  startOf,
   type Cubic,
   type Path,
   type Point,
@@ -227,7 +229,10 @@ function inRun(paper: Paper, edge: EdgeName, index: number, t: number, at: Point
 /** Inseam and rise run upward in the outline; a share counts from the upper end. */
 const RUNS_UP: ReadonlySet<EdgeName> = new Set(['inseam', 'rise']);
 
-/** Where a seam place lies on this piece; nothing where the seam does not reach the level. */
+/** A level this little beyond the end of a seam is its end, in mm: a side that was trued begins just below the waist line. */
+export const NEAR_END = 30;
+
+/** Where a seam place lies on this piece; nothing where the seam does not reach the level, nor nearly. */
 export function placeOf(paper: Paper, place: SeamPlace): RingPlace | undefined {
   const path = edgeOf(paper, place.edge);
   if ('share' in place) {
@@ -236,7 +241,10 @@ export function placeOf(paper: Paper, place: SeamPlace): RingPlace | undefined {
   }
   const y = levelOf(paper, place.level);
   const [hit] = crossLine(path, point(0, y), point(1, 0));
-  return hit && inRun(paper, place.edge, hit.index, hit.t, hit.at);
+  if (hit) return inRun(paper, place.edge, hit.index, hit.t, hit.at);
+  const ends = [startOf(path), endOf(path)].map((end) => Math.abs(end.y - y));
+  const nearest = Math.min(...ends);
+  return nearest > NEAR_END ? undefined : placeOnEdge(paper, place.edge, nearest === ends[0] ? 0 : pathLength(path));
 }
 
 /**

@@ -3,6 +3,7 @@ export {
   anchorOf,
   NEST_ALIGNMENTS,
   nestOf,
+  sharedPoints,
   type NestAlignment,
   type NestBody,
   type NestPart,

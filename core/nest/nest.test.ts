@@ -6,7 +6,7 @@ import { SHIPPED_CHARTS } from '../measure/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../piece/index.js';
 import { draftGarment } from '../style/index.js';
 import { toDxf, toSvg } from '../../formats/index.js';
-import { gradeOf, nestOf, nestSheet, NEST_ALIGNMENTS, sizePen, type NestBody } from './index.js';
+import { gradeOf, nestOf, nestSheet, NEST_ALIGNMENTS, sharedPoints, sizePen, type NestBody } from './index.js';
 
 const style = ['band', 'fly'].map((id) => ({ id, values: {} }));
 const bodyOf = (name: string, measured: Record<string, number>): NestBody => {
@@ -58,6 +58,22 @@ describe('a nest', () => {
     // A hip of 4 cm more is a quarter of it wider on each piece, half of that at either side of the crease or all at one.
     const [small, large] = [at('crotch', 'back', 'waist/side')[0], at('crotch', 'back', 'waist/side')[1]];
     expect(Math.abs((large?.x ?? 0) - (small?.x ?? 0))).toBeGreaterThan(8);
+  });
+
+  it('brings all sizes together at any corner or notch that they have, and by the crease where a part has it not', () => {
+    const legs = nestOf(EVEN, 'crease').filter((p) => p.onFrame);
+    const shared = sharedPoints(legs);
+    expect(shared.map((p) => p.id)).toEqual(expect.arrayContaining(['hem/inseam', 'inseam/rise', 'side:knee']));
+    const [front] = legs;
+    for (const { id } of front?.sizes[0]?.points ?? []) {
+      const part = nestOf(EVEN, { point: id }).find((p) => p.id === front?.id);
+      for (const size of part?.sizes ?? []) {
+        const at = size.points.find((p) => p.id === id)?.at;
+        expect(at && distance(at, { x: 0, y: 0 })).toBeLessThan(1e-9);
+      }
+    }
+    const none = nestOf(EVEN, { point: 'no such place' });
+    expect(none).toEqual(nestOf(EVEN, 'crease'));
   });
 
   it('a size without a part is not in its nest, and points that only some have are told of those', () => {

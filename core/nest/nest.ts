@@ -13,8 +13,8 @@ export interface NestBody {
 /** Where the sizes of a leg are brought together: its crease by the crotch, one of its corners, or its crease by the hem. */
 export const NEST_ALIGNMENTS = ['crease', 'crotch', 'side', 'centre', 'hem'] as const;
 
-/** The name of a place that sizes are brought together at. */
-export type NestAlignment = (typeof NEST_ALIGNMENTS)[number];
+/** Where sizes are brought together: a place that every leg has, or any corner or notch by its id. */
+export type NestAlignment = (typeof NEST_ALIGNMENTS)[number] | { readonly point: string };
 
 /** A place of a part that every size has: a corner of its outline, or a notch. */
 export interface NestPoint {
@@ -93,7 +93,7 @@ function waistEnds({ edges }: Part): readonly [Point, Point] | undefined {
 }
 
 /** The place of a part that all its sizes have in common, in part coordinates: its first corner where it is no leg. */
-export function anchorOf(part: Part, by: NestAlignment): Point {
+export function anchorOf(part: Part, by: (typeof NEST_ALIGNMENTS)[number]): Point {
   const first = part.edges[0] ? startOf(part.edges[0].path) : { x: 0, y: 0 };
   if (!part.onFrame) return first;
   const x = part.grain[0].x;
@@ -113,7 +113,11 @@ export function anchorOf(part: Part, by: NestAlignment): Point {
 
 function sizeOf({ key, name }: NestBody, piece: Piece, by: NestAlignment): NestSize {
   const { part, cut } = piece;
-  const anchor = anchorOf(part, by);
+  const points = pointsOf(piece);
+  const anchor =
+    typeof by === 'string'
+      ? anchorOf(part, by)
+      : (points.find((p) => p.id === by.point)?.at ?? anchorOf(part, NEST_ALIGNMENTS[0]));
   const move = (p: Point): Point => ({ x: p.x - anchor.x, y: p.y - anchor.y });
   return {
     key,
@@ -121,12 +125,18 @@ function sizeOf({ key, name }: NestBody, piece: Piece, by: NestAlignment): NestS
     cut: mapPath(cut, move),
     net: mapPath(partOutline(part), move),
     marks: sewingMarks(piece, move),
-    points: pointsOf(piece).map((p) => ({ ...p, at: move(p.at) })),
+    points: points.map((p) => ({ ...p, at: move(p.at) })),
     lengths: numbered(
       part.edges.map(({ id, role, path }) => ({ edge: id, label: EDGE_LABELS[role], mm: pathLength(path) })),
     ),
     grain: [move(part.grain[0]), move(part.grain[1])],
   };
+}
+
+/** The corners and notches that all of some parts have, by which their sizes can be brought together. */
+export function sharedPoints(parts: readonly NestPart[]): readonly Pick<NestPoint, 'id' | 'label'>[] {
+  const [first, ...others] = parts.map(({ sizes }) => sizes[0]?.points ?? []);
+  return (first ?? []).filter(({ id }) => others.every((points) => points.some((p) => p.id === id)));
 }
 
 /**

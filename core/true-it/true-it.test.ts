@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { measuredBody, unmetOf } from '../../bench/true-it.js';
 import { seeded } from '../../bench/random-body.js';
+import { alterBlock } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain/index.js';
 import { DEMO_WORKBOOK } from '../demo/index.js';
 import { edgeLengths } from '../draft/index.js';
@@ -247,6 +248,18 @@ describe('True it', () => {
     expect(off({ importance: { wholeRise: 3 } }, 'wholeRise')).toBeLessThan(
       off({ importance: { wholeRise: 0.5 } }, 'wholeRise'),
     );
+  });
+
+  it('counts on nothing that cannot be done on the piece: every change by alteration can be, on every method’s draft', () => {
+    for (const sheet of SHEETS) {
+      const of = draft({ ...plain, sheet });
+      for (const { id, work } of unknownsOf(of))
+        for (const by of [3, -3]) {
+          if (!work) continue;
+          const { told } = alterBlock(of.block, [{ id: 'a', on: true, note: '', work: work(by) }]);
+          expect([sheet.id, id, by, told[0]?.done]).toEqual([sheet.id, id, by, true]);
+        }
+    }
   });
 
   it('runs for every demo draft by its own method and by others, every method in its turn', () => {

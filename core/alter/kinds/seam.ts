@@ -11,7 +11,7 @@ import {
 import type { EdgeName } from '../../draft/index.js';
 import { alterationKind, ANY_PANEL } from '../kind.js';
 import type { AlterationFault } from '../../refusal/index.js';
-import { edgeOf, including, lengthAtLevel, levelOf, type Paper } from '../paper.js';
+import { edgeOf, including, lengthAtLevel, levelOf, NEAR_END, type Paper } from '../paper.js';
 import type { LevelPlace } from '../place.js';
 import { displaced, hemBetween, hump, seamMark } from '../seam-work.js';
 
@@ -36,7 +36,7 @@ function seamMoved(paper: Paper, work: SeamMove, alteration: string): Paper | Al
   ];
   const ends = [startOf(path).y, endOf(path).y];
   const [least, most] = [Math.min(...ends), Math.max(...ends)];
-  if (bottom < least || top > most) return 'noLevel';
+  if (bottom < least - NEAR_END || top > most + NEAR_END) return 'noLevel';
   const lengthAt = (y: number): number => {
     const downward = (ends[0] ?? NaN) < (ends[1] ?? NaN);
     if (y <= least) return downward ? 0 : total;
