@@ -3,7 +3,13 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import { grownWords } from '../../core/cloth/index.js';
-import { type NEST_ALIGNMENTS, nestSheet, sharedPoints, type NestAlignment, type NestPart } from '../../core/nest/index.js';
+import {
+  type NEST_ALIGNMENTS,
+  nestSheet,
+  sharedPoints,
+  type NestAlignment,
+  type NestPart,
+} from '../../core/nest/index.js';
 import { PAPERS, pageStep, toDxf, toSvg } from '../../formats/index.js';
 import { dayOf, type Run } from '../../core/kept/index.js';
 import { PickLine } from '../shared/PickLine.js';
