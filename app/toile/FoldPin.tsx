@@ -67,7 +67,7 @@ export function FoldPin({
         />
         <div className="line">
           <label htmlFor={`pin-${pin.id}-${id}`}>
-            {edge === 'waist' || edge === 'hem' ? 'From the centre' : `Down the ${EDGE_WORDS[edge]}`}
+            {edge === 'waist' ? 'From the centre' : edge === 'hem' ? 'From the side' : `Down the ${EDGE_WORDS[edge]}`}
           </label>
           <LengthField
             id={`pin-${pin.id}-${id}`}

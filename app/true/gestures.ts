@@ -21,7 +21,7 @@ import type { TrueTool } from './true-store.js';
 export interface Hold {
   readonly panel: PanelName;
   readonly edge: EdgeName;
-  /** From the edge's upper end (waist and hem: from the centre), 0 to 1. */
+  /** From the edge's upper end (waist: from the centre, hem: from the side), 0 to 1. */
   readonly share: number;
   /** From the edge's start in the direction of the outline, in mm. */
   readonly length: number;

@@ -8,7 +8,7 @@ export interface LevelPlace {
 }
 
 /**
- * A place on a seam: at a share (0 to 1) of its length from its upper end (waist and hem: from the centre), or at a
+ * A place on a seam: at a share (0 to 1) of its length from its upper end (waist: from the centre, hem: from the side), or at a
  * level.
  */
 export type SeamPlace =

@@ -10,8 +10,10 @@ type Source = Pick<Draft, 'worked' | 'block' | 'legs'>;
 export function styleContext({ worked, block }: Pick<Source, 'worked' | 'block'>, unit: Unit): StyleContext {
   const { body, child, size, stretch, choices, ledger } = worked;
   const of = (id: Parameters<typeof body.get>[0]): number | undefined => body.get(id)?.mm;
-  const taken = body.get('highHip');
   const band = choices['bandCounts'] === 'yes' ? ledger.get('bandDepth')?.value : 0;
+  // A block whose levels have a band taken off them begins so far below the body's waist.
+  const counted = typeof band === 'number' ? band : 0;
+  const taken = body.get('highHip');
   return {
     unit,
     child,
@@ -21,11 +23,11 @@ export function styleContext({ worked, block }: Pick<Source, 'worked' | 'block'>
     hip: of('hip') ?? 0,
     girths: [
       { below: 0, girth: of('waist') ?? 0 },
-      ...(taken?.source === 'measured' ? [{ below: highHipLevel(block), girth: taken.mm }] : []),
-      { below: block.levels.hipLevel, girth: of('hip') ?? 0 },
+      ...(taken?.source === 'measured' ? [{ below: counted + highHipLevel(block), girth: taken.mm }] : []),
+      { below: counted + block.levels.hipLevel, girth: of('hip') ?? 0 },
     ],
     heel: of('heel') ?? of('ankle'),
-    bandCounted: typeof band === 'number' ? band : 0,
+    bandCounted: counted,
   };
 }
 

@@ -348,6 +348,12 @@ describe('the top', () => {
     const cut = 2 * (long(make([item('waistDrop', { by: 60 })]).garment, 'front', 'waist') + 0);
     expect(told?.figures['cut']).toBeGreaterThan(cut);
     expect(told?.figures['ease']).toBeCloseTo((told?.figures['cut'] ?? 0) - (told?.figures['body'] ?? 0), 6);
+    // A block that begins at the lower edge of a band lies so much further down the body.
+    const counted = drafted('quarter-and-half', { choices: { bandCounts: 'yes' } });
+    const band = styleContext(counted, 'cm').bandCounted;
+    expect(band).toBeGreaterThan(20);
+    const lower = found(20, counted).find((f) => f.code !== 'bandTwice');
+    expect(lower?.figures['body']).toBeCloseTo(780 + (220 * (20 + band)) / (counted.block.levels.hipLevel + band), 6);
     // A high hip that was measured, and is fuller than the draft: it would not close there.
     const full = drafted('quarter-and-half', { measured: { ...BODY, highHip: 990 } });
     const [tight] = found(60, full);

@@ -16,10 +16,11 @@ const { block } = drafted();
 const { front, back } = block;
 
 describe('a place on a seam', () => {
-  it('counts from the upper end of side, inseam and rise, and from the centre of waist and hem', () => {
+  it('counts from the upper end of side, inseam and rise, and from the centre of the waist, the side of the hem', () => {
     const start = (edge: (typeof EDGE_NAMES)[number]): Point | undefined => onSeam(front, { edge, share: 0 })?.at;
     expect(start('side')).toEqual(front.points.sideWaist);
     expect(distance(start('waist') ?? front.points.sideHem, front.points.centreWaist)).toBeLessThan(1e-6);
+    expect(start('hem')).toEqual(front.points.sideHem);
     expect(distance(start('rise') ?? front.points.sideHem, front.points.centreWaist)).toBeLessThan(1e-6);
     expect(distance(start('inseam') ?? front.points.sideHem, front.points.crotchPoint)).toBeLessThan(1e-6);
     const hip = onSeam(front, { edge: 'side', level: { line: 'hipLevel', by: 0 } });

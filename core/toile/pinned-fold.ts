@@ -50,8 +50,8 @@ export const firstFold = (panel: PanelName): PinnedFold => ({
 const RUNS_UP: ReadonlySet<EdgeName> = new Set(['rise', 'inseam']);
 
 /**
- * Where a place on a seam lies on a piece: its point, and how far from the seam's upper end (waist and hem: from the
- * centre) along it, in mm. Nothing where the seam does not reach that level.
+ * Where a place on a seam lies on a piece: its point, and how far from the seam's upper end (waist: from the centre,
+ * hem: from the side) along it, in mm. Nothing where the seam does not reach that level.
  */
 export function onSeam(
   panel: Panel,
@@ -74,7 +74,7 @@ export function onSeam(
 const shareOf = (down: number, long: number): number =>
   Math.round(Math.min(1, Math.max(0, down / (long || 1))) * 1e6) / 1e6;
 
-/** The place so far down a seam of a piece, in mm from its upper end; waist and hem from the centre. */
+/** The place so far down a seam of a piece, in mm from its upper end; the waist from the centre, the hem from the side. */
 export const downSeam = (panel: Panel, edge: EdgeName, down: number): SeamPlace => ({
   edge,
   share: shareOf(down, pathLength(panel.edges[edge])),
