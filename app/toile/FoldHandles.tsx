@@ -1,5 +1,6 @@
 import type { Point } from '../../core/geometry/index.js';
-import { downSeam, onSeam, seamNear, type PinnedFold } from '../../core/toile/index.js';
+import { downSeam, onSeam, seamNear } from '../../core/alter/index.js';
+import type { PinnedFold } from '../../core/toile/index.js';
 import { formatLength, handStep } from '../../core/units/index.js';
 import { EDGE_WORDS } from '../../core/garment/index.js';
 import { toBoard, toPanel } from '../board/arrange.js';
@@ -31,7 +32,15 @@ export function FoldHandles({
   readonly onKeep: (fold: PinnedFold) => void;
 }) {
   return ENDS.map(([end, label]) => (
-    <FoldHandle key={end} {...{ drawn, fold, end, onTry, onKeep }} label={`${label} of pin ${number}`} />
+    <FoldHandle
+      key={end}
+      drawn={drawn}
+      fold={fold}
+      end={end}
+      label={`${label} of pin ${number}`}
+      onTry={onTry}
+      onKeep={onKeep}
+    />
   ));
 }
 

@@ -1,11 +1,10 @@
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
-import { sayAlteration } from '../../core/alter/index.js';
+import { downSeam, onSeam, sayAlteration, seamNear } from '../../core/alter/index.js';
 import { EDGE_NAMES, type EdgeName } from '../../core/draft/index.js';
-import { distance } from '../../core/geometry/index.js';
 import { EDGE_WORDS } from '../../core/garment/index.js';
 import type { Fitting } from '../../core/kept/index.js';
-import { atCentre, downSeam, foldWork, onSeam, seamNear, type PinnedFold } from '../../core/toile/index.js';
+import { atCentre, foldFault, foldWork, type PinnedFold } from '../../core/toile/index.js';
 import { LengthField } from '../shared/LengthField.js';
 import { newId } from '../shared/new-id.js';
 import { PickLine } from '../shared/PickLine.js';
@@ -13,9 +12,6 @@ import { withFractions } from '../shared/fractions.js';
 import { changePin, takeFold } from '../store/fitting-work.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { EffectItems } from './EffectItems.js';
-
-/** The ends of a fold lie at least so far apart, in mm. */
-const APART = 10;
 
 type FittingPin = Fitting['pins'][number];
 
@@ -44,9 +40,7 @@ export function FoldPin({
   const leg = pin.leg === 'both' ? undefined : pin.leg;
   const work = useMemo(() => foldWork(fold, pin.by), [fold, pin.by]);
   const works = useMemo(() => [work], [work]);
-  const ends = draft && [fold.from, fold.to].map((place) => onSeam(draft.block[fold.panel], place)?.at);
-  const together = ends?.[0] && ends[1] && distance(ends[0], ends[1]) < APART;
-  const nothing = !(pin.by > 0 || fold.byTo > 0);
+  const fault = draft && foldFault(fold, pin.by, draft.block);
   const centred = atCentre(pin);
   const taken = fold.taken !== undefined && alterations.some((a) => a.id === fold.taken);
   const panel = draft?.block[fold.panel];
@@ -76,7 +70,7 @@ export function FoldPin({
             unit={unit}
             problem={
               at
-                ? together
+                ? fault === 'onePlace'
                   ? `${which}: both ends lie in one place. Move one of them: a fold runs from one place to another.`
                   : undefined
                 : `${which}: the ${EDGE_WORDS[edge]} does not reach there. Give another place.`
@@ -94,7 +88,7 @@ export function FoldPin({
             mm={by}
             unit={unit}
             problem={
-              by < 0 || nothing
+              fault === 'nothing'
                 ? `${which}: a fold takes something in. Give an amount above 0 at one end, or take it out.`
                 : undefined
             }
@@ -143,7 +137,7 @@ export function FoldPin({
         <Button
           size="small"
           variant={taken ? 'outlined' : 'contained'}
-          disabled={together || nothing || pin.by < 0 || fold.byTo < 0}
+          disabled={fault !== undefined}
           aria-label={`Pin ${number} onto the paper`}
           onClick={() => {
             const alteration = { id: newId(), on: true, note: 'Pinned at the fitting', work, ...(leg && { leg }) };
@@ -154,7 +148,7 @@ export function FoldPin({
         </Button>
         {taken && <span className="cause-taken"> folded out</span>}
       </div>
-      {open && !together && <EffectItems works={works} />}
+      {open && fault === undefined && <EffectItems works={works} />}
     </>
   );
 }

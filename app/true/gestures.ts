@@ -1,4 +1,4 @@
-import { takesDartOver, type AlterationWork, type LevelPlace } from '../../core/alter/index.js';
+import { RUNS_UP, takesDartOver, type AlterationWork, type LevelPlace } from '../../core/alter/index.js';
 import type { Block, EdgeName, Panel } from '../../core/draft/index.js';
 import {
   add,
@@ -29,7 +29,6 @@ export interface Hold {
 }
 
 const EDGES: readonly EdgeName[] = ['rise', 'side', 'inseam', 'waist', 'hem'];
-const RUNS_UP: ReadonlySet<EdgeName> = new Set(['rise', 'inseam']);
 
 /** The seam of either piece that is nearest to a point of the board, no further off than `reach` mm. */
 export function holdAt(block: Block, arranged: Arranged, board: Point, reach: number): Hold | undefined {

@@ -117,7 +117,7 @@ export const FITTING_FAULTS: readonly Fault[] = [
   ),
   fault(
     'a place on the rise counts from its lower end',
-    'core/toile/pinned-fold.ts',
+    'core/alter/place.ts',
     "new Set(['rise', 'inseam'])",
     "new Set(['inseam'])",
     'core/toile',
@@ -138,7 +138,7 @@ export const FITTING_FAULTS: readonly Fault[] = [
   ),
   fault(
     'a level just beyond the end of a seam is refused',
-    'core/alter/paper.ts',
+    'core/alter/place.ts',
     'NEAR_END = 30',
     'NEAR_END = 0',
     'core/alter',

@@ -9,7 +9,8 @@ export {
   type RiseShape,
 } from './alteration.js';
 export type { AnyKind, Field } from './kind.js';
-export type { LevelPlace, SeamPlace } from './place.js';
+export { RUNS_UP, type LevelPlace, type SeamPlace } from './place.js';
+export { downSeam, onSeam, seamNear } from './on-seam.js';
 export { takesDartOver } from './kinds/dart.js';
 export { withLengths } from './with-lengths.js';
 export { alterationsOf, alterLegs, legsDiffer, type AlteredLegs } from './one-leg.js';

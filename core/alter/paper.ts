@@ -12,7 +12,6 @@ import {
   crossLine,
   cubicLength,
   endDirection,
-  endOf,
   pathLength,
   placeAtLength,
   point,
@@ -24,7 +23,7 @@ import {
   type Point,
 } from '../geometry/index.js';
 import type { Levels, PanelName } from '../method/index.js';
-import type { LevelPlace, SeamPlace } from './place.js';
+import { endNear, RUNS_UP, type LevelPlace, type SeamPlace } from './place.js';
 
 /** The stretches of the outline between named points, in the order in which it runs. */
 export const RUNS = [
@@ -226,12 +225,6 @@ function inRun(paper: Paper, edge: EdgeName, index: number, t: number, at: Point
   return undefined;
 }
 
-/** Inseam and rise run upward in the outline; a share counts from the upper end. */
-const RUNS_UP: ReadonlySet<EdgeName> = new Set(['inseam', 'rise']);
-
-/** A level this little beyond the end of a seam is its end, in mm: a side that was trued begins just below the waist line. */
-export const NEAR_END = 30;
-
 /** Where a seam place lies on this piece; nothing where the seam does not reach the level, nor nearly. */
 export function placeOf(paper: Paper, place: SeamPlace): RingPlace | undefined {
   const path = edgeOf(paper, place.edge);
@@ -242,9 +235,8 @@ export function placeOf(paper: Paper, place: SeamPlace): RingPlace | undefined {
   const y = levelOf(paper, place.level);
   const [hit] = crossLine(path, point(0, y), point(1, 0));
   if (hit) return inRun(paper, place.edge, hit.index, hit.t, hit.at);
-  const ends = [startOf(path), endOf(path)].map((end) => Math.abs(end.y - y));
-  const nearest = Math.min(...ends);
-  return nearest > NEAR_END ? undefined : placeOnEdge(paper, place.edge, nearest === ends[0] ? 0 : pathLength(path));
+  const end = endNear(path, y);
+  return end && placeOnEdge(paper, place.edge, end === startOf(path) ? 0 : pathLength(path));
 }
 
 /**

@@ -19,13 +19,12 @@ export { blankFittingPage, fittingPage, type FittingFacts } from './fitting-page
 export { pinPlaces, type PinPlace } from './pin-places.js';
 export {
   atCentre,
-  downSeam,
   firstFold,
   FOLD,
+  foldFault,
   foldPlace,
   foldWork,
-  onSeam,
-  seamNear,
+  type FoldFault,
   type Pin,
   type PinnedFold,
 } from './pinned-fold.js';

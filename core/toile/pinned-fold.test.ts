@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { alterBlock } from '../alter/index.js';
+import { alterBlock, downSeam, onSeam, seamNear } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft } from '../chain/index.js';
 import { EDGE_NAMES } from '../draft/index.js';
 import { distance, nearestPlace, pathLength, placeAtLength, seeded, type Point } from '../geometry/index.js';
 import { SHEETS } from '../shipped/index.js';
-import { atCentre, downSeam, firstFold, FOLD, foldPlace, foldWork, onSeam, seamNear, type Pin } from './index.js';
+import { atCentre, firstFold, FOLD, foldFault, foldPlace, foldWork, type Pin } from './index.js';
 
 function drafted(sheet = SHEETS[0]): Draft {
   const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
@@ -69,6 +69,24 @@ describe('a fold pinned from seam to seam', () => {
     const lost = long(of, 'rise') - long(after, 'rise');
     expect([lost > 7, lost < 9.5]).toEqual([true, true]);
     expect(after.front).toEqual(of.front);
+  });
+
+  it('can be pinned where its ends lie apart on their seams and it takes something in', () => {
+    const fold = firstFold('back');
+    const fault = (facts: Partial<typeof fold>, by = 8): string | undefined =>
+      foldFault({ ...fold, ...facts }, by, block);
+    expect(fault({})).toBeUndefined();
+    expect(fault({ byTo: 4 }, 0)).toBeUndefined();
+    expect(fault({}, 0)).toBe('nothing');
+    expect(fault({ byTo: -1 })).toBe('nothing');
+    const down = (mm: number) => downSeam(back, 'side', mm);
+    expect(fault({ from: down(100), to: down(109) })).toBe('onePlace');
+    expect(fault({ from: down(100), to: down(111) })).toBeUndefined();
+    const level = (by: number) => ({ edge: 'side', level: { line: 'waistLine', by } }) as const;
+    // The trued side begins just below the waist line: that is its end; far above it there is no side.
+    expect(fault({ to: level(0) })).toBeUndefined();
+    expect(onSeam(back, level(0))?.at).toEqual(back.points.sideWaist);
+    expect(fault({ to: level(-60) })).toBe('offSeam');
   });
 
   it('at the back waist is moved to the centre, with as much in all', () => {

@@ -11,8 +11,8 @@ import {
 import type { EdgeName } from '../../draft/index.js';
 import { alterationKind, ANY_PANEL } from '../kind.js';
 import type { AlterationFault } from '../../refusal/index.js';
-import { edgeOf, including, lengthAtLevel, levelOf, NEAR_END, type Paper } from '../paper.js';
-import type { LevelPlace } from '../place.js';
+import { edgeOf, including, lengthAtLevel, levelOf, type Paper } from '../paper.js';
+import { NEAR_END, type LevelPlace } from '../place.js';
 import { displaced, hemBetween, hump, seamMark } from '../seam-work.js';
 
 /** Which seam is moved by how much, between which levels, and over how much it runs out; mm. */
