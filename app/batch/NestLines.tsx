@@ -101,7 +101,8 @@ export function NestLines({ run, parts }: { readonly run: Run; readonly parts: r
         value={part ?? ''}
         choices={[['', 'Both legs'], ...(parts ?? []).map((p) => [p.id, p.name] as const)]}
         onChoose={(id) => {
-          set({ part: id === '' ? undefined : id });
+          // A corner of one part is not a corner of another.
+          set({ part: id === '' ? undefined : id, align: typeof align === 'string' ? align : 'crease' });
         }}
       />
       <PickLine

@@ -1,6 +1,5 @@
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import LinearProgress from '@mui/material/LinearProgress';
 import NativeSelect from '@mui/material/NativeSelect';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
@@ -11,6 +10,7 @@ import { formatLength } from '../../core/units/index.js';
 import { PAPERS, readPages, unprintable, UNKNOWN_LETTER } from '../../formats/index.js';
 import { labelOf } from '../checks/check-words.js';
 import { withFractions } from '../shared/fractions.js';
+import { JobProgress } from '../shared/JobProgress.js';
 import { LengthField } from '../shared/LengthField.js';
 import type { Job } from '../shared/job.js';
 import { PickLine } from '../shared/PickLine.js';
@@ -203,18 +203,15 @@ export function PrintLines({ print, choice, onChoice, part, onPart, size, onSize
           Make PDF
         </Button>
       ) : (
-        <>
-          <LinearProgress variant="determinate" value={progress} aria-label="Making the print" />
-          <Button
-            onClick={() => {
-              job.current?.stop();
-              setProgress(undefined);
-              setSaid('Stopped. Nothing was made.');
-            }}
-          >
-            Stop
-          </Button>
-        </>
+        <JobProgress
+          label="Making the print"
+          value={progress}
+          onStop={() => {
+            job.current?.stop();
+            setProgress(undefined);
+            setSaid('Stopped. Nothing was made.');
+          }}
+        />
       )}
       <p role="status">{said}</p>
       <SquareMeasured />

@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
-import LinearProgress from '@mui/material/LinearProgress';
 import { useEffect, useRef, useState } from 'react';
 import type { WrittenPage } from '../../../core/drawing/index.js';
 import { PAPERS } from '../../../formats/index.js';
+import { JobProgress } from '../JobProgress.js';
 import { fileName, saveFile } from '../save-file.js';
 import { usePreferences } from '../../store/preferences.js';
 import { useWork } from '../../store/work-context.js';
@@ -56,18 +56,15 @@ export function SheetPdf({
           Make PDF
         </Button>
       ) : (
-        <>
-          <LinearProgress variant="determinate" value={progress} aria-label="Making the sheet" />
-          <Button
-            onClick={() => {
-              job.current?.stop();
-              setProgress(undefined);
-              setSaid('Stopped. Nothing was made.');
-            }}
-          >
-            Stop
-          </Button>
-        </>
+        <JobProgress
+          label="Making the sheet"
+          value={progress}
+          onStop={() => {
+            job.current?.stop();
+            setProgress(undefined);
+            setSaid('Stopped. Nothing was made.');
+          }}
+        />
       )}
       <span role="status" className="quiet">
         {said}
