@@ -150,4 +150,18 @@ export const FITTING_FAULTS: readonly Fault[] = [
     '(',
     'core/nest',
   ),
+  fault(
+    'a fitting’s page tells a fold by its first amount alone',
+    'core/toile/fitting-page.ts',
+    'sayAlteration(foldWork(fold, by), unit)',
+    'sayAlteration(foldWork({ ...fold, byTo: by }, by), unit)',
+    'core/toile',
+  ),
+  fault(
+    'a fold that takes nothing in may be pinned',
+    'core/toile/pinned-fold.ts',
+    'by + byTo === 0',
+    'by + byTo < 0',
+    'core/toile',
+  ),
 ];

@@ -9,10 +9,12 @@ import { figuresOf } from '../measured/index.js';
 import type { PanelName } from '../method/index.js';
 import { houseAllowances, piecesOf, type Allowances } from '../piece/index.js';
 import {
+  blankFittingPage,
   causesOf,
   DOES,
+  firstFold,
   fittingPage,
-  blankFittingPage,
+  FOLD,
   KNOWLEDGE,
   learntOf,
   onCut,
@@ -204,6 +206,14 @@ describe('a fitting as a page', () => {
     expect(waist?.slice(1, 3)).toEqual([`${(before / 10).toFixed(1)} cm`, `${(now / 10).toFixed(1)} cm`]);
     expect(waist?.[3]).toMatch(/^−1\.\d cm$/);
     expect(words).not.toContain('seen by');
+  });
+
+  it('tells a fold by its places and both its amounts, on its leg, in the maker’s unit', () => {
+    const pins = [{ kind: FOLD, by: 12.7, leg: 'left' as const, fold: { ...firstFold('back'), byTo: 6.35 } }];
+    const words = wordsOfPage(fittingPage({ ...facts, pins }, 'in')).join('\n');
+    expect(words).toMatch(
+      /Back: fold out 1\/2 in at the rise at the hip line, 1\/4 in at the side at the hip line, left leg/,
+    );
   });
 
   it('is blank with everything that can be seen and every pin', () => {
