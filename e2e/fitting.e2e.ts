@@ -41,12 +41,12 @@ describe('a fitting', () => {
     await (await room.find('[data-handle="fold.to"]')).sendKeys(Key.ARROW_UP);
     await enter('to', '', '30');
     await room.until('not there', async () => Number(await down()) === 30);
-    await room.press('What pin 1 does');
+    await room.press('What it does: pin 1');
     expect(await room.text('.effects')).toMatch(/back rise [\d.]+ cm now, [\d.]+ cm then/i);
-    await room.press('Pin 1 onto the paper');
-    await room.until('not taken', async () => (await said()).includes('folded out'));
+    await room.press('Onto the paper: pin 1');
+    await room.until('not taken', async () => (await said()).includes('Folded out'));
     await room.press('Undo');
-    await room.until('still taken', async () => !(await said()).includes('folded out'));
+    await room.until('still taken', async () => !(await said()).includes('Folded out'));
     await enter('to', '-by', '0');
     await enter('from', '-by', '0');
     expect(await said()).toContain('Give an amount above 0 at one end');

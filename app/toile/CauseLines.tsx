@@ -18,8 +18,8 @@ import { LengthField } from '../shared/LengthField.js';
 import { newId } from '../shared/new-id.js';
 import { takeCause } from '../store/fitting-work.js';
 import { useChange, useComputed, useUnit } from '../store/work-context.js';
-import { EffectItems } from './EffectItems.js';
 import { KnowledgeLines } from './KnowledgeLines.js';
+import { TakeActs } from './TakeActs.js';
 import { useFitting } from './use-fitting.js';
 import { useKnowledge } from './use-knowledge.js';
 import { useTaught } from './use-taught.js';
@@ -112,7 +112,6 @@ function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ra
   const unit = useUnit();
   const change = useChange();
   const [own, setOwn] = useState<number>();
-  const [open, setOpen] = useState(false);
   const amount = own ?? ranked.amount;
   const none = amount <= 0;
   const taken = fitting.taken.includes(cause.id);
@@ -155,42 +154,27 @@ function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ra
       <p className="quiet">
         {withFractions(works.map((w) => sayAlteration(w, unit, leg === 'both' ? undefined : leg)).join('; '))}
       </p>
-      <div className="acts">
-        <Button
-          size="small"
-          variant="outlined"
-          aria-expanded={open}
-          onClick={() => {
-            setOpen(!open);
-          }}
-        >
-          What it does
-        </Button>
-        <Button
-          size="small"
-          variant={taken ? 'outlined' : 'contained'}
-          disabled={none}
-          aria-label={`Take: ${cause.words}`}
-          onClick={() => {
-            change(
-              takeCause(
-                fitting.id,
-                { cause: cause.id, by: amount, leg },
-                works.map((w) => ({
-                  id: newId(),
-                  on: true,
-                  note: cause.words,
-                  work: w,
-                  ...(leg !== 'both' && { leg }),
-                })),
-              ),
-            );
-          }}
-        >
-          {taken ? 'Take again' : 'Take'}
-        </Button>
-      </div>
-      {open && (none ? <p className="quiet">Give an amount above 0.</p> : <EffectItems works={works} />)}
+      <TakeActs
+        works={none ? undefined : works}
+        taken={taken}
+        words={['Take', 'Take again']}
+        labels={{ does: `What it does: ${cause.words}`, take: `Take: ${cause.words}` }}
+        onTake={(chosen) => {
+          change(
+            takeCause(
+              fitting.id,
+              { cause: cause.id, by: amount, leg },
+              chosen.map((w) => ({
+                id: newId(),
+                on: true,
+                note: cause.words,
+                work: w,
+                ...(leg !== 'both' && { leg }),
+              })),
+            ),
+          );
+        }}
+      />
     </li>
   );
 }

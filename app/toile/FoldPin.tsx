@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { downSeam, onSeam, sayAlteration, seamNear } from '../../core/alter/index.js';
 import { EDGE_NAMES, type EdgeName } from '../../core/draft/index.js';
 import { EDGE_WORDS } from '../../core/garment/index.js';
@@ -11,7 +11,7 @@ import { PickLine } from '../shared/PickLine.js';
 import { withFractions } from '../shared/fractions.js';
 import { changePin, takeFold } from '../store/fitting-work.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
-import { EffectItems } from './EffectItems.js';
+import { TakeActs } from './TakeActs.js';
 
 type FittingPin = Fitting['pins'][number];
 
@@ -33,7 +33,6 @@ export function FoldPin({
   const change = useChange();
   const draft = useComputed((c) => c.draft);
   const alterations = useWork(({ work }) => work.draft.alterations);
-  const [open, setOpen] = useState(false);
   const set = (facts: Partial<PinnedFold>): void => {
     change(changePin(fitting, pin.id, { fold: { ...fold, ...facts } }));
   };
@@ -122,33 +121,17 @@ export function FoldPin({
           </Button>
         </p>
       )}
-      <div className="acts">
-        <Button
-          size="small"
-          variant="outlined"
-          aria-expanded={open}
-          aria-label={`What pin ${number} does`}
-          onClick={() => {
-            setOpen(!open);
-          }}
-        >
-          What it does
-        </Button>
-        <Button
-          size="small"
-          variant={taken ? 'outlined' : 'contained'}
-          disabled={fault !== undefined}
-          aria-label={`Pin ${number} onto the paper`}
-          onClick={() => {
-            const alteration = { id: newId(), on: true, note: 'Pinned at the fitting', work, ...(leg && { leg }) };
-            change(takeFold(fitting, pin.id, alteration));
-          }}
-        >
-          {taken ? 'Once more onto the paper' : 'Onto the paper'}
-        </Button>
-        {taken && <span className="cause-taken"> folded out</span>}
-      </div>
-      {open && fault === undefined && <EffectItems works={works} />}
+      {taken && <p className="cause-taken">Folded out on the paper.</p>}
+      <TakeActs
+        works={fault === undefined ? works : undefined}
+        taken={taken}
+        words={['Onto the paper', 'Once more onto the paper']}
+        labels={{ does: `What it does: pin ${number}`, take: `Onto the paper: pin ${number}` }}
+        onTake={() => {
+          const alteration = { id: newId(), on: true, note: 'Pinned at the fitting', work, ...(leg && { leg }) };
+          change(takeFold(fitting, pin.id, alteration));
+        }}
+      />
     </>
   );
 }
