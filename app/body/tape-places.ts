@@ -191,6 +191,23 @@ export function tapePlaces(shape: BodyShape, id: MeasurementId): Partial<Record<
           ],
         },
       };
+    case 'frontWaistHeight':
+      return {
+        front: {
+          kind: 'line',
+          places: [
+            [-shape.half('waist') - 10, 0],
+            [shape.half('waist') + 10, 0],
+          ],
+        },
+        side: {
+          kind: 'line',
+          places: [
+            [shape.profile('waist')[0] - 14, 0],
+            [0, 0],
+          ],
+        },
+      };
     case 'apexSpan':
       return {
         back: {

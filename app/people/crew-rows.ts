@@ -184,6 +184,7 @@ export const FIGURE_COLUMNS: readonly MeasurementId[] = [
   'backRise',
   'crotchLength',
   'backWaistHeight',
+  'frontWaistHeight',
   'apexSpan',
   'frontWaist',
   'frontHip',

@@ -12,4 +12,5 @@ export const BETTER_BY_ANOTHER: readonly MeasurementId[] = [
   'backRise',
   'crotchLength',
   'backWaistHeight',
+  'frontWaistHeight',
 ];

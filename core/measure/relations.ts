@@ -164,6 +164,7 @@ const CHANGE = 0.08;
 const FREE: readonly MeasurementId[] = [
   'thighTakenAt',
   'backWaistHeight',
+  'frontWaistHeight',
   'apexSpan',
   'pairBand',
   'pairFrontThigh',

@@ -100,6 +100,11 @@ const TAKING: Readonly<Record<MeasurementId, readonly [how: string, mistake: str
     'Judged by a belt that has slipped.',
     'Says how much lift the seat line needs.',
   ],
+  frontWaistHeight: [
+    'How far centre front waist lies above (+) or below (−) the level of the side waist.',
+    'Read off a band that is worn low under the belly.',
+    'With the rises, lets the virtual toile speak of rise and balance.',
+  ],
   apexSpan: [
     'The distance wanted between the two dart apexes, across the body.',
     'Measured on one side only.',
