@@ -108,8 +108,10 @@ export class RoomPage {
       .wait(async () => (await there()) || (await this.has('.bench-index [role=tab]')), WAIT)
       .catch(() => undefined);
     if (await there()) return;
-    for (const tab of await this.driver.findElements(By.css('.bench-index [role=tab]'))) {
-      await tab.click();
+    const tabs = (): Promise<WebElement[]> => this.driver.findElements(By.css('.bench-index [role=tab]'));
+    // Looked for anew each time: the bench may be laid out again while one goes through it.
+    for (let i = 0; i < (await tabs()).length; i++) {
+      await (await tabs())[i]?.click().catch(() => undefined);
       if (await this.driver.wait(there, SOON / 3).catch(() => false)) return;
     }
   }
