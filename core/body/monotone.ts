@@ -1,0 +1,37 @@
+/** A smooth line through values at rising places that never goes beyond two neighbours; flat outside all of them. */
+export type Run = (y: number) => number;
+
+/**
+ * A monotone cubic through places in rising order (Fritsch and Carlson, "Monotone piecewise cubic interpolation", with
+ * Fritsch and Butland's slopes). Level at both ends.
+ */
+export function monotoneThrough(places: readonly (readonly [y: number, value: number])[]): Run {
+  const ys = places.map(([y]) => y);
+  const vs = places.map(([, v]) => v);
+  const at = (list: readonly number[], i: number): number => list[i] as number;
+  const last = places.length - 1;
+  const steps = places.slice(1).map((_, i) => (at(vs, i + 1) - at(vs, i)) / (at(ys, i + 1) - at(ys, i)));
+  const slopes = places.map((_, i) => {
+    if (i === 0 || i === last) return 0;
+    const [before, after] = [at(steps, i - 1), at(steps, i)];
+    if (before * after <= 0) return 0;
+    const [h0, h1] = [at(ys, i) - at(ys, i - 1), at(ys, i + 1) - at(ys, i)];
+    const share = (h0 + 2 * h1) / (3 * (h0 + h1));
+    return (before * after) / (share * after + (1 - share) * before);
+  });
+  return (y) => {
+    if (!(y > at(ys, 0))) return at(vs, 0);
+    if (y >= at(ys, last)) return at(vs, last);
+    let i = 0;
+    while (y > at(ys, i + 1)) i++;
+    const long = at(ys, i + 1) - at(ys, i);
+    const t = (y - at(ys, i)) / long;
+    const [a, b] = [at(vs, i), at(vs, i + 1)];
+    const back = 1 - t;
+    return (
+      a * (1 + 2 * t) * back * back +
+      b * t * t * (3 - 2 * t) +
+      long * (at(slopes, i) * t * back * back - at(slopes, i + 1) * t * t * back)
+    );
+  };
+}
