@@ -1,0 +1,125 @@
+import { gridOf, type DistanceGrid, type SolidBody } from '../body/index.js';
+import type { Garment } from '../garment/index.js';
+import { arrangeRound } from './arrange.js';
+import { sewUp, type Assembly } from './assembly.js';
+import type { ClothMatter } from './cloth.js';
+import { meshParts } from './mesh.js';
+import { refine } from './refine.js';
+import { Cloth, type Course, type WaistHeight } from './solver.js';
+
+/** What is sewn: a garment, and the length that an elastic draws its waist in to, in mm, where it has one. */
+export interface Sewn {
+  readonly garment: Garment;
+  readonly elastic?: number | undefined;
+}
+
+/** A stretch of the work: how fine, and what is done. */
+export interface Stage {
+  readonly spacing: number;
+  readonly courses: readonly (Course & { readonly steps: number })[];
+}
+
+/** Sewn, then let down coarse and light, coarse and heavy, and fine (docs/trade/virtual-toile.md). Spacings in mm. */
+export const STAGES: readonly Stage[] = [
+  {
+    spacing: 26,
+    courses: [
+      { steps: 800, mass: 1, weighs: false, rubs: false, calm: 400 },
+      { steps: 1500, mass: 1, weighs: true, rubs: false, calm: 3 },
+      { steps: 4000, mass: 16, weighs: true, rubs: false, calm: 3 },
+      { steps: 1000, mass: 16, weighs: true, rubs: true, calm: 3 },
+    ],
+  },
+  { spacing: 13, courses: [{ steps: 1500, mass: 50, weighs: true, rubs: true, calm: 3 }] },
+];
+
+/** How many of the last steps the pressure is the mean of. */
+const PRESSED_OVER = 300;
+/** Steps done between two looks at whether to stop. */
+const AT_ONCE = 100;
+
+/** A garment as it hangs on a body. */
+export interface Draped {
+  readonly assembly: Assembly;
+  /** Positions in metres, three a particle: x outward, y up, z to the front. */
+  readonly at: Float64Array;
+  /** How hard the body presses on each particle, in N. */
+  readonly press: Float64Array;
+  /** The force that holds each particle of the waist, in N. */
+  readonly holding: readonly number[];
+}
+
+/** How far a drape is: the share done, and what hangs so far. */
+export interface DrapeProgress {
+  readonly share: number;
+  readonly so: Draped | undefined;
+}
+
+/** The height of a body's waist over a place, in metres. */
+export const waistHeightOf =
+  ({ heights, tilt }: Pick<SolidBody, 'heights' | 'tilt'>): WaistHeight =>
+  (x, z) => {
+    const share = (z * z) / Math.max(1e-9, x * x + z * z);
+    return (heights.waist + (z > 0 ? tilt.front : tilt.back) * share) / 1000;
+  };
+
+/** How far above the waist and below where the inseam ends the body is felt, in mm. */
+const FELT = { above: 120, below: 120 } as const;
+
+/** The distances that a garment on a body needs. */
+export const feltGrid = ({ form, heights }: SolidBody): DistanceGrid =>
+  gridOf(form, -FELT.below, heights.waist + FELT.above);
+
+/**
+ * Sews a garment and lets it hang on a body, one half of it. Yields how far it is, with what hangs after each stage;
+ * returns what hangs in the end. Deterministic.
+ */
+export function* drape(
+  { garment, elastic }: Sewn,
+  body: SolidBody,
+  matter: ClothMatter,
+  grid: DistanceGrid = feltGrid(body),
+  stages: readonly Stage[] = STAGES,
+): Generator<DrapeProgress, Draped> {
+  const waistAt = waistHeightOf(body);
+  const costs = stages.map(({ spacing, courses }) => courses.reduce((sum, c) => sum + c.steps, 0) / spacing ** 2);
+  const whole = costs.reduce((sum, c) => sum + c, 0);
+  let done = 0;
+  let hangs: Draped | undefined;
+  for (const { spacing, courses } of stages) {
+    const assembly = sewUp(garment, meshParts(garment, spacing));
+    const at: Float64Array = hangs ? refine(hangs.assembly, hangs.at, assembly) : arrangeRound(assembly, body);
+    const cloth = new Cloth(assembly, matter, grid, waistAt, at, elastic === undefined ? undefined : elastic / 2000);
+    for (const [i, course] of courses.entries()) {
+      const last = i === courses.length - 1;
+      for (let left = course.steps; left > 0; left -= AT_ONCE) {
+        if (last && left <= PRESSED_OVER && left > PRESSED_OVER - AT_ONCE) cloth.pressAnew();
+        cloth.run(Math.min(AT_ONCE, left), course);
+        done += Math.min(AT_ONCE, left) / spacing ** 2;
+        yield { share: done / whole, so: undefined };
+      }
+      // What hangs lightly already is shown while the rest is done.
+      if (!last) yield { share: done / whole, so: hanging(cloth, assembly) };
+    }
+    hangs = hanging(cloth, assembly);
+    yield { share: done / whole, so: hangs };
+  }
+  if (!hangs) throw new Error('A drape has a stage');
+  return hangs;
+}
+
+const hanging = (cloth: Cloth, assembly: Assembly): Draped => ({
+  assembly,
+  at: Float64Array.from(cloth.at),
+  press: Float64Array.from(cloth.press),
+  holding: cloth.holding(),
+});
+
+/** A drape done to its end at once. */
+export function drapeOf(...of: Parameters<typeof drape>): Draped {
+  const work = drape(...of);
+  for (;;) {
+    const next = work.next();
+    if (next.done) return next.value;
+  }
+}
