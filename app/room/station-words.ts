@@ -25,4 +25,5 @@ export const STATION_WORDS: Readonly<Record<StationId | ViewId, string>> = {
   many: 'crew, sizes, batch, grade, nest, uniform, apply to all, size run, zip',
   toile: 'versions, fitting, keep a version, history, basted, muslin',
   fitting: 'print the fitting, blank sheet, seen, pinned, photos',
+  virtual: 'sewn on the body, three dimensions, where it pulls, strain, gap, drape',
 };

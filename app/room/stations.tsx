@@ -198,6 +198,12 @@ export const STATIONS = [
         View: lazy(() => import('../toile/FittingSheet.js').then((m) => ({ default: m.FittingSheet }))),
         tape: false,
       },
+      {
+        id: 'virtual',
+        label: 'Virtual toile',
+        View: lazy(() => import('../virtual/VirtualToileView.js').then((m) => ({ default: m.VirtualToileView }))),
+        tape: false,
+      },
     ],
   },
 ] as const satisfies readonly StationEntry[];

@@ -1,0 +1,170 @@
+import Button from '@mui/material/Button';
+import ButtonGroup from '@mui/material/ButtonGroup';
+import { useMemo } from 'react';
+import { CLOTH_MATTER, FIT_MAP_IDS, FIT_MAP_LABELS, MOST_RESIDUAL, type FitMapId } from '../../core/sew/index.js';
+import { measurementLabel } from '../../core/measure/index.js';
+import { formatLength } from '../../core/units/index.js';
+import { withFractions } from '../shared/fractions.js';
+import { JobProgress } from '../shared/JobProgress.js';
+import { PickLine } from '../shared/PickLine.js';
+import { ViewHead } from '../shared/ViewHead.js';
+import { useComputed, useTape } from '../store/work-context.js';
+import { BodyLines } from './BodyLines.js';
+import { ChangedLines } from './ChangedLines.js';
+import { hang, stopHanging, useHanging, type Look } from './hang-store.js';
+import { MapLegend } from './MapLegend.js';
+import { useWorn } from './use-worn.js';
+import { WornCanvas } from './WornCanvas.js';
+import { wornColours } from './worn-colours.js';
+import type { WornSide } from './worn-side.js';
+import './virtual.css';
+
+const TURNS: readonly (readonly [string, number])[] = [
+  ['Front', 0],
+  ['Side', Math.PI / 2],
+  ['Back', Math.PI],
+];
+
+/** The draft in hand sewn in cloth on a body made from the measurements, held against what it was before. */
+export function VirtualToileView() {
+  const drawn = useComputed((c) => c.draft !== undefined);
+  const tape = useTape();
+  const { cloth, map, look, set } = useHanging();
+  const { choices, against, now, before, hangingNow, hangingBefore } = useWorn();
+  const show = (mm: number): string => withFractions(formatLength(mm, tape));
+  const body = hangingNow?.wearing?.body ?? hangingBefore?.wearing?.body;
+  const [worn, other] = [hangingNow?.wearing?.so, hangingBefore?.wearing?.so];
+  const both = worn !== undefined && other !== undefined;
+  const sides = useMemo((): WornSide[] => {
+    if (!body) return [];
+    return [
+      ...(other
+        ? [{ label: 'before', hung: other, body: body.surface, colours: wornColours(other, undefined, map) }]
+        : []),
+      ...(worn ? [{ label: 'now', hung: worn, body: body.surface, colours: wornColours(worn, other, map) }] : []),
+    ];
+  }, [body, worn, other, map]);
+  const orders = [now, ...(before ? [before] : [])];
+  const hangings = [hangingNow, ...(before ? [hangingBefore] : [])];
+  const running = hangings.some((h) => h && !h.done && h.failed === undefined);
+  const done = hangings.every((h) => h?.done);
+  const failed = hangings.find((h) => h?.failed !== undefined)?.failed;
+  const share = hangings.reduce((sum, h) => sum + (h?.share ?? 0), 0) / hangings.length;
+  const out = body && !body.sound ? body.residuals.filter((r) => Math.abs(r.tape - r.measured) > MOST_RESIDUAL) : [];
+  if (!drawn) return <p className="quiet">Enter the four measurements first.</p>;
+  return (
+    <>
+      <main className="board worn" aria-label="Virtual toile" data-worn={done ? 'done' : running ? 'running' : 'none'}>
+        {sides.length > 0 ? (
+          <>
+            <WornCanvas
+              sides={sides}
+              label={both ? `On the body: ${against?.label ?? ''} at the left, now at the right` : 'On the body'}
+            />
+            <div className="worn-names" aria-hidden>
+              {sides.map(({ label }) => (
+                <span key={label}>{label === 'now' ? 'Now' : (against?.label ?? 'Before')}</span>
+              ))}
+            </div>
+            {both && <MapLegend map={map} show={show} />}
+          </>
+        ) : (
+          <div className="board-empty">
+            <p>
+              {out.length > 0
+                ? `No body can be made that reads these measurements: ${out
+                    .map(
+                      ({ id, measured, tape: reads }) =>
+                        `${measurementLabel(id).toLowerCase()} ${show(measured)}, on the body ${show(reads)}`,
+                    )
+                    .join('; ')}. Measure ${out.length > 1 ? 'them' : 'it'} again.`
+                : running
+                  ? 'The body is being made and the pieces sewn.'
+                  : 'The pieces are sewn in cloth and hung on a body made from the measurements. It stands beside the toile and does not take its place.'}
+            </p>
+          </div>
+        )}
+      </main>
+      <aside className="bench" aria-label="Virtual toile">
+        <ViewHead title="Virtual toile" station="Toile" />
+        {choices.length > 0 ? (
+          <PickLine
+            label="Held against"
+            value={against?.id ?? ''}
+            choices={choices.map(({ id, label }) => [id, label])}
+            onChoose={(id) => {
+              set({ against: id });
+            }}
+          />
+        ) : (
+          <p className="quiet">
+            There is nothing to hold this draft against yet. Keep a version or alter something: only a difference can be
+            told.
+          </p>
+        )}
+        <PickLine
+          label="Cloth"
+          value={cloth}
+          choices={CLOTH_MATTER.map(({ id, label }) => [id, label])}
+          about="As such cloths are in general, not measured."
+          onChoose={(id) => {
+            set({ cloth: id });
+          }}
+        />
+        {running ? (
+          <JobProgress label="Sewing and hanging" value={100 * share} onStop={stopHanging} />
+        ) : (
+          !done && (
+            <Button
+              variant="contained"
+              onClick={() => {
+                for (const order of orders) hang(order);
+              }}
+            >
+              Sew and hang
+            </Button>
+          )
+        )}
+        {failed !== undefined && <p className="problem">{failed}</p>}
+        {sides.length > 0 && (
+          <>
+            <ButtonGroup size="small" aria-label="Seen from">
+              {TURNS.map(([label, turn]) => (
+                <Button
+                  key={label}
+                  onClick={() => {
+                    set({ look: { ...look, turn } satisfies Look });
+                  }}
+                >
+                  {label}
+                </Button>
+              ))}
+            </ButtonGroup>
+            {both && (
+              <PickLine<FitMapId>
+                label="Shown"
+                value={map}
+                choices={FIT_MAP_IDS.map((id) => [id, FIT_MAP_LABELS[id]])}
+                onChoose={(id) => {
+                  set({ map: id });
+                }}
+              />
+            )}
+          </>
+        )}
+        {both && done && body && (
+          <section aria-label="What changed">
+            <h3>What changed</h3>
+            <ChangedLines before={other.figures} after={worn.figures} risesKnown={body.risesKnown} show={show} />
+          </section>
+        )}
+        {body && (
+          <section aria-label="The body">
+            <h3>The body</h3>
+            <BodyLines body={body} tape={tape} />
+          </section>
+        )}
+      </aside>
+    </>
+  );
+}

@@ -1,0 +1,132 @@
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useDrag } from '../shared/use-drag.js';
+import { FRONT, useHanging, type Look } from './hang-store.js';
+import type { WornSide } from './worn-side.js';
+import { paintWorn } from './worn-paint.js';
+import type { WornStage } from './worn-stage.js';
+
+/** How far a key turns, tips and comes nearer. */
+const STEP = { turn: Math.PI / 12, tip: 0.08, near: 1.15 } as const;
+const NEAR = { least: 0.7, most: 5 } as const;
+const TIPPED = 1.2;
+/** A pull of so many pixels turns it by one radian. */
+const PULL = { turn: 160, tip: 240 } as const;
+
+/** A look held to what can be seen. */
+const held = ({ turn, tip, near }: Look): Look => ({
+  turn,
+  tip: Math.min(TIPPED, Math.max(-TIPPED, tip)),
+  near: Math.min(NEAR.most, Math.max(NEAR.least, near)),
+});
+
+interface WornCanvasProps {
+  readonly sides: readonly WornSide[];
+  readonly label: string;
+}
+
+/**
+ * Garments as they hang, beside one another and turned together: by hand, by the wheel and by keys. Where the machine
+ * draws nothing in space they are painted flat.
+ */
+export function WornCanvas({ sides, label }: WornCanvasProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [stage, setStage] = useState<WornStage | 'flat'>();
+  const look = useHanging((s) => s.look);
+  const set = useHanging((s) => s.set);
+  useEffect(() => {
+    let [gone, made]: [boolean, WornStage | undefined] = [false, undefined];
+    import('./worn-stage.js')
+      .then(({ wornStage }) => {
+        if (gone || !canvas.current) return;
+        made = wornStage(canvas.current);
+        setStage(made ?? 'flat');
+      })
+      .catch(() => {
+        setStage('flat');
+      });
+    return () => {
+      gone = true;
+      made?.leave();
+    };
+  }, []);
+
+  useEffect(() => {
+    const [at, box] = [canvas.current, frame.current];
+    if (!stage || !at || !box) return undefined;
+    const draw = (): void => {
+      const { width, height } = box.getBoundingClientRect();
+      const fine = Math.min(2, window.devicePixelRatio);
+      if (stage === 'flat') paintWorn(at, sides, look, [width, height], fine);
+      else stage.draw(sides, look, [width, height], fine);
+    };
+    draw();
+    const watch = new ResizeObserver(draw);
+    watch.observe(box);
+    return () => {
+      watch.disconnect();
+    };
+  }, [stage, sides, look]);
+
+  const { on } = useDrag<Look>({
+    move: (from, { from: at, to }) => {
+      set({
+        look: held({ ...from, turn: from.turn - (to.x - at.x) / PULL.turn, tip: from.tip + (to.y - at.y) / PULL.tip }),
+      });
+    },
+    drop: () => undefined,
+    giveUp: (from) => {
+      set({ look: from });
+    },
+  });
+
+  const turn = (change: Partial<Look>): void => {
+    set({ look: held({ ...look, ...change }) });
+  };
+  const onKey = (event: KeyboardEvent): void => {
+    const acts: Readonly<Record<string, () => void>> = {
+      ArrowLeft: () => {
+        turn({ turn: look.turn + STEP.turn });
+      },
+      ArrowRight: () => {
+        turn({ turn: look.turn - STEP.turn });
+      },
+      ArrowUp: () => {
+        turn({ tip: look.tip - STEP.tip });
+      },
+      ArrowDown: () => {
+        turn({ tip: look.tip + STEP.tip });
+      },
+      '+': () => {
+        turn({ near: look.near * STEP.near });
+      },
+      '-': () => {
+        turn({ near: look.near / STEP.near });
+      },
+      Home: () => {
+        set({ look: FRONT });
+      },
+    };
+    const act = acts[event.key];
+    if (!act) return;
+    event.preventDefault();
+    act();
+  };
+  return (
+    <div className="worn-frame" ref={frame}>
+      <canvas
+        ref={canvas}
+        className="worn-canvas"
+        role="img"
+        tabIndex={0}
+        aria-label={`${label}. Arrow keys turn it, plus and minus bring it nearer.`}
+        data-drawn={stage === undefined ? 'not yet' : stage === 'flat' ? 'flat' : 'in space'}
+        onKeyDown={onKey}
+        onWheel={(event) => {
+          turn({ near: look.near * (event.deltaY < 0 ? STEP.near : 1 / STEP.near) });
+        }}
+        {...on(() => look)}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,111 @@
+import { proxy } from 'comlink';
+import { create } from 'zustand';
+import type { Assumed } from '../../core/body/index.js';
+import type { FitMapId, Wearing } from '../../core/sew/index.js';
+import { runJob, type Job } from '../shared/job.js';
+import type { Hanger, HangOrder } from '../workers/toile.worker.js';
+
+const sewer = (): Worker => new Worker(new URL('../workers/toile.worker.ts', import.meta.url), { type: 'module' });
+
+/** A garment that is being hung, or hangs. */
+export interface Hanging {
+  /** How far it is, from nought to one. */
+  readonly share: number;
+  /** The body, and what hangs so far. */
+  readonly wearing: Wearing | undefined;
+  readonly done: boolean;
+  /** Why it could not be hung. */
+  readonly failed: string | undefined;
+}
+
+/** From which side one looks, in turns about the body, and from how far above. */
+export interface Look {
+  readonly turn: number;
+  readonly tip: number;
+  readonly near: number;
+}
+
+/** From the front, a little to the side, as one stands before a toile. */
+export const FRONT: Look = { turn: 0, tip: 0.04, near: 1 };
+
+interface HangState {
+  readonly cloth: string;
+  readonly map: FitMapId;
+  /** What the draft in hand is held against. */
+  readonly against: string;
+  readonly assumed: Partial<Assumed>;
+  readonly look: Look;
+  readonly hangings: Readonly<Record<string, Hanging>>;
+  readonly set: (change: Partial<Pick<HangState, 'cloth' | 'map' | 'against' | 'assumed' | 'look'>>) => void;
+}
+
+/** What hangs, and how it is looked at; kept while the program runs. */
+export const useHanging = create<HangState>()((set) => ({
+  cloth: 'calico',
+  map: 'across',
+  against: 'drafted',
+  assumed: {},
+  look: FRONT,
+  hangings: {},
+  set: (change) => {
+    set(change);
+  },
+}));
+
+/** So many hangings are remembered, the newest last. */
+const REMEMBERED = 6;
+
+const jobs = new Map<string, Job<unknown>>();
+
+/** What an order is remembered by. */
+export const keyOf = (order: HangOrder): string => JSON.stringify(order);
+
+function put(key: string, change: Partial<Hanging>): void {
+  useHanging.setState(({ hangings }) => {
+    const { [key]: before, ...others } = hangings;
+    const next: Hanging = { share: 0, wearing: undefined, done: false, failed: undefined, ...before, ...change };
+    const kept = Object.entries(others).slice(1 - REMEMBERED);
+    return { hangings: { ...Object.fromEntries(kept), [key]: next } };
+  });
+}
+
+/** Hangs what is ordered in a worker of its own, unless it hangs already or is being hung. */
+export function hang(order: HangOrder): void {
+  const key = keyOf(order);
+  const known = useHanging.getState().hangings[key];
+  if (jobs.has(key) || known?.done) return;
+  put(key, { share: 0, failed: undefined });
+  const tell = (wearing: Wearing): void => {
+    const before = useHanging.getState().hangings[key]?.wearing;
+    put(key, { share: wearing.share, wearing: { ...wearing, so: wearing.so ?? before?.so } });
+  };
+  const job = runJob<Hanger, Wearing | undefined>(sewer, 'The virtual toile could not be sewn', (at) =>
+    at.hang(order, proxy(tell)),
+  );
+  jobs.set(key, job);
+  job.answer
+    .then((wearing) => {
+      put(
+        key,
+        wearing ? { share: 1, wearing, done: true } : { failed: 'This draft cannot be drawn, so it cannot be sewn.' },
+      );
+    })
+    .catch((fault: unknown) => {
+      put(key, { failed: fault instanceof Error ? `${fault.message}.` : 'The virtual toile could not be sewn.' });
+    })
+    .finally(() => jobs.delete(key));
+}
+
+/** Stops all that is being hung; what hangs so far stays. */
+export function stopHanging(): void {
+  for (const [key, job] of jobs) {
+    job.stop();
+    jobs.delete(key);
+    const hanging = useHanging.getState().hangings[key];
+    if (hanging && !hanging.wearing?.so) {
+      useHanging.setState(({ hangings }) => ({
+        hangings: Object.fromEntries(Object.entries(hangings).filter(([other]) => other !== key)),
+      }));
+    }
+  }
+}

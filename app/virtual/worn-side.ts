@@ -1,0 +1,25 @@
+import type { BodySurface } from '../../core/body/index.js';
+import type { Hung } from '../../core/sew/index.js';
+
+/** A garment on its body with the colours of its places, part by part, and what it is called. */
+export interface WornSide {
+  readonly label: string;
+  readonly hung: Hung;
+  readonly body: BodySurface;
+  readonly colours: readonly Float32Array[];
+}
+
+/** The middle of what is looked at and how far it reaches, in mm: the same for all sides of one body. */
+export interface WornExtent {
+  readonly middle: number;
+  readonly reach: number;
+}
+
+/** How high a body stands and where its middle is. */
+export function extentOf(sides: readonly WornSide[]): WornExtent {
+  const [first] = sides;
+  if (!first) return { middle: 0, reach: 1 };
+  const { places } = first.body;
+  const top = places[places.length - 2] ?? 1;
+  return { middle: top / 2, reach: top / 2 };
+}

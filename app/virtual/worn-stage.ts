@@ -1,0 +1,111 @@
+import {
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  Group,
+  HemisphereLight,
+  Mesh,
+  MeshLambertMaterial,
+  PerspectiveCamera,
+  Scene,
+  WebGLRenderer,
+} from 'three';
+import type { Look } from './hang-store.js';
+import { WORN_COLOURS } from './worn-colours.js';
+import { extentOf, type WornSide } from './worn-side.js';
+
+/** Draws garments in space; `leave` gives back what it holds of the machine. */
+export interface WornStage {
+  readonly draw: (sides: readonly WornSide[], look: Look, size: readonly [number, number], fine: number) => void;
+  readonly leave: () => void;
+}
+
+/** How wide the camera sees, in degrees: narrow, so that near and far are seen nearly alike. */
+const SEES = 18;
+/** How much more than the body is seen. */
+const ROOM = 1.12;
+
+function meshOf(places: Float32Array, triangles: Uint32Array, colours: Float32Array | undefined): Mesh {
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(places, 3));
+  if (colours) geometry.setAttribute('color', new BufferAttribute(colours, 3));
+  geometry.setIndex(new BufferAttribute(triangles, 1));
+  geometry.computeVertexNormals();
+  const material = new MeshLambertMaterial({ side: DoubleSide, vertexColors: colours !== undefined });
+  if (!colours) material.color = new Color(...WORN_COLOURS.body);
+  return new Mesh(geometry, material);
+}
+
+/** Both halves of a side: the second is the first seen in the mirror. */
+function groupOf({ hung, body, colours }: WornSide): Group {
+  const half = (): Mesh[] => [
+    meshOf(body.places, body.triangles, undefined),
+    ...hung.parts.map((part, m) => meshOf(part.places, part.triangles, colours[m])),
+  ];
+  const [near, far] = [new Group().add(...half()), new Group().add(...half())];
+  far.scale.x = -1;
+  return new Group().add(near, far);
+}
+
+function giveBack(group: Group): void {
+  group.traverse((thing) => {
+    if (!(thing instanceof Mesh)) return;
+    (thing.geometry as BufferGeometry).dispose();
+    (thing.material as MeshLambertMaterial).dispose();
+  });
+}
+
+/** A stage on a canvas; nothing where the machine draws nothing in space. */
+export function wornStage(canvas: HTMLCanvasElement): WornStage | undefined {
+  let renderer: WebGLRenderer;
+  try {
+    renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
+  } catch {
+    return undefined;
+  }
+  const camera = new PerspectiveCamera(SEES, 1, 10, 20_000);
+  const groups = new Map<WornSide, Group>();
+  const scene = new Scene();
+  const sun = new DirectionalLight(0xffffff, 1.9);
+  scene.add(new HemisphereLight(0xffffff, 0x8a8378, 1.5), sun);
+  return {
+    draw: (sides, look, [width, height], fine) => {
+      for (const [side, group] of groups) {
+        if (sides.includes(side)) continue;
+        giveBack(group);
+        groups.delete(side);
+      }
+      renderer.setPixelRatio(fine);
+      renderer.setSize(width, height, false);
+      renderer.setScissorTest(true);
+      const { middle, reach } = extentOf(sides);
+      const wide = width / Math.max(1, sides.length);
+      camera.aspect = wide / height;
+      const far = (ROOM * reach) / Math.tan((SEES * Math.PI) / 360) / Math.min(1, camera.aspect * 1.6) / look.near;
+      camera.position.set(
+        far * Math.sin(look.turn) * Math.cos(look.tip),
+        middle + far * Math.sin(look.tip),
+        far * Math.cos(look.turn) * Math.cos(look.tip),
+      );
+      // Nearer, one looks at what the rise does.
+      camera.lookAt(0, middle + (look.near > 1 ? reach * 0.5 * Math.min(1, look.near - 1) : 0), 0);
+      camera.updateProjectionMatrix();
+      sun.position.set(camera.position.x + 0.5 * far, camera.position.y + 0.7 * far, camera.position.z);
+      for (const [i, side] of sides.entries()) {
+        const group = groups.get(side) ?? groupOf(side);
+        groups.set(side, group);
+        scene.add(group);
+        renderer.setViewport(i * wide, 0, wide, height);
+        renderer.setScissor(i * wide, 0, wide, height);
+        renderer.render(scene, camera);
+        scene.remove(group);
+      }
+    },
+    leave: () => {
+      for (const group of groups.values()) giveBack(group);
+      renderer.dispose();
+    },
+  };
+}

@@ -1,0 +1,36 @@
+import { expose } from 'comlink';
+import type { Assumed } from '../../core/body/index.js';
+import { bodyOf, drawDraft, type DraftInput } from '../../core/chain/index.js';
+import { garmentOf } from '../../core/garment/index.js';
+import { CLOTH_MATTER, wear, type Wearing } from '../../core/sew/index.js';
+
+/** What is hung on whose body: the draft, whose figures the body is made from, what is set of it, and the cloth. */
+export interface HangOrder {
+  readonly input: DraftInput;
+  readonly wearer: Pick<DraftInput, 'sheet' | 'measured' | 'figure' | 'adopted'>;
+  readonly assumed: Partial<Assumed>;
+  readonly cloth: string;
+}
+
+const hanger = {
+  /** Hangs a draft on a body; tells how far it is, and the last word. Nothing where the draft cannot be drawn. */
+  hang: ({ input, wearer, assumed, cloth }: HangOrder, tell: (wearing: Wearing) => void): Wearing | undefined => {
+    const outcome = drawDraft(input);
+    const matter = CLOTH_MATTER.find((c) => c.id === cloth) ?? CLOTH_MATTER[0];
+    if (!outcome.ok || !matter) return undefined;
+    const body = bodyOf(wearer);
+    const { block, worked } = outcome.value;
+    const elastic = worked.pullOn ? body.get('waist')?.mm : undefined;
+    const work = wear({ garment: garmentOf(block), elastic }, body, assumed, matter);
+    for (;;) {
+      const next = work.next();
+      if (next.done) return next.value;
+      tell(next.value);
+    }
+  },
+};
+
+/** What the worker of the virtual toile does. */
+export type Hanger = typeof hanger;
+
+expose(hanger);
