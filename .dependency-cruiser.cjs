@@ -9,6 +9,7 @@ const stages = [
   'draft',
   'alter',
   'garment',
+  'body',
   'walk',
   'measured',
   'trace',
@@ -28,6 +29,7 @@ const stages = [
   'chalk',
   'make',
   'lay',
+  'sew',
   'toile',
   'nest',
   'batch',
@@ -70,6 +72,7 @@ const stations = [
   'steps',
   'sheet',
   'toile',
+  'virtual',
   'batch',
   'practise',
 ];

@@ -61,7 +61,9 @@ for (const [b, measured] of BODIES.entries())
       told.planted++;
       if (shows.some((s) => s.most)) told.most++;
       if (shows.some((s) => s.most && s.own > 1)) told.beyond++;
-      console.log(`body ${b + 1}, ${method}, ${name}: ${best?.id ?? ''} ${best?.own.toFixed(1) ?? ''} times its noise`);
+      console.log(
+        `body ${b + 1}, ${method}, ${name}: ${best?.id ?? ''} ${best?.own.toFixed(1) ?? ''} times its noise${best?.most ? '' : ', more with another'}`,
+      );
     }
   }
 for (const [id, all] of noise) {

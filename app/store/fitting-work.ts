@@ -150,3 +150,20 @@ export const changePhoto = (
       ),
     })),
   );
+
+/** Keeps what the virtual toile told with a fitting, to be looked at on the toile; what it told before stays. */
+export const keepPredicted = (id: string, predicted: NonNullable<Fitting['predicted']>): Change =>
+  changeDraft(changed(id, (fitting) => ({ ...fitting, predicted: [...(fitting.predicted ?? []), ...predicted] })));
+
+/** Says whether the toile showed what was told, or that it was not looked at. */
+export const markPredicted = (id: string, predictedId: string, seen: 'so' | 'otherwise' | undefined): Change =>
+  changeDraft(
+    changed(id, (fitting) => ({
+      ...fitting,
+      predicted: (fitting.predicted ?? []).map((p) => {
+        if (p.id !== predictedId) return p;
+        const { id: own, figure, before, after, against } = p;
+        return { id: own, figure, before, after, against, ...(seen && { seen }) };
+      }),
+    })),
+  );

@@ -24,6 +24,7 @@ import { placeWords, SeenPlaces } from './SeenPlaces.js';
 import { PhotoLines } from './PhotoLines.js';
 import { SewnLines } from './SewnLines.js';
 import { FoldPin } from './FoldPin.js';
+import { PredictedLines } from './PredictedLines.js';
 import { useFitting } from './use-fitting.js';
 import { useKnowledge } from './use-knowledge.js';
 import { CLOTHS, VERDICTS } from './verdicts.js';
@@ -233,6 +234,7 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
         </p>
       </fieldset>
       <SewnLines fitting={fitting} />
+      <PredictedLines fitting={fitting} />
       <PhotoLines fitting={fitting} />
       <p className="acts">
         <Button component={Link} to="fitting" relative="path" size="small" variant="outlined">

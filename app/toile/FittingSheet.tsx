@@ -5,6 +5,8 @@ import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { computeDraft } from '../../core/chain/index.js';
 import { inputOf, workOfVersion } from '../../core/kept/index.js';
+import { predictionSaid } from '../../core/sew/index.js';
+import { formatLength, tapeFor } from '../../core/units/index.js';
 import { blankFittingPage, fittingPage, sewnSeam } from '../../core/toile/index.js';
 import { SheetPdf } from '../shared/sheets/SheetPdf.js';
 import { WrittenSheet } from '../shared/sheets/WrittenSheet.js';
@@ -17,6 +19,8 @@ import { useFitting } from './use-fitting.js';
 import { useKnowledge } from './use-knowledge.js';
 import { useFittingPictures } from './use-fitting-pictures.js';
 import '../shared/sheets/sheets.css';
+
+const SEEN_SO = { so: 'It was so.', otherwise: 'It was otherwise.', not: '' } as const;
 
 /** Something that is left out of the sheet unless it is ticked. */
 function Ticked({ label, on, onTick }: { label: string; on: boolean; onTick: (on: boolean) => void }) {
@@ -48,7 +52,21 @@ export function FittingSheet() {
   const pictures = useFittingPictures(room, pictured ? fitting : undefined);
   const filled = useMemo(() => {
     if (!fitting || !draft) return undefined;
-    const { date, who, cloth, note, seen, pins, sewn = [], done = [], version, allowance = 0, closed } = fitting;
+    const show = (mm: number): string => formatLength(mm, tapeFor(unit));
+    const {
+      date,
+      who,
+      cloth,
+      note,
+      seen,
+      pins,
+      sewn = [],
+      done = [],
+      predicted = [],
+      version,
+      allowance = 0,
+      closed,
+    } = fitting;
     const tried = work.draft.versions?.find((v) => v.id === version);
     const then = tried && workOfVersion(work, tried);
     const before = then && computeDraft(inputOf(then, sheetOf(then.draft)));
@@ -63,6 +81,7 @@ export function FittingSheet() {
         seen,
         pins,
         sewn: sewn.flatMap((one) => sewnSeam(one, allowance, draft) ?? []),
+        predicted: predicted.map((p) => ({ words: predictionSaid(p, show), seen: SEEN_SO[p.seen ?? 'not'] })),
         done: done.map(({ cause, by, leg }) => ({
           words: knowledge.causes.find((c) => c.id === cause)?.words ?? cause,
           by,

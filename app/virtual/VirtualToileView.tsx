@@ -1,7 +1,14 @@
 import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
 import { useMemo } from 'react';
-import { CLOTH_MATTER, FIT_MAP_IDS, FIT_MAP_LABELS, MOST_RESIDUAL, type FitMapId } from '../../core/sew/index.js';
+import {
+  CLOTH_MATTER,
+  differ,
+  FIT_MAP_IDS,
+  FIT_MAP_LABELS,
+  MOST_RESIDUAL,
+  type FitMapId,
+} from '../../core/sew/index.js';
 import { measurementLabel } from '../../core/measure/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
@@ -13,6 +20,7 @@ import { BodyLines } from './BodyLines.js';
 import { ChangedLines } from './ChangedLines.js';
 import { hang, stopHanging, useHanging, type Look } from './hang-store.js';
 import { MapLegend } from './MapLegend.js';
+import { PredictLines } from './PredictLines.js';
 import { useWorn } from './use-worn.js';
 import { WornCanvas } from './WornCanvas.js';
 import { wornColours } from './worn-colours.js';
@@ -32,8 +40,8 @@ export function VirtualToileView() {
   const { cloth, map, look, set } = useHanging();
   const { choices, against, now, before, hangingNow, hangingBefore } = useWorn();
   const show = (mm: number): string => withFractions(formatLength(mm, tape));
-  const body = hangingNow?.wearing?.body ?? hangingBefore?.wearing?.body;
-  const [worn, other] = [hangingNow?.wearing?.so, hangingBefore?.wearing?.so];
+  const body = hangingNow?.body ?? hangingBefore?.body;
+  const [worn, other] = [hangingNow?.so, hangingBefore?.so];
   const both = worn !== undefined && other !== undefined;
   const sides = useMemo((): WornSide[] => {
     if (!body) return [];
@@ -156,6 +164,10 @@ export function VirtualToileView() {
           <section aria-label="What changed">
             <h3>What changed</h3>
             <ChangedLines before={other.figures} after={worn.figures} risesKnown={body.risesKnown} show={show} />
+            <PredictLines
+              differences={differ(other.figures, worn.figures, body.risesKnown)}
+              against={against?.label ?? ''}
+            />
           </section>
         )}
         {body && (

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import { create } from 'zustand';
 import type { Assumed } from '../../core/body/index.js';
-import type { FitMapId, Wearing } from '../../core/sew/index.js';
+import type { BodyTold, FitMapId, Hung, Wearing } from '../../core/sew/index.js';
 import { runJob, type Job } from '../shared/job.js';
 import type { Hanger, HangOrder } from '../workers/toile.worker.js';
 
@@ -11,8 +11,9 @@ const sewer = (): Worker => new Worker(new URL('../workers/toile.worker.ts', imp
 export interface Hanging {
   /** How far it is, from nought to one. */
   readonly share: number;
-  /** The body, and what hangs so far. */
-  readonly wearing: Wearing | undefined;
+  readonly body: BodyTold | undefined;
+  /** What hangs so far. */
+  readonly so: Hung | undefined;
   readonly done: boolean;
   /** Why it could not be hung. */
   readonly failed: string | undefined;
@@ -42,7 +43,7 @@ interface HangState {
 /** What hangs, and how it is looked at; kept while the program runs. */
 export const useHanging = create<HangState>()((set) => ({
   cloth: 'calico',
-  map: 'across',
+  map: 'drag',
   against: 'drafted',
   assumed: {},
   look: FRONT,
@@ -63,7 +64,15 @@ export const keyOf = (order: HangOrder): string => JSON.stringify(order);
 function put(key: string, change: Partial<Hanging>): void {
   useHanging.setState(({ hangings }) => {
     const { [key]: before, ...others } = hangings;
-    const next: Hanging = { share: 0, wearing: undefined, done: false, failed: undefined, ...before, ...change };
+    const next: Hanging = {
+      share: 0,
+      body: undefined,
+      so: undefined,
+      done: false,
+      failed: undefined,
+      ...before,
+      ...change,
+    };
     const kept = Object.entries(others).slice(1 - REMEMBERED);
     return { hangings: { ...Object.fromEntries(kept), [key]: next } };
   });
@@ -76,19 +85,15 @@ export function hang(order: HangOrder): void {
   if (jobs.has(key) || known?.done) return;
   put(key, { share: 0, failed: undefined });
   const tell = (wearing: Wearing): void => {
-    const before = useHanging.getState().hangings[key]?.wearing;
-    put(key, { share: wearing.share, wearing: { ...wearing, so: wearing.so ?? before?.so } });
+    put(key, wearing);
   };
-  const job = runJob<Hanger, Wearing | undefined>(sewer, 'The virtual toile could not be sewn', (at) =>
+  const job = runJob<Hanger, boolean>(sewer, 'The virtual toile could not be sewn', (at) =>
     at.hang(order, proxy(tell)),
   );
   jobs.set(key, job);
   job.answer
-    .then((wearing) => {
-      put(
-        key,
-        wearing ? { share: 1, wearing, done: true } : { failed: 'This draft cannot be drawn, so it cannot be sewn.' },
-      );
+    .then((drawn) => {
+      put(key, drawn ? { share: 1, done: true } : { failed: 'This draft cannot be drawn, so it cannot be sewn.' });
     })
     .catch((fault: unknown) => {
       put(key, { failed: fault instanceof Error ? `${fault.message}.` : 'The virtual toile could not be sewn.' });
@@ -102,7 +107,7 @@ export function stopHanging(): void {
     job.stop();
     jobs.delete(key);
     const hanging = useHanging.getState().hangings[key];
-    if (hanging && !hanging.wearing?.so) {
+    if (hanging && !hanging.so) {
       useHanging.setState(({ hangings }) => ({
         hangings: Object.fromEntries(Object.entries(hangings).filter(([other]) => other !== key)),
       }));

@@ -27,23 +27,27 @@ export function useWorn(): Worn {
   const work = useWork((s) => s.work);
   const { cloth, assumed, against: wanted, hangings } = useHanging();
   const input = useMemo(() => inputNow(work), [work]);
-  const choices = useMemo(
-    (): Against[] => [
-      ...(input.alterations.some((a) => a.on) ? [{ id: 'drafted', label: 'As it was drafted, nothing altered' }] : []),
-      ...[...(work.draft.versions ?? [])].reverse().map((v) => ({ id: v.id, label: versionLabel(v) })),
-    ],
-    [input, work.draft.versions],
-  );
-  const against = choices.find((c) => c.id === wanted) ?? choices[0];
-  const { now, before } = useMemo(() => {
+  const { choices, orders } = useMemo(() => {
     const { sheet, measured, figure, adopted } = input;
     const wearer = { sheet, measured, figure, adopted };
     const order = (of: typeof input): HangOrder => ({ input: of, wearer, assumed, cloth });
-    const version = work.draft.versions?.find((v) => v.id === against?.id);
-    const other =
-      against?.id === 'drafted' ? { ...input, alterations: [] } : version && inputNow(workOfVersion(work, version));
-    return { now: order(input), before: other && order(other) };
-  }, [input, against, assumed, cloth, work]);
+    const now = order(input);
+    const others: (Against & { readonly order: HangOrder })[] = [
+      { id: 'drafted', label: 'As it was drafted, nothing altered', order: order({ ...input, alterations: [] }) },
+      ...[...(work.draft.versions ?? [])]
+        .reverse()
+        .map((v) => ({ id: v.id, label: versionLabel(v), order: order(inputNow(workOfVersion(work, v))) })),
+    ];
+    // Against what is drawn from the same there is nothing to be told.
+    const unlike = others.filter((o) => keyOf(o.order) !== keyOf(now));
+    return {
+      choices: unlike.map(({ id, label }): Against => ({ id, label })),
+      orders: { now, by: new Map(unlike.map((o) => [o.id, o.order])) },
+    };
+  }, [input, work, assumed, cloth]);
+  const against = choices.find((c) => c.id === wanted) ?? choices[0];
+  const { now } = orders;
+  const before = against && orders.by.get(against.id);
   return {
     choices,
     against,

@@ -12,12 +12,12 @@ export const WORN_COLOURS = {
 } as const satisfies Readonly<Record<string, Rgb>>;
 
 /** A difference so many times the noise has the full colour. */
-const FULL = 8;
+const FULL = 4;
 
 /** The difference that has the full colour, in the unit of the map. */
 export const fullOf = (id: FitMapId): number => FULL * FIT_MAPS[id].noise;
 
-/** The colour of a difference: nothing within the noise, then at once to be seen, full at eight times the noise. */
+/** The colour of a difference: nothing within the noise, then at once to be seen, full at four times the noise. */
 export function colourOf(by: number, id: FitMapId): Rgb {
   if (by === 0) return WORN_COLOURS.cloth;
   const to = by > 0 ? WORN_COLOURS.more : WORN_COLOURS.less;

@@ -13,20 +13,16 @@ export interface HangOrder {
 }
 
 const hanger = {
-  /** Hangs a draft on a body; tells how far it is, and the last word. Nothing where the draft cannot be drawn. */
-  hang: ({ input, wearer, assumed, cloth }: HangOrder, tell: (wearing: Wearing) => void): Wearing | undefined => {
+  /** Hangs a draft on a body and tells how far it is; false where the draft cannot be drawn. */
+  hang: ({ input, wearer, assumed, cloth }: HangOrder, tell: (wearing: Wearing) => void): boolean => {
     const outcome = drawDraft(input);
     const matter = CLOTH_MATTER.find((c) => c.id === cloth) ?? CLOTH_MATTER[0];
-    if (!outcome.ok || !matter) return undefined;
+    if (!outcome.ok || !matter) return false;
     const body = bodyOf(wearer);
     const { block, worked } = outcome.value;
     const elastic = worked.pullOn ? body.get('waist')?.mm : undefined;
-    const work = wear({ garment: garmentOf(block), elastic }, body, assumed, matter);
-    for (;;) {
-      const next = work.next();
-      if (next.done) return next.value;
-      tell(next.value);
-    }
+    for (const wearing of wear({ garment: garmentOf(block), elastic }, body, assumed, matter)) tell(wearing);
+    return true;
   },
 };
 

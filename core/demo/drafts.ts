@@ -155,6 +155,37 @@ export const DRAFTS: readonly KeptDraft[] = [
     setId: 'lead-puppeteer-2',
     day: '2026-10-12',
     settings: { kneeGirth: 440, hemGirth: 400 },
+    versions: [
+      {
+        name: 'toile',
+        note: 'Calico. Folded out across the seat, and then pulled down behind.',
+        state: 'sewn',
+        day: '2026-10-08',
+        otherwise: {
+          alterations: [
+            {
+              id: 'puppeteer-black-folded',
+              on: true,
+              note: 'Folds under the seat',
+              work: {
+                kind: 'wedge',
+                panel: 'back',
+                from: { edge: 'rise', level: { line: 'hipLevel', by: 0 } },
+                hinge: { edge: 'side', level: { line: 'hipLevel', by: 0 } },
+                by: -20,
+              },
+            },
+          ],
+        },
+      },
+      {
+        name: 'seat let go',
+        note: '',
+        state: 'uncut',
+        day: '2026-10-12',
+        otherwise: {},
+      },
+    ],
   }),
   kept({
     id: 'bargee-shorts',

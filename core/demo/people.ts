@@ -132,6 +132,8 @@ export const PEOPLE: readonly Person[] = [
       frontRise: 28.5,
       backRise: 36.2,
       crotchLength: 64.5,
+      backWaistHeight: 1,
+      frontWaistHeight: -0.5,
     }),
   ]),
   person(

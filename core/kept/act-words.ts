@@ -118,6 +118,7 @@ function fittingSaid({ at, was, is }: ValuePatch): string {
   if (at[2] === 'seen') return gone ? 'Not seen at the fitting' : 'Seen at the fitting';
   if (at[2] === 'pins') return gone ? 'A pin taken out' : was === undefined ? 'A pin put in' : 'A pin changed';
   if (at[2] === 'taken') return 'Done about a cause';
+  if (at[2] === 'predicted') return at.length > 3 ? 'A prediction looked at' : 'What the virtual toile told, kept';
   return at[2] === 'closed' ? (gone ? 'The fitting opened again' : 'The fitting closed') : 'The fitting';
 }
 

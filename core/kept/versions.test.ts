@@ -18,7 +18,11 @@ import {
   type Work,
 } from './index.js';
 
-const draft = DEMO_WORKBOOK.drafts.find((d) => d.id === 'puppeteer-black') as KeptDraft;
+const black = DEMO_WORKBOOK.drafts.find((d) => d.id === 'puppeteer-black') as KeptDraft;
+// As it was before anything of it was kept.
+const draft = Object.fromEntries(
+  Object.entries(black).filter(([key]) => key !== 'versions' && key !== 'version'),
+) as unknown as KeptDraft;
 const person = DEMO_WORKBOOK.people.find((p) => p.id === draft.personId) as Work['person'];
 const work: Work = { person, draft };
 let count = 0;

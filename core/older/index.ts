@@ -99,8 +99,11 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
+/** The twentieth version only adds the height of the front waist, and what was predicted of a fitting. */
+const from19 = (book: Json): Json => ({ ...book, version: 20 });
+
 /** The nineteenth version only adds that a pin may hold a fold. */
-const from18 = (book: Json): Json => ({ ...book, version: 19 });
+const from18 = (book: Json): Json => from19({ ...book, version: 19 });
 
 /** The eighteenth version has a maker's own styles. */
 const from17 = (book: Json): Json => from18({ ...book, version: 18, styles: [] });
@@ -161,32 +164,41 @@ function from2(book: Json): Json {
   });
 }
 
+const from1 = (book: Json): Json =>
+  from2({
+    ...book,
+    people: each(book['people'], personFrom1),
+    drafts: each(book['drafts'], draftFrom1),
+    charts: [],
+  });
+
+/** By the version of a workbook, what makes it one of this version. */
+const FROM: Readonly<Record<number, (book: Json) => Json>> = {
+  1: from1,
+  2: from2,
+  3: from3,
+  4: from4,
+  5: from5,
+  6: from6,
+  7: from7,
+  8: from8,
+  9: from9,
+  10: from10,
+  11: from11,
+  12: from12,
+  13: from13,
+  14: from14,
+  15: from15,
+  16: from16,
+  17: from17,
+  18: from18,
+  19: from19,
+};
+
 /**
  * A workbook of any older version in the shape of this one; what is not understood is left for the schema to refuse.
  */
 export function migrate(book: Json): Json {
-  if (book['version'] === 1) {
-    return from2({
-      ...book,
-      people: each(book['people'], personFrom1),
-      drafts: each(book['drafts'], draftFrom1),
-      charts: [],
-    });
-  }
-  if (book['version'] === 2) return from2(book);
-  if (book['version'] === 3) return from3(book);
-  if (book['version'] === 4) return from4(book);
-  if (book['version'] === 5) return from5(book);
-  if (book['version'] === 6) return from6(book);
-  if (book['version'] === 7) return from7(book);
-  if (book['version'] === 8) return from8(book);
-  if (book['version'] === 9) return from9(book);
-  if (book['version'] === 10) return from10(book);
-  if (book['version'] === 11) return from11(book);
-  if (book['version'] === 12) return from12(book);
-  if (book['version'] === 13) return from13(book);
-  if (book['version'] === 14) return from14(book);
-  if (book['version'] === 15) return from15(book);
-  if (book['version'] === 16) return from16(book);
-  return book['version'] === 17 ? from17(book) : book;
+  const from = typeof book['version'] === 'number' ? FROM[book['version']] : undefined;
+  return from ? from(book) : book;
 }

@@ -2,7 +2,8 @@ import type { DistanceGrid, SolidBody } from '../body/index.js';
 import type { Point } from '../geometry/index.js';
 import type { Assembly } from './assembly.js';
 import type { Draped } from './drape.js';
-import { fitFigures, type FitFigures } from './figures.js';
+import { fitFigures } from './figures.js';
+import type { FitFigures } from './fit-figures.js';
 import { finderIn } from './finder.js';
 import { gapOf, pressureOf, strainOf } from './maps.js';
 

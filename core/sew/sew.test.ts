@@ -3,6 +3,7 @@ import { BODIES, wornBy } from '../../bench/worn.js';
 import type { DistanceGrid } from '../body/index.js';
 import { enclosedArea, flatten, pathLength, type Point } from '../geometry/index.js';
 import { partOf, partOutline, type Part } from '../garment/index.js';
+import { completeBody } from '../measure/index.js';
 import {
   CLOTH_MATTER,
   Cloth,
@@ -222,6 +223,7 @@ describe('a garment on a body', () => {
   });
 
   it('is not hung on a body that cannot be: its rise is told and nothing else', () => {
+    const wearer = completeBody(first, 'unknown');
     const impossible = new Map([
       ...[
         ['waist', 780],
@@ -239,8 +241,17 @@ describe('a garment on a body', () => {
     ]);
     const steps = [...wear({ garment: drafts.good }, impossible, {}, calico, COARSE)];
     expect(steps).toHaveLength(1);
-    expect(steps[0]?.body.sound).toBe(false);
+    expect(steps[0]?.body?.sound).toBe(false);
     expect(steps[0]?.so).toBeUndefined();
+    const [made, ...rest] = [
+      ...wear({ garment: drafts.good }, wearer, {}, calico, [
+        { spacing: 40, courses: [{ steps: 100, mass: 1, weighs: false, rubs: false, calm: 400 }] },
+      ]),
+    ];
+    expect(made?.body?.sound).toBe(true);
+    // The body is told once, and what hangs only when it is new.
+    expect(rest.every((step) => step.body === undefined)).toBe(true);
+    expect(rest.filter((step) => step.so).length).toBe(1);
   });
 });
 

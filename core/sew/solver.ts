@@ -334,7 +334,7 @@ export class Cloth {
       const force = deep / (STEP * STEP * (weights[p] as number));
       press[p] = (press[p] as number) + (force - (press[p] as number)) / this.pressed;
       if (!rubs) continue;
-      const mx = (at[i]) - (before[i] as number);
+      const mx = at[i] - (before[i] as number);
       const my = (at[i + 1] as number) - (before[i + 1] as number);
       const mz = (at[i + 2] as number) - (before[i + 2] as number);
       const along = (mx * nx + my * ny + mz * nz) / (long * long);
@@ -344,7 +344,7 @@ export class Cloth {
       const slid = Math.sqrt(tx * tx + ty * ty + tz * tz);
       if (slid < 1e-12) continue;
       const back = Math.min(1, (matter.friction * deep) / slid);
-      at[i] = (at[i]) - back * tx;
+      at[i] = at[i] - back * tx;
       at[i + 1] = (at[i + 1] as number) - back * ty;
       at[i + 2] = (at[i + 2] as number) - back * tz;
     }

@@ -24,12 +24,14 @@ export function tellBody(body: SolidBody): BodyTold {
   return { residuals, assumed, assumedIds, estimated, risesKnown, heights, surface: surfaceOf(body), sound };
 }
 
-/** How far a garment is with being hung on a body. */
+/** How far a garment is with being hung on a body; what is new of it, and nothing that was told before. */
 export interface Wearing {
+  /** From nought to one. */
   readonly share: number;
-  readonly body: BodyTold;
+  /** The body, when it is made. */
+  readonly body?: BodyTold;
   /** What hangs so far: coarse first. */
-  readonly so: Hung | undefined;
+  readonly so?: Hung;
 }
 
 /** A garment hung on the body of measurements, stage by stage. Nothing hangs where the body is not sound. */
@@ -39,16 +41,13 @@ export function* wear(
   assumed: Partial<Assumed>,
   matter: ClothMatter,
   stages?: readonly Stage[],
-): Generator<Wearing, Wearing> {
+): Generator<Wearing, void> {
   const body = bodyFrom(of, assumed);
   const told = tellBody(body);
-  yield { share: 0, body: told, so: undefined };
-  if (!told.sound) return { share: 1, body: told, so: undefined };
+  yield { share: told.sound ? 0 : 1, body: told };
+  if (!told.sound) return;
   const grid = feltGrid(body);
-  let so: Hung | undefined;
-  for (const step of drape(sewn, body, matter, grid, ...(stages ? [stages] : []))) {
-    if (step.so) so = hungOf(step.so, body, grid);
-    yield { share: step.share, body: told, so: step.so ? so : undefined };
+  for (const { share, so } of drape(sewn, body, matter, grid, ...(stages ? [stages] : []))) {
+    yield so ? { share, so: hungOf(so, body, grid) } : { share };
   }
-  return { share: 1, body: told, so };
 }

@@ -1,5 +1,5 @@
 import type { AssumedId } from '../body/index.js';
-import type { FitDifference, FitFigureId, FitUnit } from './figures.js';
+import type { FitDifference, FitFigureId, FitUnit } from './fit-figures.js';
 import type { FitMapId } from './hung.js';
 
 /** How a length in mm is shown to the reader. */
@@ -57,7 +57,7 @@ export function fitFigureSaid(value: number, unit: FitUnit, show: Show): string 
     case 'kPa':
       return `${sign}${size.toFixed(2)} kPa`;
     case 'percent':
-      return `${sign}${size.toFixed(size < 10 ? 1 : 0)} %`;
+      return `${sign}${size.toFixed(size < 1 ? 2 : size < 10 ? 1 : 0)} %`;
   }
 }
 

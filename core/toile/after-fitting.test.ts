@@ -191,6 +191,7 @@ describe('a fitting as a page', () => {
     pins: [{ kind: 'pinchedCentreBack', by: 16, leg: 'both' as const }],
     sewn: [],
     photos: [],
+    predicted: [{ words: 'The hip is tighter.', seen: 'It was so.' }],
     done: [{ words: 'The waist is too wide behind', by: 16, leg: 'both' as const }],
     before: draft().block,
     now: draft(DOES.deeperDarts.make(16)).block,

@@ -55,6 +55,8 @@ export interface FittingFacts {
   readonly seen: readonly { readonly what: string; readonly leg: OnLeg }[];
   readonly pins: readonly Pin[];
   readonly sewn: readonly SewnSeam[];
+  /** What the virtual toile told before, in sentences, each with what was seen of it. */
+  readonly predicted: readonly { readonly words: string; readonly seen: string }[];
   readonly done: readonly { readonly words: string; readonly by: number; readonly leg: OnLeg }[];
   /** Photos, where they are asked for. */
   readonly photos: readonly Omit<Extract<WrittenBlock, { as: 'picture' }>, 'as'>[];
@@ -113,6 +115,14 @@ export function fittingPage(facts: FittingFacts, unit: Unit, knowledge: Knowledg
           })),
         },
         facts.seen.length > 0,
+      ),
+      ...under(
+        'Told before by the virtual toile',
+        {
+          as: 'list',
+          rows: facts.predicted.map(({ words, seen }) => ({ words: seen === '' ? words : `${words} ${seen}` })),
+        },
+        facts.predicted.length > 0,
       ),
       ...under(
         'Pinned',

@@ -9,7 +9,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 19;
+export const WORKBOOK_VERSION = 20;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -222,6 +222,23 @@ const fittingSchema = z
       .max(40)
       .optional()
       .meta({ description: 'Photos, by their ids among the photos of the workbook.' }),
+    predicted: z
+      .array(
+        z.strictObject({
+          id,
+          figure: id,
+          before: z.number().min(-10_000).max(10_000),
+          after: z.number().min(-10_000).max(10_000),
+          against: words,
+          seen: z.enum(['so', 'otherwise']).optional(),
+        }),
+      )
+      .max(60)
+      .optional()
+      .meta({
+        description:
+          'What the virtual toile told before the fitting (mm, N, kPa or per cent, by figure), and whether it was seen.',
+      }),
     closed: z
       .enum(['fits', 'toileAgain', 'bastedAgain', 'enough'])
       .optional()
