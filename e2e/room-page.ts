@@ -218,7 +218,16 @@ export class RoomPage {
 
   /** The path data of an edge, such as `back.rise`, in board millimetres. */
   async edge(name: string): Promise<string> {
-    return (await (await this.find(`[data-edge="${name}"]`)).getAttribute('d')) ?? '';
+    // Read at once: the board may be drawn again between finding a line and reading it.
+    return this.driver.wait(
+      () =>
+        this.driver.executeScript<string | null>(
+          'return document.querySelector(arguments[0])?.getAttribute("d") ?? null',
+          `[data-edge="${name}"]`,
+        ),
+      WAIT,
+      `no edge ${name}`,
+    ) as Promise<string>;
   }
 
   /**

@@ -56,7 +56,7 @@ export async function faultsOf(driver: Browser['driver'], rules?: readonly strin
     `const [rules, done] = arguments;
      const still = document.getAnimations().filter((a) => a.effect.getComputedTiming().endTime < 1e4);
      Promise.all(still.map((a) => a.finished.catch(() => {})))
-       .then(() => axe.run(rules ? { runOnly: rules } : {}))
+       .then(() => axe.run({ resultTypes: ['violations'], iframes: false, ...(rules && { runOnly: rules }) }))
        .then((r) => done(r.violations));`,
     rules ?? null,
   );
