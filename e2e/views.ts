@@ -37,6 +37,7 @@ export const VIEWS = [
   '/demo/draft/cellist-dress/cut/chalk',
   '/demo/draft/cellist-dress/cut/lay',
   '/demo/draft/rigger-work/toile',
+  '/demo/draft/puppeteer-black/toile/virtual',
   '/demo/draft/cellist-dress/cut/ready',
   '/demo/draft/cellist-dress/cut/make',
   '/demo/draft/cellist-dress/cut/spec',

@@ -1,3 +1,5 @@
+import Button from '@mui/material/Button';
+import { Link } from 'react-router';
 import { useWork } from '../store/work-context.js';
 import { BenchSections } from '../shared/BenchSections.js';
 import { CauseLines } from './CauseLines.js';
@@ -20,6 +22,21 @@ export function ToileBench() {
           content: () => <FittingLines />,
         },
         { id: 'causes', label: 'Causes', content: () => <CauseLines /> },
+        {
+          id: 'body',
+          label: 'On the body',
+          content: () => (
+            <>
+              <p className="quiet">
+                The pieces sewn in cloth and hung on a body made from the measurements: where this draft pulls otherwise
+                than a version of it, before a toile is cut.
+              </p>
+              <Button component={Link} to="virtual" variant="outlined">
+                Virtual toile
+              </Button>
+            </>
+          ),
+        },
         {
           id: 'versions',
           label: 'Versions',

@@ -18,8 +18,10 @@ import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useTape } from '../store/work-context.js';
 import { BodyLines } from './BodyLines.js';
 import { ChangedLines } from './ChangedLines.js';
+import { HereSaid } from './HereSaid.js';
 import { hang, stopHanging, useHanging, type Look } from './hang-store.js';
 import { MapLegend } from './MapLegend.js';
+import { PiecesMap } from './PiecesMap.js';
 import { PredictLines } from './PredictLines.js';
 import { useWorn } from './use-worn.js';
 import { WornCanvas } from './WornCanvas.js';
@@ -52,6 +54,7 @@ export function VirtualToileView() {
       ...(worn ? [{ label: 'now', hung: worn, body: body.surface, colours: wornColours(worn, other, map) }] : []),
     ];
   }, [body, worn, other, map]);
+  const coloured = sides.at(-1)?.colours;
   const orders = [now, ...(before ? [before] : [])];
   const hangings = [hangingNow, ...(before ? [hangingBefore] : [])];
   const running = hangings.some((h) => h && !h.done && h.failed === undefined);
@@ -65,16 +68,20 @@ export function VirtualToileView() {
       <main className="board worn" aria-label="Virtual toile" data-worn={done ? 'done' : running ? 'running' : 'none'}>
         {sides.length > 0 ? (
           <>
-            <WornCanvas
-              sides={sides}
-              label={both ? `On the body: ${against?.label ?? ''} at the left, now at the right` : 'On the body'}
-            />
-            <div className="worn-names" aria-hidden>
+            <div className="worn-names" data-beside={both} aria-hidden>
               {sides.map(({ label }) => (
                 <span key={label}>{label === 'now' ? 'Now' : (against?.label ?? 'Before')}</span>
               ))}
             </div>
+            <div className="worn-row">
+              <WornCanvas
+                sides={sides}
+                label={both ? `On the body: ${against?.label ?? ''} at the left, now at the right` : 'On the body'}
+              />
+              {both && coloured && <PiecesMap hung={worn} colours={coloured} />}
+            </div>
             {both && <MapLegend map={map} show={show} />}
+            {both && <HereSaid hung={worn} against={other} map={map} show={show} />}
           </>
         ) : (
           <div className="board-empty">

@@ -33,6 +33,7 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [stage, setStage] = useState<WornStage | 'flat'>();
   const look = useHanging((s) => s.look);
+  const pointed = useHanging((s) => s.pointed);
   const set = useHanging((s) => s.set);
   useEffect(() => {
     let [gone, made]: [boolean, WornStage | undefined] = [false, undefined];
@@ -57,8 +58,9 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
     const draw = (): void => {
       const { width, height } = box.getBoundingClientRect();
       const fine = Math.min(2, window.devicePixelRatio);
-      if (stage === 'flat') paintWorn(at, sides, look, [width, height], fine);
-      else stage.draw(sides, look, [width, height], fine);
+      const seen = { sides, look, pointed };
+      if (stage === 'flat') paintWorn(at, seen, [width, height], fine);
+      else stage.draw(seen, [width, height], fine);
     };
     draw();
     const watch = new ResizeObserver(draw);
@@ -66,7 +68,7 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
     return () => {
       watch.disconnect();
     };
-  }, [stage, sides, look]);
+  }, [stage, sides, look, pointed]);
 
   const { on } = useDrag<Look>({
     move: (from, { from: at, to }) => {
@@ -80,6 +82,7 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
     },
   });
 
+  const handlers = on(() => look);
   const turn = (change: Partial<Look>): void => {
     set({ look: held({ ...look, ...change }) });
   };
@@ -125,7 +128,17 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
         onWheel={(event) => {
           turn({ near: look.near * (event.deltaY < 0 ? STEP.near : 1 / STEP.near) });
         }}
-        {...on(() => look)}
+        {...handlers}
+        onPointerMove={(event) => {
+          handlers.onPointerMove(event);
+          if (event.buttons !== 0 || stage === undefined || stage === 'flat') return;
+          const box = event.currentTarget.getBoundingClientRect();
+          const [across, down] = [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height];
+          set({ pointed: stage.at(across, down) });
+        }}
+        onPointerLeave={() => {
+          set({ pointed: undefined });
+        }}
       />
     </div>
   );

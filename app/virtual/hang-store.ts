@@ -29,6 +29,12 @@ export interface Look {
 /** From the front, a little to the side, as one stands before a toile. */
 export const FRONT: Look = { turn: 0, tip: 0.04, near: 1 };
 
+/** A place of a part, by the number it has in what hangs now. */
+export interface Pointed {
+  readonly part: string;
+  readonly place: number;
+}
+
 interface HangState {
   readonly cloth: string;
   readonly map: FitMapId;
@@ -36,8 +42,12 @@ interface HangState {
   readonly against: string;
   readonly assumed: Partial<Assumed>;
   readonly look: Look;
+  /** What one points at, on the body or on the pieces. */
+  readonly pointed: Pointed | undefined;
   readonly hangings: Readonly<Record<string, Hanging>>;
-  readonly set: (change: Partial<Pick<HangState, 'cloth' | 'map' | 'against' | 'assumed' | 'look'>>) => void;
+  readonly set: (
+    change: Partial<Pick<HangState, 'cloth' | 'map' | 'against' | 'assumed' | 'look' | 'pointed'>>,
+  ) => void;
 }
 
 /** What hangs, and how it is looked at; kept while the program runs. */
@@ -47,6 +57,7 @@ export const useHanging = create<HangState>()((set) => ({
   against: 'drafted',
   assumed: {},
   look: FRONT,
+  pointed: undefined,
   hangings: {},
   set: (change) => {
     set(change);

@@ -9,6 +9,7 @@ export const WORN_COLOURS = {
   less: [0.11, 0.31, 0.57],
   more: [0.62, 0.13, 0.08],
   body: [0.62, 0.57, 0.53],
+  mark: [0.42, 0.17, 0.57],
 } as const satisfies Readonly<Record<string, Rgb>>;
 
 /** A difference so many times the noise has the full colour. */

@@ -1,6 +1,6 @@
 import type { Look } from './hang-store.js';
 import { WORN_COLOURS, type Rgb } from './worn-colours.js';
-import { extentOf, type WornSide } from './worn-side.js';
+import { extentOf, placeOf, type Seen, type WornSide } from './worn-side.js';
 
 /** How much more than the body is seen. */
 const ROOM = 1.12;
@@ -62,8 +62,7 @@ function facesOf({ hung, body, colours }: WornSide, look: Look, middle: number):
 /** Paints garments flat, as they are seen from a look: for paper, and for machines that draw nothing in space. */
 export function paintWorn(
   canvas: HTMLCanvasElement,
-  sides: readonly WornSide[],
-  look: Look,
+  { sides, look, pointed }: Seen,
   [width, height]: readonly [number, number],
   fine: number,
 ): void {
@@ -92,6 +91,15 @@ export function paintWorn(
       ink.lineTo(cx * scale, -cy * scale);
       ink.closePath();
       ink.fill();
+      ink.stroke();
+    }
+    const pin = i === sides.length - 1 ? placeOf(side, pointed) : undefined;
+    if (pin) {
+      const [x, y] = seenFrom(look, middle)(...pin);
+      ink.strokeStyle = `rgb(${WORN_COLOURS.mark.map((v) => Math.round(255 * v)).join(' ')})`;
+      ink.lineWidth = 3 * fine;
+      ink.beginPath();
+      ink.arc(x * scale, -y * scale, 6 * fine, 0, 2 * Math.PI);
       ink.stroke();
     }
     ink.restore();

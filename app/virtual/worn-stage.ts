@@ -7,18 +7,24 @@ import {
   Group,
   HemisphereLight,
   Mesh,
+  MeshBasicMaterial,
   MeshLambertMaterial,
   PerspectiveCamera,
+  Raycaster,
   Scene,
+  SphereGeometry,
+  Vector2,
   WebGLRenderer,
 } from 'three';
-import type { Look } from './hang-store.js';
+import type { Pointed } from './hang-store.js';
 import { WORN_COLOURS } from './worn-colours.js';
-import { extentOf, type WornSide } from './worn-side.js';
+import { extentOf, placeOf, type Seen, type WornSide } from './worn-side.js';
 
 /** Draws garments in space; `leave` gives back what it holds of the machine. */
 export interface WornStage {
-  readonly draw: (sides: readonly WornSide[], look: Look, size: readonly [number, number], fine: number) => void;
+  readonly draw: (scene: Seen, size: readonly [number, number], fine: number) => void;
+  /** The place of the last garment that is seen at a place of the canvas, from nought to one across and down. */
+  readonly at: (across: number, down: number) => Pointed | undefined;
   readonly leave: () => void;
 }
 
@@ -42,12 +48,20 @@ function meshOf(places: Float32Array, triangles: Uint32Array, colours: Float32Ar
 function groupOf({ hung, body, colours }: WornSide): Group {
   const half = (): Mesh[] => [
     meshOf(body.places, body.triangles, undefined),
-    ...hung.parts.map((part, m) => meshOf(part.places, part.triangles, colours[m])),
+    ...hung.parts.map((part, m) => {
+      const mesh = meshOf(part.places, part.triangles, colours[m]);
+      mesh.name = part.part;
+      return mesh;
+    }),
   ];
   const [near, far] = [new Group().add(...half()), new Group().add(...half())];
   far.scale.x = -1;
   return new Group().add(near, far);
 }
+
+/** A small ball that marks a place. */
+const markOf = (): Mesh =>
+  new Mesh(new SphereGeometry(9, 16, 12), new MeshBasicMaterial({ color: new Color(...WORN_COLOURS.mark) }));
 
 function giveBack(group: Group): void {
   group.traverse((thing) => {
@@ -68,10 +82,11 @@ export function wornStage(canvas: HTMLCanvasElement): WornStage | undefined {
   const camera = new PerspectiveCamera(SEES, 1, 10, 20_000);
   const groups = new Map<WornSide, Group>();
   const scene = new Scene();
+  const [mark, twin] = [markOf(), markOf()];
   const sun = new DirectionalLight(0xffffff, 1.9);
   scene.add(new HemisphereLight(0xffffff, 0x8a8378, 1.5), sun);
   return {
-    draw: (sides, look, [width, height], fine) => {
+    draw: ({ sides, look, pointed }, [width, height], fine) => {
       for (const [side, group] of groups) {
         if (sides.includes(side)) continue;
         giveBack(group);
@@ -97,11 +112,30 @@ export function wornStage(canvas: HTMLCanvasElement): WornStage | undefined {
         const group = groups.get(side) ?? groupOf(side);
         groups.set(side, group);
         scene.add(group);
+        const pin = i === sides.length - 1 ? placeOf(side, pointed) : undefined;
+        if (pin) {
+          mark.position.set(...pin);
+          twin.position.set(-pin[0], pin[1], pin[2]);
+          scene.add(mark, twin);
+        }
         renderer.setViewport(i * wide, 0, wide, height);
         renderer.setScissor(i * wide, 0, wide, height);
         renderer.render(scene, camera);
-        scene.remove(group);
+        scene.remove(group, mark, twin);
       }
+    },
+    at: (across, down) => {
+      const last = [...groups.entries()].at(-1);
+      if (!last) return undefined;
+      const [side, group] = last;
+      const share = groups.size;
+      const [x, y] = [across * share - (share - 1), down];
+      if (x < 0 || x > 1) return undefined;
+      const ray = new Raycaster();
+      ray.setFromCamera(new Vector2(2 * x - 1, 1 - 2 * y), camera);
+      const [hit] = ray.intersectObject(group, true);
+      const part = side.hung.parts.find((p) => p.part === hit?.object.name);
+      return part && hit?.face ? { part: part.part, place: hit.face.a } : undefined;
     },
     leave: () => {
       for (const group of groups.values()) giveBack(group);

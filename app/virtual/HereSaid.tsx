@@ -1,0 +1,36 @@
+import {
+  FIT_MAP_LABELS,
+  FIT_MAPS,
+  fitFigureSaid,
+  mapDifference,
+  type FitMapId,
+  type Hung,
+} from '../../core/sew/index.js';
+import { useMemo } from 'react';
+import { useHanging } from './hang-store.js';
+
+interface HereSaidProps {
+  readonly hung: Hung;
+  readonly against: Hung;
+  readonly map: FitMapId;
+  readonly show: (mm: number) => string;
+}
+
+/** What the map tells of the place that is pointed at, in words. */
+export function HereSaid({ hung, against, map, show }: HereSaidProps) {
+  const pointed = useHanging((s) => s.pointed);
+  const differences = useMemo(() => mapDifference(hung, against, map), [hung, against, map]);
+  const m = hung.parts.findIndex((p) => p.part === pointed?.part);
+  const part = hung.parts[m];
+  const by = pointed && part ? (differences[m]?.[pointed.place] ?? 0) : undefined;
+  const { unit } = FIT_MAPS[map];
+  return (
+    <output className="quiet" data-here={by === undefined ? '' : by.toFixed(2)}>
+      {by === undefined || !part
+        ? 'Point at a place of the pieces or of the body.'
+        : by === 0
+          ? `${part.name}, here: no difference that can be told.`
+          : `${part.name}, here: ${FIT_MAP_LABELS[map].toLowerCase()} ${by > 0 ? 'more' : 'less'} by ${fitFigureSaid(Math.abs(by), unit, show)}.`}
+    </output>
+  );
+}
