@@ -51,6 +51,11 @@ await picture('many', '/demo/draft/lamp-plain/cut/many', '.bench button', async 
   await room.find('.nest-drawing');
   await room.section('Nest');
 });
+await picture('virtual-toile', '/demo/draft/puppeteer-black/toile/virtual', '.bench button', async () => {
+  await room.press('Sew and hang');
+  await driver.wait(() => room.has('[data-worn="done"]'), 120_000);
+  await room.press('Back');
+});
 await picture('choose', '/demo/draft/rigger-work/choose', '.choice');
 await picture(
   'practise',

@@ -19,7 +19,7 @@ import { useComputed, useTape } from '../store/work-context.js';
 import { BodyLines } from './BodyLines.js';
 import { ChangedLines } from './ChangedLines.js';
 import { HereSaid } from './HereSaid.js';
-import { hang, stopHanging, useHanging, type Look } from './hang-store.js';
+import { hang, stopHanging, useHanging, wearerOf, type Look } from './hang-store.js';
 import { MapLegend } from './MapLegend.js';
 import { PiecesMap } from './PiecesMap.js';
 import { PredictLines } from './PredictLines.js';
@@ -39,27 +39,29 @@ const TURNS: readonly (readonly [string, number])[] = [
 export function VirtualToileView() {
   const drawn = useComputed((c) => c.draft !== undefined);
   const tape = useTape();
-  const { cloth, map, look, set } = useHanging();
-  const { choices, against, now, before, hangingNow, hangingBefore } = useWorn();
+  const { cloth, map, leg, look, last, set } = useHanging();
+  const { choices, legsDiffer, against, now, before, hangingNow, hangingBefore } = useWorn();
   const show = (mm: number): string => withFractions(formatLength(mm, tape));
+  const orders = [now, ...(before ? [before] : [])];
+  const hangings = [hangingNow, ...(before ? [hangingBefore] : [])];
+  const running = hangings.some((h) => h && !h.done && h.failed === undefined);
+  const done = hangings.every((h) => h?.done);
+  const failed = hangings.find((h) => h?.failed !== undefined)?.failed;
   const body = hangingNow?.body ?? hangingBefore?.body;
   const [worn, other] = [hangingNow?.so, hangingBefore?.so];
-  const both = worn !== undefined && other !== undefined;
+  // Only what hangs to its end is held against the other: what is coarse still differs by itself.
+  const held = done ? other : undefined;
+  const known = body ?? (last?.wearer === wearerOf(now) ? last.body : undefined);
   const sides = useMemo((): WornSide[] => {
     if (!body) return [];
     return [
       ...(other
         ? [{ label: 'before', hung: other, body: body.surface, colours: wornColours(other, undefined, map) }]
         : []),
-      ...(worn ? [{ label: 'now', hung: worn, body: body.surface, colours: wornColours(worn, other, map) }] : []),
+      ...(worn ? [{ label: 'now', hung: worn, body: body.surface, colours: wornColours(worn, held, map) }] : []),
     ];
-  }, [body, worn, other, map]);
+  }, [body, worn, other, held, map]);
   const coloured = sides.at(-1)?.colours;
-  const orders = [now, ...(before ? [before] : [])];
-  const hangings = [hangingNow, ...(before ? [hangingBefore] : [])];
-  const running = hangings.some((h) => h && !h.done && h.failed === undefined);
-  const done = hangings.every((h) => h?.done);
-  const failed = hangings.find((h) => h?.failed !== undefined)?.failed;
   const share = hangings.reduce((sum, h) => sum + (h?.share ?? 0), 0) / hangings.length;
   const out = body && !body.sound ? body.residuals.filter((r) => Math.abs(r.tape - r.measured) > MOST_RESIDUAL) : [];
   if (!drawn) return <p className="quiet">Enter the four measurements first.</p>;
@@ -68,7 +70,7 @@ export function VirtualToileView() {
       <main className="board worn" aria-label="Virtual toile" data-worn={done ? 'done' : running ? 'running' : 'none'}>
         {sides.length > 0 ? (
           <>
-            <div className="worn-names" data-beside={both} aria-hidden>
+            <div className="worn-names" data-beside={held !== undefined} aria-hidden>
               {sides.map(({ label }) => (
                 <span key={label}>{label === 'now' ? 'Now' : (against?.label ?? 'Before')}</span>
               ))}
@@ -76,12 +78,14 @@ export function VirtualToileView() {
             <div className="worn-row">
               <WornCanvas
                 sides={sides}
-                label={both ? `On the body: ${against?.label ?? ''} at the left, now at the right` : 'On the body'}
+                label={
+                  worn && other ? `On the body: ${against?.label ?? ''} at the left, now at the right` : 'On the body'
+                }
               />
-              {both && coloured && <PiecesMap hung={worn} colours={coloured} />}
+              {worn && held && coloured && <PiecesMap hung={worn} colours={coloured} />}
             </div>
-            {both && <MapLegend map={map} show={show} />}
-            {both && <HereSaid hung={worn} against={other} map={map} show={show} />}
+            {worn && held && <MapLegend map={map} show={show} />}
+            {worn && held && <HereSaid hung={worn} against={held} map={map} show={show} />}
           </>
         ) : (
           <div className="board-empty">
@@ -116,6 +120,20 @@ export function VirtualToileView() {
             There is nothing to hold this draft against yet. Keep a version or alter something: only a difference can be
             told.
           </p>
+        )}
+        {legsDiffer && (
+          <PickLine
+            label="Leg"
+            value={leg}
+            choices={[
+              ['left', 'left'],
+              ['right', 'right'],
+            ]}
+            about="The legs differ: one of them is hung, on both sides."
+            onChoose={(next) => {
+              set({ leg: next });
+            }}
+          />
         )}
         <PickLine
           label="Cloth"
@@ -155,7 +173,7 @@ export function VirtualToileView() {
                 </Button>
               ))}
             </ButtonGroup>
-            {both && (
+            {held && (
               <PickLine<FitMapId>
                 label="Shown"
                 value={map}
@@ -167,20 +185,20 @@ export function VirtualToileView() {
             )}
           </>
         )}
-        {both && done && body && (
+        {worn && held && body && (
           <section aria-label="What changed">
             <h3>What changed</h3>
-            <ChangedLines before={other.figures} after={worn.figures} risesKnown={body.risesKnown} show={show} />
+            <ChangedLines before={held.figures} after={worn.figures} risesKnown={body.risesKnown} show={show} />
             <PredictLines
-              differences={differ(other.figures, worn.figures, body.risesKnown)}
+              differences={differ(held.figures, worn.figures, body.risesKnown)}
               against={against?.label ?? ''}
             />
           </section>
         )}
-        {body && (
+        {known && (
           <section aria-label="The body">
             <h3>The body</h3>
-            <BodyLines body={body} tape={tape} />
+            <BodyLines body={known} tape={tape} />
           </section>
         )}
       </aside>

@@ -1,6 +1,7 @@
 import { proxy } from 'comlink';
 import { create } from 'zustand';
 import type { Assumed } from '../../core/body/index.js';
+import type { Leg } from '../../core/draft/index.js';
 import type { BodyTold, FitMapId, Hung, Wearing } from '../../core/sew/index.js';
 import { runJob, type Job } from '../shared/job.js';
 import type { Hanger, HangOrder } from '../workers/toile.worker.js';
@@ -41,12 +42,16 @@ interface HangState {
   /** What the draft in hand is held against. */
   readonly against: string;
   readonly assumed: Partial<Assumed>;
+  /** The leg that is hung, where an alteration makes the two differ. */
+  readonly leg: Leg;
   readonly look: Look;
   /** What one points at, on the body or on the pieces. */
   readonly pointed: Pointed | undefined;
   readonly hangings: Readonly<Record<string, Hanging>>;
+  /** The body that was made last, and of whose figures: it stays in sight while what is assumed of it is changed. */
+  readonly last: { readonly wearer: string; readonly body: BodyTold } | undefined;
   readonly set: (
-    change: Partial<Pick<HangState, 'cloth' | 'map' | 'against' | 'assumed' | 'look' | 'pointed'>>,
+    change: Partial<Pick<HangState, 'cloth' | 'map' | 'against' | 'assumed' | 'leg' | 'look' | 'pointed'>>,
   ) => void;
 }
 
@@ -56,9 +61,11 @@ export const useHanging = create<HangState>()((set) => ({
   map: 'drag',
   against: 'drafted',
   assumed: {},
+  leg: 'left',
   look: FRONT,
   pointed: undefined,
   hangings: {},
+  last: undefined,
   set: (change) => {
     set(change);
   },
@@ -68,6 +75,9 @@ export const useHanging = create<HangState>()((set) => ({
 const REMEMBERED = 6;
 
 const jobs = new Map<string, Job<unknown>>();
+
+/** Whose body an order is for. */
+export const wearerOf = ({ wearer }: HangOrder): string => JSON.stringify(wearer);
 
 /** What an order is remembered by. */
 export const keyOf = (order: HangOrder): string => JSON.stringify(order);
@@ -95,8 +105,10 @@ export function hang(order: HangOrder): void {
   const known = useHanging.getState().hangings[key];
   if (jobs.has(key) || known?.done) return;
   put(key, { share: 0, failed: undefined });
+  const wearer = wearerOf(order);
   const tell = (wearing: Wearing): void => {
     put(key, wearing);
+    if (wearing.body) useHanging.setState({ last: { wearer, body: wearing.body } });
   };
   const job = runJob<Hanger, boolean>(sewer, 'The virtual toile could not be sewn', (at) =>
     at.hang(order, proxy(tell)),

@@ -14,6 +14,8 @@ export interface Against {
 /** The draft in hand and what it is held against, as orders, with how far each is. */
 export interface Worn {
   readonly choices: readonly Against[];
+  /** Whether the two legs differ: then one of them is hung on both sides. */
+  readonly legsDiffer: boolean;
   /** What is held against, where there is such a thing. */
   readonly against: Against | undefined;
   readonly now: HangOrder;
@@ -25,8 +27,8 @@ export interface Worn {
 /** The garments that are held against one another on the body of the person in hand. */
 export function useWorn(): Worn {
   const work = useWork((s) => s.work);
-  const { cloth, assumed, against: wanted, hangings } = useHanging();
-  const input = useMemo(() => inputNow(work), [work]);
+  const { cloth, assumed, leg, against: wanted, hangings } = useHanging();
+  const input = useMemo(() => inputNow(work, leg), [work, leg]);
   const { choices, orders } = useMemo(() => {
     const { sheet, measured, figure, adopted } = input;
     const wearer = { sheet, measured, figure, adopted };
@@ -36,7 +38,7 @@ export function useWorn(): Worn {
       { id: 'drafted', label: 'As it was drafted, nothing altered', order: order({ ...input, alterations: [] }) },
       ...[...(work.draft.versions ?? [])]
         .reverse()
-        .map((v) => ({ id: v.id, label: versionLabel(v), order: order(inputNow(workOfVersion(work, v))) })),
+        .map((v) => ({ id: v.id, label: versionLabel(v), order: order(inputNow(workOfVersion(work, v), leg)) })),
     ];
     // Against what is drawn from the same there is nothing to be told.
     const unlike = others.filter((o) => keyOf(o.order) !== keyOf(now));
@@ -44,12 +46,15 @@ export function useWorn(): Worn {
       choices: unlike.map(({ id, label }): Against => ({ id, label })),
       orders: { now, by: new Map(unlike.map((o) => [o.id, o.order])) },
     };
-  }, [input, work, assumed, cloth]);
+  }, [input, work, assumed, cloth, leg]);
   const against = choices.find((c) => c.id === wanted) ?? choices[0];
   const { now } = orders;
   const before = against && orders.by.get(against.id);
+  const oneLeg = (alterations: typeof input.alterations): boolean =>
+    alterations.some((a) => a.on && a.leg !== undefined);
   return {
     choices,
+    legsDiffer: oneLeg(now.input.alterations) || oneLeg(before?.input.alterations ?? []),
     against,
     now,
     before,

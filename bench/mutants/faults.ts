@@ -7,6 +7,7 @@ import { MAKING_FAULTS } from './making-faults.js';
 import { KEEPING_FAULTS } from './keeping-faults.js';
 import { ROOM_FAULTS } from './room-faults.js';
 import { STYLE_FAULTS } from './style-faults.js';
+import { TOILE_FAULTS } from './toile-faults.js';
 import { MEASURING_FAULTS } from './measuring-faults.js';
 
 export type { Fault } from './fault.js';
@@ -25,6 +26,7 @@ export const FAULTS: readonly Fault[] = [
   ...KEEPING_FAULTS,
   ...ROOM_FAULTS,
   ...STYLE_FAULTS,
+  ...TOILE_FAULTS,
   // What is kept.
   fault(
     'merge by name keeps mine',

@@ -1,0 +1,75 @@
+import { fault, type Fault } from './fault.js';
+
+/** Faults planted in the body of measurements and in the virtual toile. */
+export const TOILE_FAULTS: readonly Fault[] = [
+  fault('the thigh is not brought to its tape', 'core/body/body.ts', 'girths[level] / read[level]', '1', 'core/body'),
+  fault(
+    'a tape lies in what is hollow',
+    'core/body/tape.ts',
+    'return around(hullOf(places));',
+    'return around(places);',
+    'core/body',
+  ),
+  fault(
+    'rises are known though the front of the waist is not',
+    'core/body/body.ts',
+    'tilts.front !== undefined && tilts.back !== undefined',
+    'tilts.back !== undefined',
+    'core/body',
+  ),
+  fault('the pin lies on the back rise', 'core/body/body.ts', 'frontRise.mm / (', 'backRise.mm / (', 'core/body'),
+  fault('more hollow is longer', 'core/body/body.ts', "(id !== 'hollow')", 'true', 'core/body'),
+  fault(
+    'darts are not cut out',
+    'core/sew/outline.ts',
+    "role === 'waist' ? dartsOf(part, path) : []",
+    '[]',
+    'core/sew',
+  ),
+  fault(
+    'the weft is as stiff as the warp',
+    'core/sew/solver.ts',
+    'still / (matter.weft * a)',
+    'still / (matter.warp * a)',
+    'core/sew',
+  ),
+  fault(
+    'cloth weighs as much as its inertia',
+    'core/sew/solver.ts',
+    'GRAVITY * this.matter.weight',
+    'GRAVITY * INERT',
+    'core/sew',
+  ),
+  fault('the body is not felt', 'core/sew/solver.ts', 'if (deep <= 0) {', 'if (deep <= 1) {', 'core/sew'),
+  fault(
+    'rise is spoken of on a guessed body',
+    'core/sew/fit-figures.ts',
+    'info.ofRise && !risesKnown',
+    'false',
+    'core/sew',
+  ),
+  fault('least telling first', 'core/sew/fit-figures.ts', 'b.times - a.times', 'a.times - b.times', 'core/sew'),
+  fault('a body that cannot be is hung on', 'core/sew/wear.ts', 'if (!told.sound) return;', '', 'core/sew'),
+  fault(
+    'a map has the figure and not the difference',
+    'core/sew/hung.ts',
+    'const by = value - was;',
+    'const by = value;',
+    'app/virtual',
+  ),
+  fault(
+    'what was not looked at counts as wrong',
+    'core/sew/prediction.ts',
+    'seen !== undefined && isFigure',
+    'isFigure',
+    'core/sew/prediction',
+  ),
+  fault(
+    'more is blue',
+    'app/virtual/worn-colours.ts',
+    'by > 0 ? WORN_COLOURS.more',
+    'by < 0 ? WORN_COLOURS.more',
+    'app/virtual',
+  ),
+  fault('a book of the eighteenth version is refused', 'core/older/index.ts', '  18: from18,\n', '', 'core/older'),
+];
