@@ -61,9 +61,9 @@ describe('the virtual toile', () => {
     await pick.findElement(By.css('option[value="so"]')).click();
     await room.until('not counted', async () => (await room.text('[data-predicted]')).includes('Right: Rise 1 of 1.'));
     await room.saved();
-    // What hangs is remembered while the program runs.
-    await room.section('On the body');
-    await (await room.at('//a[normalize-space()="Virtual toile"]')).click();
+    // What hangs is remembered while the program runs; a version sends there too.
+    await room.section('Versions');
+    await room.press('Hold against version 1, toile on the body');
     await room.until('forgotten', async () => (await state()) === 'done');
     expect(await room.text('[data-score]')).toContain('Rise 1 of 1');
   });

@@ -169,6 +169,17 @@ function VersionRow({ version, current }: { readonly version: DraftVersion; read
           size="small"
           variant="outlined"
           disabled={current}
+          aria-label={`Hold against ${label.toLowerCase()} on the body`}
+          onClick={() => {
+            void go(`/${roomName ?? ''}/draft/${draftId}/toile/virtual?against=${id}`);
+          }}
+        >
+          On the body
+        </Button>
+        <Button
+          size="small"
+          variant="outlined"
+          disabled={current}
           aria-label={`Make ${label.toLowerCase()} current`}
           onClick={() => {
             change(makeCurrent(id));

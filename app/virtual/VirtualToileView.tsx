@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
+import { useSearchParams } from 'react-router';
 import {
   CLOTH_MATTER,
   differ,
@@ -41,6 +42,14 @@ export function VirtualToileView() {
   const tape = useTape();
   const { cloth, map, leg, look, last, set } = useHanging();
   const { choices, legsDiffer, against, now, before, hangingNow, hangingBefore } = useWorn();
+  // A version sends here to be held against the draft.
+  const [query, setQuery] = useSearchParams();
+  const sent = query.get('against');
+  useEffect(() => {
+    if (sent === null) return;
+    set({ against: sent });
+    setQuery({}, { replace: true });
+  }, [sent, set, setQuery]);
   const show = (mm: number): string => withFractions(formatLength(mm, tape));
   const orders = [now, ...(before ? [before] : [])];
   const hangings = [hangingNow, ...(before ? [hangingBefore] : [])];
