@@ -89,15 +89,6 @@ await picture('true', '/demo/draft/puppeteer-black/measure', '.body-figure', asy
   await (await room.find('[data-offer="backRise.wedge"] button')).click();
   await room.find('.alter-wedge');
 });
-await picture('true-it', '/demo/draft/cellist-dress/measure', '.body-figure', async () => {
-  await room.enter('Front rise', '29.5');
-  await room.enter('Back rise', '41');
-  await room.enter('Thigh', '66');
-  await room.goTo('true');
-  await room.press('True it');
-  await (await room.at('//aside//button[normalize-space()="True it"]')).click();
-  await driver.executeScript('arguments[0].scrollIntoView()', await room.find('.trued-list'));
-});
 await picture('toile', '/demo/draft/rigger-work/toile', '[data-fitting]', async () => {
   await room.section('Causes');
   await room.find('[data-cause]');

@@ -19,6 +19,7 @@ import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useTape } from '../store/work-context.js';
 import { BodyLines } from './BodyLines.js';
 import { ChangedLines } from './ChangedLines.js';
+import { FitTable } from './FitTable.js';
 import { HereSaid } from './HereSaid.js';
 import { hang, stopHanging, useHanging, wearerOf, type Look } from './hang-store.js';
 import { MapLegend } from './MapLegend.js';
@@ -198,6 +199,7 @@ export function VirtualToileView() {
           <section aria-label="What changed">
             <h3>What changed</h3>
             <ChangedLines before={held.figures} after={worn.figures} risesKnown={body.risesKnown} show={show} />
+            <FitTable before={held.figures} after={worn.figures} risesKnown={body.risesKnown} show={show} />
             <PredictLines
               differences={differ(held.figures, worn.figures, body.risesKnown)}
               against={against?.label ?? ''}

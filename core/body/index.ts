@@ -1,5 +1,5 @@
-export { ASSUMED, ASSUMED_IDS, type Assumed, type AssumedId } from './assumed.js';
-export { bodyFrom, type Residual, type SolidBody } from './body.js';
+export { ASSUMED, type Assumed, type AssumedId } from './assumed.js';
+export { bodyFrom, type SolidBody } from './body.js';
 export { contourAt, placeOn, type Contour } from './contour.js';
 export type { Heights } from './figures.js';
 export { distanceInto, gridOf, type DistanceGrid } from './grid.js';
