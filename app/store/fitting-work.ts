@@ -4,8 +4,8 @@ import { changeDraft, type Change } from './work-changes.js';
 
 const newId = (): string => crypto.randomUUID();
 
-/** Begins a fitting of the open draft, of the version in hand. */
-export const beginFitting = (id: string, now: Date): Change =>
+/** Begins a fitting of the open draft, of the version in hand; with what the virtual toile told, where it is begun there. */
+export const beginFitting = (id: string, now: Date, predicted: NonNullable<Fitting['predicted']> = []): Change =>
   changeDraft((draft) => ({
     ...draft,
     fittings: [
@@ -20,6 +20,7 @@ export const beginFitting = (id: string, now: Date): Change =>
         seen: [],
         pins: [],
         taken: [],
+        ...(predicted.length > 0 && { predicted: [...predicted] }),
       },
     ],
   }));

@@ -7,6 +7,8 @@ import { DOES, firstFold, FOLD, foldWork } from '../../core/toile/index.js';
 import { changeCloth, keepLay, takeSaving } from './cloth-work.js';
 import {
   beginFitting,
+  keepPredicted,
+  markPredicted,
   changePin,
   closeFitting,
   forgetFitting,
@@ -183,5 +185,28 @@ describe('versions of the open draft', () => {
     expect(draftOf(open).method).toBe('sixteenths');
     open.undo();
     expect(draftOf(open).versions).toHaveLength(2);
+  });
+});
+
+describe('what the virtual toile told', () => {
+  const told = { id: 'p', figure: 'gapBehind', before: 4, after: 12, against: 'Version 1' };
+  const predicted = (open: OpenWork) => open.state.getState().work.draft.fittings?.at(-1)?.predicted;
+
+  it('begins a fitting in one act, is looked at, taken back, and kept beside what was told before', () => {
+    const open = opened('lamp-plain');
+    beginFitting('f', new Date('2026-11-12T09:00:00Z'), [told])(open);
+    expect(predicted(open)).toEqual([told]);
+    markPredicted('f', 'p', 'so')(open);
+    expect(predicted(open)).toEqual([{ ...told, seen: 'so' }]);
+    markPredicted('f', 'p', undefined)(open);
+    expect(predicted(open)).toEqual([told]);
+    keepPredicted('f', [{ ...told, id: 'q', figure: 'thighAcross' }])(open);
+    markPredicted('f', 'q', 'otherwise')(open);
+    expect(predicted(open)?.map((p) => [p.id, p.seen])).toEqual([
+      ['p', undefined],
+      ['q', 'otherwise'],
+    ]);
+    for (let i = 0; i < 5; i++) open.undo();
+    expect(open.state.getState().work.draft.fittings?.some((f) => f.id === 'f') ?? false).toBe(false);
   });
 });

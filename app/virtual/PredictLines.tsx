@@ -32,9 +32,8 @@ export function PredictLines({ differences, against }: PredictLinesProps) {
           variant="outlined"
           disabled={kept}
           onClick={() => {
-            const id = open?.id ?? newId();
-            if (!open) change(beginFitting(id, new Date()));
-            change(keepPredicted(id, predictionsFrom(differences, against, newId)));
+            const predicted = predictionsFrom(differences, against, newId);
+            change(open ? keepPredicted(open.id, predicted) : beginFitting(newId(), new Date(), predicted));
           }}
         >
           {kept ? 'Kept with the fitting' : open ? 'Keep with the fitting' : 'Begin a fitting with it'}

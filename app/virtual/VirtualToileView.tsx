@@ -149,7 +149,7 @@ export function VirtualToileView() {
           label="Cloth"
           value={cloth}
           choices={CLOTH_MATTER.map(({ id, label }) => [id, label])}
-          about="As such cloths are in general, not measured."
+          about="As such cloths are in general, not measured. The block is hung, without band, fly and pockets."
           onChoose={(id) => {
             set({ cloth: id });
           }}
