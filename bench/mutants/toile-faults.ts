@@ -6,8 +6,8 @@ export const TOILE_FAULTS: readonly Fault[] = [
   fault(
     'a tape lies in what is hollow',
     'core/body/tape.ts',
-    'return around(hullOf(places));',
-    'return around(places);',
+    'places.push([-t * dx, t * dz]);\n  }\n  return around(hullOf(places));',
+    'places.push([-t * dx, t * dz]);\n  }\n  return around(places);',
     'core/body',
   ),
   fault(

@@ -98,7 +98,12 @@ const NOBODY: DistanceGrid = {
 };
 
 /** A strip of cloth along the warp that hangs by its upper edge: 100 by 400 mm. */
-function hangingStrip(matter: ClothMatter, mass: number): { readonly cloth: Cloth; readonly draped: Draped } {
+function hangingStrip(
+  matter: ClothMatter,
+  mass: number,
+  steps = 12_000,
+  tilted = 0,
+): { readonly cloth: Cloth; readonly draped: Draped } {
   const [wide, long, step] = [100, 390, 13];
   const places: Point[] = [];
   for (let y = 0; y <= long; y += step) for (let x = 0; x <= wide; x += wide / 8) places.push({ x, y });
@@ -116,14 +121,10 @@ function hangingStrip(matter: ClothMatter, mass: number): { readonly cloth: Clot
   };
   const assembly = sewUp({ parts: [], seams: [] }, [mesh]);
   const start = Float64Array.from(
-    { length: 3 * assembly.count },
-    (_, k) =>
-      [1 + (places[Math.floor(k / 3)] as Point).x / 1000, 2 - (places[Math.floor(k / 3)] as Point).y / 1000, 0][
-        k % 3
-      ] as number,
+    places.flatMap(({ x, y }) => [1 + x / 1000, 2 - (y * Math.cos(tilted)) / 1000, (y * Math.sin(tilted)) / 1000]),
   );
   const cloth = new Cloth(assembly, matter, NOBODY, () => 2, start, undefined);
-  cloth.run(12_000, { mass, weighs: true, rubs: false, calm: 3 });
+  cloth.run(steps, { mass, weighs: true, rubs: false, calm: 3 });
   return { cloth, draped: { assembly, at: cloth.at, press: cloth.press, holding: cloth.holding() } };
 }
 
@@ -150,7 +151,38 @@ describe('a strip of cloth that hangs', () => {
     const weight = calico.weight * 9.81 * 0.1 * 0.39;
     expect(Math.abs(held - weight)).toBeLessThan(0.05 * weight);
   });
+
+  it('loses energy as it swings to rest, in height, stretch and motion together', () => {
+    const { cloth, draped } = hangingStrip(calico, 1, 1, 1);
+    const energy = [energyOf(draped, cloth.velocity)];
+    for (let i = 0; i < 6; i++) {
+      cloth.run(800, { mass: 1, weighs: true, rubs: false, calm: 3 });
+      energy.push(energyOf(draped, cloth.velocity));
+    }
+    // What the tape at its upper edge holds is not counted: a hundredth of a millijoule goes to and fro.
+    for (const [i, e] of energy.slice(1).entries()) expect(e).toBeLessThan((energy[i] as number) + 2e-5);
+    expect((energy[0] as number) - (energy[6] as number)).toBeGreaterThan(0.004);
+  });
 });
+
+/** What cloth that hangs holds of energy, in J: its height, its stretch by Hooke, and its motion at the inertia of 0.2 kg/m². */
+function energyOf({ assembly, at }: Draped, velocity: Float64Array): number {
+  const strain = strainOf({ assembly, at } as Draped);
+  const pulled = assembly.triangles.area.reduce(
+    (sum, a, t) =>
+      sum +
+      (a / 2) *
+        (calico.warp * (strain.warp[t] as number) ** 2 +
+          calico.weft * (strain.weft[t] as number) ** 2 +
+          calico.shear * (strain.shear[t] as number) ** 2),
+    0,
+  );
+  return assembly.share.reduce((sum, s, p) => {
+    const [vx, vy, vz] = [0, 1, 2].map((k) => velocity[3 * p + k] as number) as [number, number, number];
+    const moved = (s * 0.2 * (vx * vx + vy * vy + vz * vz)) / 2;
+    return sum + s * calico.weight * 9.81 * (at[3 * p + 1] as number) + moved;
+  }, pulled);
+}
 
 describe('a garment on a body', () => {
   it('hangs outside it, all of it finite, its waist at the waist', () => {
@@ -162,22 +194,6 @@ describe('a garment on a body', () => {
     const hem = particlesOf(good.assembly, 'hem').map((p) => 1000 * (good.at[3 * p + 1] as number));
     expect(Math.min(...hem)).toBeGreaterThan(-60);
     expect(Math.max(...hem)).toBeLessThan(120);
-  });
-
-  it('loses energy as it comes to rest', () => {
-    const still = (steps: number): number => {
-      const stage: Stage = {
-        spacing: 26,
-        courses: [
-          { steps: 800, mass: 1, weighs: false, rubs: false, calm: 400 },
-          { steps, mass: 1, weighs: true, rubs: false, calm: 3 },
-        ],
-      };
-      return energyOf(drapeOf({ garment: drafts.good }, body, calico, grid, [stage]));
-    };
-    const [early, later, last] = [still(100), still(500), still(1500)] as const;
-    expect(later).toBeLessThan(early);
-    expect(last).toBeLessThan(later);
   });
 
   it('shows nothing against itself, and a wide waist in the waist alone', () => {
@@ -254,22 +270,6 @@ describe('a garment on a body', () => {
     expect(rest.filter((step) => step.so).length).toBe(1);
   });
 });
-
-/** What a draped garment holds of energy, in J: its height, and its stretch by Hooke. */
-function energyOf({ assembly, at }: Draped): number {
-  const strain = strainOf({ assembly, at } as Draped);
-  const { area } = assembly.triangles;
-  const pulled = area.reduce(
-    (sum, a, t) =>
-      sum +
-      (a / 2) *
-        (calico.warp * (strain.warp[t] as number) ** 2 +
-          calico.weft * (strain.weft[t] as number) ** 2 +
-          calico.shear * (strain.shear[t] as number) ** 2),
-    0,
-  );
-  return assembly.share.reduce((sum, s, p) => sum + s * calico.weight * 9.81 * (at[3 * p + 1] as number), pulled);
-}
 
 describe('what is said of a difference', () => {
   const show = (mm: number): string => `${mm.toFixed(0)} mm`;
