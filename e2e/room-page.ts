@@ -110,9 +110,11 @@ export class RoomPage {
     if (await there()) return;
     const tabs = (): Promise<WebElement[]> => this.driver.findElements(By.css('.bench-index [role=tab]'));
     // Looked for anew each time: the bench may be laid out again while one goes through it.
-    for (let i = 0; i < (await tabs()).length; i++) {
-      await (await tabs())[i]?.click().catch(() => undefined);
+    let next = 0;
+    while (next < (await tabs()).length) {
+      await (await tabs())[next]?.click().catch(() => undefined);
       if (await this.driver.wait(there, SOON / 3).catch(() => false)) return;
+      next++;
     }
   }
 
