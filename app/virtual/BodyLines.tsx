@@ -4,13 +4,16 @@ import { measurementLabel } from '../../core/measure/index.js';
 import { ASSUMED_LABELS, MOST_RESIDUAL, type BodyTold } from '../../core/sew/index.js';
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { useWork } from '../store/work-context.js';
 import { useHanging } from './hang-store.js';
+import { useAssumed } from './use-worn.js';
 
 const isTilt = (id: AssumedId): boolean => id === 'frontTilt' || id === 'backTilt';
 
 /** The body that the garment hangs on: what its tapes read, what is estimated, and what is assumed, to be set. */
 export function BodyLines({ body, tape }: { readonly body: BodyTold; readonly tape: Tape }) {
-  const assumed = useHanging((s) => s.assumed);
+  const assumed = useAssumed();
+  const person = useWork(({ work }) => work.person.id);
   const set = useHanging((s) => s.set);
   const show = (mm: number): string => withFractions(formatLength(mm, tape));
   const worst = body.residuals.reduce((most, r) => Math.max(most, Math.abs(r.tape - r.measured)), 0);
@@ -56,7 +59,7 @@ export function BodyLines({ body, tape }: { readonly body: BodyTold; readonly ta
               value={assumed[id] ?? body.assumed[id]}
               aria-valuetext={isTilt(id) ? show(assumed[id] ?? body.assumed[id]) : undefined}
               onChange={(event) => {
-                set({ assumed: { ...assumed, [id]: Number(event.target.value) } });
+                set({ assumed: { person, set: { ...assumed, [id]: Number(event.target.value) } } });
               }}
             />
             <output>
@@ -71,7 +74,7 @@ export function BodyLines({ body, tape }: { readonly body: BodyTold; readonly ta
           <Button
             size="small"
             onClick={() => {
-              set({ assumed: {} });
+              set({ assumed: { person, set: {} } });
             }}
           >
             As it was assumed

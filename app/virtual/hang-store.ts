@@ -41,7 +41,8 @@ interface HangState {
   readonly map: FitMapId;
   /** What the draft in hand is held against. */
   readonly against: string;
-  readonly assumed: Partial<Assumed>;
+  /** What a maker has set of a body that is assumed, and of whose body. */
+  readonly assumed: { readonly person: string; readonly set: Partial<Assumed> };
   /** The leg that is hung, where an alteration makes the two differ. */
   readonly leg: Leg;
   readonly look: Look;
@@ -60,7 +61,7 @@ export const useHanging = create<HangState>()((set) => ({
   cloth: 'calico',
   map: 'drag',
   against: 'drafted',
-  assumed: {},
+  assumed: { person: '', set: {} },
   leg: 'left',
   look: FRONT,
   pointed: undefined,

@@ -1,3 +1,4 @@
+import type { Assumed } from '../../core/body/index.js';
 import { useMemo } from 'react';
 import { versionLabel, workOfVersion } from '../../core/kept/index.js';
 import { inputNow } from '../store/sheets.js';
@@ -24,10 +25,20 @@ export interface Worn {
   readonly hangingBefore: Hanging | undefined;
 }
 
+const NOTHING: Partial<Assumed> = {};
+
+/** What is set of the body of the person in hand: what was set of another's stays with that one. */
+export function useAssumed(): Partial<Assumed> {
+  const person = useWork(({ work }) => work.person.id);
+  const assumed = useHanging((s) => s.assumed);
+  return assumed.person === person ? assumed.set : NOTHING;
+}
+
 /** The garments that are held against one another on the body of the person in hand. */
 export function useWorn(): Worn {
   const work = useWork((s) => s.work);
-  const { cloth, assumed, leg, against: wanted, hangings } = useHanging();
+  const { cloth, leg, against: wanted, hangings } = useHanging();
+  const assumed = useAssumed();
   const input = useMemo(() => inputNow(work, leg), [work, leg]);
   const { choices, orders } = useMemo(() => {
     const { sheet, measured, figure, adopted } = input;
@@ -41,7 +52,8 @@ export function useWorn(): Worn {
         .map((v) => ({ id: v.id, label: versionLabel(v), order: order(inputNow(workOfVersion(work, v), leg)) })),
     ];
     // Against what is drawn from the same there is nothing to be told.
-    const unlike = others.filter((o) => keyOf(o.order) !== keyOf(now));
+    const key = keyOf(now);
+    const unlike = others.filter((o) => keyOf(o.order) !== key);
     return {
       choices: unlike.map(({ id, label }): Against => ({ id, label })),
       orders: { now, by: new Map(unlike.map((o) => [o.id, o.order])) },
