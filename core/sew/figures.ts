@@ -76,7 +76,7 @@ export function fitFigures(draped: Draped, body: SolidBody, grid: DistanceGrid):
     return run.reduce((sum, i) => sum + (gap[waist[i] as number] as number), 0) / run.length;
   };
   const held = (share: readonly [number, number]): number =>
-    2 * along(share).reduce((sum, i) => sum + (holding[i] as number), 0);
+    2 * along(share).reduce((sum, i) => sum + Math.max(0, holding[i] as number), 0);
   const [first, last] = [waist[0] as number, waist[waist.length - 1] as number];
   const hem = particlesOf(assembly, 'hem');
   const [pinZ] = placeAlong(body.under, body.crotchAt);

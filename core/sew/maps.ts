@@ -1,5 +1,6 @@
 import { distanceInto, type DistanceGrid } from '../body/index.js';
 import type { Draped } from './drape.js';
+import { THICK } from './solver.js';
 
 /** How a cloth is pulled, triangle by triangle: shares of its length, more than nought where it is stretched. */
 export interface Strain {
@@ -34,7 +35,7 @@ export function strainOf({ assembly, at }: Draped): Strain {
   return { warp, weft, shear };
 }
 
-/** How far each particle of a draped garment lies off the body, in mm. */
+/** How far each particle of a draped garment lies off where it would lie on the body, in mm. */
 export function gapOf({ assembly, at }: Draped, grid: DistanceGrid): Float64Array {
   const found = new Float64Array(4);
   return Float64Array.from({ length: assembly.count }, (_, p) => {
@@ -45,7 +46,7 @@ export function gapOf({ assembly, at }: Draped, grid: DistanceGrid): Float64Arra
       1000 * (at[3 * p + 2] as number),
       found,
     );
-    return found[0] as number;
+    return (found[0] as number) - 1000 * THICK;
   });
 }
 

@@ -5,7 +5,7 @@ import type { ClothMatter } from './cloth.js';
 /** One step of time, in seconds. */
 export const STEP = 4e-4;
 /** Cloth lies so far off the body, in metres: half of two layers and their seams. */
-const THICK = 0.0015;
+export const THICK = 0.0015;
 const GRAVITY = 9.81;
 /** The inertia of every cloth, in kg for a square metre: its weight is its own, so that none is reckoned softer for it. */
 const INERT = 0.2;
