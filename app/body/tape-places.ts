@@ -58,6 +58,18 @@ function underTheBody(shape: BodyShape): { front: Place[]; back: Place[] } {
   };
 }
 
+/** A level line at the waist, from one place to another. */
+const flatLine = (from: number, to: number): TapeLine => ({
+  kind: 'line',
+  places: [
+    [from, 0],
+    [to, 0],
+  ],
+});
+
+/** The level of the side waist, across the body. */
+const levelWaist = (shape: BodyShape): TapeLine => flatLine(-shape.half('waist') - 10, shape.half('waist') + 10);
+
 /** Where the tape lies for a measurement, in each view that shows it. Nothing for what is not taken from a body. */
 export function tapePlaces(shape: BodyShape, id: MeasurementId): Partial<Record<View, TapeLine>> {
   const { level } = shape;
@@ -175,39 +187,9 @@ export function tapePlaces(shape: BodyShape, id: MeasurementId): Partial<Record<
     case 'backRise':
       return { side: { kind: 'line', places: under.back } };
     case 'backWaistHeight':
-      return {
-        back: {
-          kind: 'line',
-          places: [
-            [-shape.half('waist') - 10, 0],
-            [shape.half('waist') + 10, 0],
-          ],
-        },
-        side: {
-          kind: 'line',
-          places: [
-            [0, 0],
-            [shape.profile('waist')[1] + 14, 0],
-          ],
-        },
-      };
+      return { back: levelWaist(shape), side: flatLine(0, shape.profile('waist')[1] + 14) };
     case 'frontWaistHeight':
-      return {
-        front: {
-          kind: 'line',
-          places: [
-            [-shape.half('waist') - 10, 0],
-            [shape.half('waist') + 10, 0],
-          ],
-        },
-        side: {
-          kind: 'line',
-          places: [
-            [shape.profile('waist')[0] - 14, 0],
-            [0, 0],
-          ],
-        },
-      };
+      return { front: levelWaist(shape), side: flatLine(shape.profile('waist')[0] - 14, 0) };
     case 'apexSpan':
       return {
         back: {
