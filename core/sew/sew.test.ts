@@ -196,13 +196,22 @@ function energyOf({ assembly, at }: Draped, velocity: Float64Array): number {
 describe('a garment on a body', () => {
   it('hangs outside it, all of it finite, its waist at the waist', () => {
     expect(good.at.every((v) => Number.isFinite(v))).toBe(true);
-    expect(Math.min(...gapOf(good, grid))).toBeGreaterThan(-5);
+    // Where it lies on the body it is off it by nothing.
+    expect(Math.abs(Math.min(...gapOf(good, grid)))).toBeLessThan(0.5);
     const figures = fitFigures(good, body, grid);
     expect(Math.abs(figures.waistBehind)).toBeLessThan(20);
     expect(Math.abs(figures.waistFront)).toBeLessThan(20);
     const hem = particlesOf(good.assembly, 'hem').map((p) => 1000 * (good.at[3 * p + 1] as number));
     expect(Math.min(...hem)).toBeGreaterThan(-60);
     expect(Math.max(...hem)).toBeLessThan(120);
+  });
+
+  it('is held up by what holds it up, and by nothing where it is pushed up', () => {
+    const pushed = fitFigures({ ...good, holding: good.holding.map(() => -1) }, body, grid);
+    expect([pushed.holdBehind, pushed.holdFront]).toEqual([0, 0]);
+    const held = fitFigures({ ...good, holding: good.holding.map(() => 0.1) }, body, grid);
+    // Both halves of the garment, a third of the waist each.
+    expect(held.holdBehind).toBeCloseTo(0.2 * Math.ceil(good.holding.length / 3), 0);
   });
 
   it('shows nothing against itself, and a wide waist in the waist alone', () => {
