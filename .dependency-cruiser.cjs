@@ -115,7 +115,7 @@ module.exports = {
     {
       name: 'what-stations-share-knows-none-of-them',
       severity: 'error',
-      from: { path: '^app/(store|shared|board|body|checks|walk|workers)/' },
+      from: { path: '^app/(store|shared|board|body|worn|checks|walk|workers)/' },
       to: { path: `^app/(room|${stations.join('|')})/` },
     },
     {

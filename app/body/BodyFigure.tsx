@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { measurementLabel, type MeasurementId } from '../../core/measure/index.js';
-import { bodyShape, drawnFigures } from './body-shape.js';
+import { bodyShape, bodyToDraw } from './body-shape.js';
 import { BodyView } from './BodyView.js';
 import { tapePlaces, type View } from './tape-places.js';
 import type { Adopted, Figure, Measured } from '../../core/measure/index.js';
@@ -18,7 +18,7 @@ interface BodyFigureProps {
  * The drawn body, front, side and back: its levels and widths follow the figures, and the tape lies where it is taken.
  */
 export function BodyFigure({ values, adopted, figure, inHand }: BodyFigureProps) {
-  const shape = useMemo(() => bodyShape(drawnFigures(values, figure, adopted)), [values, figure, adopted]);
+  const shape = useMemo(() => bodyShape(bodyToDraw(values, figure, adopted)), [values, figure, adopted]);
   const tapes = tapePlaces(shape, inHand);
   const seated = tapes.seated !== undefined;
   const views: readonly View[] = seated ? ['front', 'seated'] : ['front', 'side', 'back'];

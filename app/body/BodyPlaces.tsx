@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Adopted, Figure, Measured } from '../../core/measure/index.js';
 import { BodyView } from './BodyView.js';
-import { bodyShape, drawnFigures, type BodyShape } from './body-shape.js';
+import { bodyShape, bodyToDraw, type BodyShape } from './body-shape.js';
 import './body.css';
 
 /** A view of the drawn body, and a height of it. */
@@ -57,7 +57,7 @@ interface BodyPlacesProps {
 
 /** The person's body, drawn from the figures, front, side and back, to be pressed where something is seen. */
 export function BodyPlaces({ values, adopted, figure, places, pressed, onPress }: BodyPlacesProps) {
-  const shape = useMemo(() => bodyShape(drawnFigures(values, figure, adopted)), [values, figure, adopted]);
+  const shape = useMemo(() => bodyShape(bodyToDraw(values, figure, adopted)), [values, figure, adopted]);
   const half = Math.max(shape.half('hip'), shape.half('waist'), shape.legMiddle('crotch') + shape.half('crotch')) + 30;
   const step = 2 * half + 20;
   const top = shape.level.ribs - 10;

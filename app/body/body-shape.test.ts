@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { BODY_IDS, SHIPPED_CHARTS, type Measured } from '../../core/measure/index.js';
-import { bodyShape, drawnFigures, smoothLine, type BodyLevel, type BodyShape } from './body-shape.js';
+import { plausibleBody, seeded } from '../../bench/random-body.js';
+import { bodyFrom, contourAt } from '../../core/body/index.js';
+import { BODY_IDS, completeBody, SHIPPED_CHARTS, type Measured } from '../../core/measure/index.js';
+import { bodyShape, bodyToDraw, smoothLine, type BodyLevel, type BodyShape } from './body-shape.js';
 import { tapePlaces } from './tape-places.js';
 
-const draw = (values: Measured): BodyShape => bodyShape(drawnFigures(values, 'unknown', {}));
+const draw = (values: Measured): BodyShape => bodyShape(bodyToDraw(values, 'unknown', {}));
+const depth = (shape: BodyShape, at: BodyLevel): number => shape.profile(at)[1] - shape.profile(at)[0];
 const four = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
 describe('the drawn body', () => {
@@ -22,10 +25,46 @@ describe('the drawn body', () => {
     ['ankle', 'ankle'],
   ])('grows wider and deeper with the %s', (id, at) => {
     const full = { ...four, thigh: 580, knee: 370, calf: 370, ankle: 230 };
-    const [slim, wide] = [draw(full), draw({ ...full, [id]: ((full as Record<string, number>)[id] ?? NaN) * 1.1 })];
-    expect(wide.half(at)).toBeCloseTo(slim.half(at) * 1.1, 6);
-    const depth = (s: BodyShape): number => s.profile(at)[1] - s.profile(at)[0];
-    expect(depth(wide)).toBeCloseTo(depth(slim) * 1.1, 6);
+    const figure = (full as Record<string, number>)[id] ?? NaN;
+    const [slim, wide] = [draw(full), draw({ ...full, [id]: figure * 1.06 })];
+    // Half the width and half the depth of an oval grow as its girth does; where legs and trunk join, more or less.
+    const grown = wide.half(at) + depth(wide, at) / 2 - slim.half(at) - depth(slim, at) / 2;
+    expect(grown).toBeGreaterThan((0.6 * 0.06 * figure) / Math.PI);
+    expect(grown).toBeLessThan((1.4 * 0.06 * figure) / Math.PI);
+  });
+
+  it('is as wide and as deep as the body that a draft is hung on, to a few millimetres, with rises measured or not', () => {
+    const random = seeded(11);
+    for (let i = 0; i < 12; i++) {
+      const body = plausibleBody(random);
+      const rise = 2 * body.crotchDepth + (0.12 + 0.08 * random()) * body.hip;
+      const measured = i % 2 ? body : { ...body, frontRise: 0.44 * rise, backRise: 0.56 * rise };
+      const [shape, solid] = [draw(measured), bodyFrom(completeBody(measured, 'unknown'))];
+      for (const at of ['waist', 'hip', 'midThigh', 'calf'] as const) {
+        const { places } = contourAt(solid, solid.heights.waist - shape.level[at]);
+        const [xs, zs] = [places.map(([x]) => x), places.map(([, z]) => z)];
+        const wide = at === 'waist' || at === 'hip' ? Math.max(...xs) : (Math.max(...xs) - Math.min(...xs)) / 2;
+        expect(Math.abs(shape.half(at) - wide)).toBeLessThan(5);
+        expect(Math.abs(shape.profile(at)[0] + Math.max(...zs))).toBeLessThan(8);
+        expect(Math.abs(shape.profile(at)[1] + Math.min(...zs))).toBeLessThan(8);
+      }
+    }
+  });
+
+  it('has the tape between the legs as long as the rises that were measured', () => {
+    const shape = draw({ ...four, frontRise: 300, backRise: 380 });
+    const long = (places: readonly (readonly [number, number])[]): number =>
+      places.slice(1).reduce((sum, [x, y], i) => {
+        const [px, py] = places[i] ?? [0, 0];
+        return sum + Math.hypot(x - px, y - py);
+      }, 0);
+    expect(Math.abs(long(shape.under.front) - 300)).toBeLessThan(4);
+    expect(Math.abs(long(shape.under.back) - 380)).toBeLessThan(6);
+    expect(shape.under.front.at(-1)).toEqual(shape.under.back[0]);
+  });
+
+  it('leaves out of the drawing what no draft takes', () => {
+    expect(draw({ ...four, hip: 4 }).half('hip')).toBe(draw({ waist: 780, crotchDepth: 272, inseam: 780 }).half('hip'));
   });
 
   it('is drawn from nothing at all, and stands on its feet for every size of every chart', () => {

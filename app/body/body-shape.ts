@@ -1,5 +1,22 @@
-import type { Measured } from '../../core/measure/index.js';
-import { completeBody, figuresOf, type Adopted, type Figure, type MeasurementId } from '../../core/measure/index.js';
+import {
+  bodyFrom,
+  placeAlong,
+  reachAt,
+  TO_DRAW,
+  type Flat,
+  type Reach,
+  type SolidBody,
+} from '../../core/body/index.js';
+import {
+  completeBody,
+  refuseMeasurement,
+  REQUIRED_IDS,
+  type Adopted,
+  type Body,
+  type Figure,
+  type Measured,
+  type MeasurementId,
+} from '../../core/measure/index.js';
 
 /** A place on the drawn body, mm: x from its middle, y down from the waist line. */
 export type Place = readonly [x: number, y: number];
@@ -16,151 +33,142 @@ export interface BodyShape {
   readonly profile: (level: BodyLevel) => readonly [front: number, back: number];
   readonly frontOutline: readonly Place[];
   readonly sideOutline: readonly Place[];
+  /** The way of the tape between the legs seen from the side, from waist to waist, and where the two rises part. */
+  readonly under: { readonly front: readonly Place[]; readonly back: readonly Place[] };
 }
 
 /** A level of the drawn body. */
 export type BodyLevel = keyof BodyShape['level'];
 
-/** How deep a girth is from front to back, as a share of its width. */
-const DEPTH: Record<BodyLevel, number> = {
-  ribs: 0.72,
-  waist: 0.76,
-  highHip: 0.74,
-  hip: 0.72,
-  crotch: 1.02,
-  midThigh: 1.05,
-  knee: 1.04,
-  calf: 1.06,
-  ankle: 1.3,
-  floor: 1.3,
-};
-
-/** Width of an oval of the given girth whose depth is `depth` of its width. */
-const widthOf = (girth: number, depth: number): number => girth / (Math.PI * Math.sqrt((1 + depth * depth) / 2));
-
 /** A body from the middle of the range, in the place of what nobody has measured yet. */
 const MIDDLE = { waist: 0.78, crotchDepth: 0.272, inseam: 0.78 } as const;
 
-/** Figures to draw with: those in hand, the estimates, and a middle body in proportion for the rest. In mm. */
-export function drawnFigures(values: Measured, figure: Figure, adopted: Adopted): Measured {
-  const hip = values.hip ?? (values.waist === undefined ? 1000 : values.waist / MIDDLE.waist);
-  const four = {
+/**
+ * The body to be drawn: what is in hand, the estimates, and a middle body in proportion for the rest. A figure that no
+ * draft takes is left out of the drawing.
+ */
+export function bodyToDraw(values: Measured, figure: Figure, adopted: Adopted): Body {
+  const given = Object.fromEntries(
+    Object.entries(values).filter(([id, mm]) => !refuseMeasurement(id as MeasurementId, mm)),
+  ) as Measured;
+  const known = completeBody(given, figure, adopted);
+  const hip = given.hip ?? (given.waist === undefined ? 1000 : given.waist / MIDDLE.waist);
+  const crotchDepth = MIDDLE.crotchDepth * Math.min(hip, 1150);
+  const { outseam } = given;
+  const middle: Measured = {
     waist: MIDDLE.waist * hip,
     hip,
-    crotchDepth: MIDDLE.crotchDepth * Math.min(hip, 1150),
-    inseam: values.outseam === undefined ? MIDDLE.inseam * Math.min(hip, 1060) : undefined,
+    crotchDepth,
+    inseam: outseam === undefined ? MIDDLE.inseam * Math.min(hip, 1060) : outseam - (given.crotchDepth ?? crotchDepth),
   };
-  const known = figuresOf(completeBody(values, figure, adopted));
-  const given = Object.fromEntries(
-    Object.entries({ ...four, ...known }).filter(([, mm]) => typeof mm === 'number' && Number.isFinite(mm)),
-  ) as Measured;
-  return figuresOf(completeBody(given, figure, adopted));
+  const missing = REQUIRED_IDS.filter((id) => !known.has(id)).map((id) => [id, middle[id]]);
+  return missing.length === 0
+    ? known
+    : completeBody({ ...(Object.fromEntries(missing) as Measured), ...given }, figure, adopted);
 }
 
-const clamp = (x: number, low: number, high: number): number => Math.min(high, Math.max(low, x));
+/** The ribs are drawn as far above the waist as this share of the crotch depth. */
+const RIBS = 0.55;
+/** A body is looked at in so many levels from each of these down to the next: closest where it turns most. */
+const LOOKED_AT = { ribs: 3, waist: 4, highHip: 5, hip: 8, crotch: 6, midThigh: 3, knee: 3, calf: 3 } as const;
+/** Right under the crotch line the legs have parted, in mm. */
+const PARTED = 4;
 
 /**
- * The drawn body of a set of figures: its levels and widths follow the numbers (docs/trade/measuring.md). Lengths in
- * mm.
+ * The drawn body of a set of figures: front, side and back of the solid that the virtual toile is hung on
+ * (docs/trade/body.md), with feet. Lengths in mm.
  */
-export function bodyShape(m: Measured): BodyShape {
-  const of = (id: MeasurementId): number => m[id] ?? NaN;
-  const crotch = of('crotchDepth');
-  const floor = crotch + of('inseam');
-  const hip = clamp(of('hipDepth'), 0.35 * crotch, 0.97 * crotch);
-  const knee = clamp(of('kneeDepth'), crotch + 0.2 * of('inseam'), crotch + 0.75 * of('inseam'));
+export function bodyShape(body: Body): BodyShape {
+  const solid = bodyFrom(body, {}, TO_DRAW);
+  const { heights } = solid;
+  const floor = heights.waist;
+  const down = (y: number): number => floor - y;
   const level = {
-    ribs: -0.55 * crotch,
+    ribs: -RIBS * down(heights.crotch),
     waist: 0,
-    highHip: 0.45 * hip,
-    hip,
-    crotch,
-    midThigh: (crotch + knee) / 2,
-    knee,
-    calf: knee + 0.3 * (floor - knee),
-    ankle: floor - 0.17 * (floor - knee),
+    highHip: down(heights.highHip),
+    hip: down(heights.hip),
+    crotch: down(heights.crotch),
+    midThigh: down(heights.midThigh),
+    knee: down(heights.knee),
+    calf: down(heights.calf),
+    ankle: down(heights.ankle),
     floor,
   };
-  const girth: Record<BodyLevel, number> = {
-    ribs: of('waist') * 1.1,
-    waist: of('waist'),
-    highHip: m.highHip ?? 0.5 * of('waist') + 0.5 * of('hip'),
-    hip: of('hip'),
-    crotch: of('thigh'),
-    midThigh: m.midThigh ?? 0.55 * of('thigh') + 0.45 * of('knee'),
-    knee: of('knee'),
-    calf: of('calf'),
-    ankle: of('ankle'),
-    floor: of('ankle'),
+  const found = new Map<number, Reach>();
+  const reach = (y: number): Reach => {
+    const known = found.get(y) ?? reachAt(solid, floor - y);
+    found.set(y, known);
+    return known;
   };
-  const half = (at: BodyLevel): number => widthOf(girth[at], DEPTH[at]) / 2;
-  const legAtCrotch = Math.max(half('hip') - half('crotch'), half('crotch') * 0.97);
-  const legAtFloor = Math.max(0.62 * legAtCrotch, half('ankle') * 1.25);
-  const legMiddle = (at: BodyLevel): number => {
-    const down = clamp((level[at] - crotch) / (floor - crotch), 0, 1);
-    return legAtCrotch + (legAtFloor - legAtCrotch) * Math.sqrt(down);
+  const at = (name: BodyLevel): Reach =>
+    reach(name === 'crotch' ? level.crotch + PARTED : name === 'floor' ? level.ankle : level[name]);
+  const half = (name: BodyLevel): number => {
+    const { outer, inner } = at(name);
+    return level[name] < level.crotch ? outer : (outer - inner) / 2;
   };
-  const deep = (at: BodyLevel): number => 2 * half(at) * DEPTH[at];
-  /** How much of the depth lies before the plumb line: the seat lies behind it, the knee a little before. */
-  const before: Record<BodyLevel, number> = {
-    ribs: 0.52,
-    waist: 0.52,
-    highHip: 0.5,
-    hip: 0.44,
-    crotch: 0.52,
-    midThigh: 0.53,
-    knee: 0.52,
-    calf: 0.38,
-    ankle: 0.44,
-    floor: 0.44,
-  };
-  const profile = (at: BodyLevel): readonly [number, number] => [-before[at] * deep(at), (1 - before[at]) * deep(at)];
+  const legMiddle = (name: BodyLevel): number => (at(name).outer + at(name).inner) / 2;
+  const profile = (name: BodyLevel): readonly [number, number] => [-at(name).front, -at(name).back];
 
-  const trunk: BodyLevel[] = ['ribs', 'waist', 'highHip', 'hip'];
-  const leg: BodyLevel[] = ['crotch', 'midThigh', 'knee', 'calf', 'ankle'];
+  const under = (name: BodyLevel): number => level[name] + (name === 'crotch' ? PARTED : 0);
+  const runs = Object.entries(LOOKED_AT) as [BodyLevel, number][];
+  const levels = runs.flatMap(([from, count], i) => {
+    const to = level[runs[i + 1]?.[0] ?? 'ankle'];
+    return Array.from({ length: count }, (_, k) => under(from) + ((to - under(from)) * k) / count);
+  });
+  levels.push(level.ankle);
+  const leg = levels.filter((y) => y > level.crotch);
   const foot = half('ankle');
-  const outer: Place[] = [
-    ...trunk.map((at): Place => [half(at), level[at]]),
-    ...leg.map((at): Place => [legMiddle(at) + half(at), level[at]]),
-    [legMiddle('floor') + foot * 1.15, floor],
+  const ankle = legMiddle('ankle');
+  const right: Place[] = [
+    ...levels.map((y): Place => [reach(y).outer, y]),
+    [ankle + foot * 1.15, floor],
+    [ankle - foot * 0.85, floor],
+    ...[...leg].reverse().map((y): Place => [reach(y).inner, y]),
+    [0, level.crotch],
   ];
-  const inner: Place[] = [
-    [legMiddle('floor') - foot * 0.85, floor],
-    ...leg
-      .slice(1)
-      .reverse()
-      .map((at): Place => [Math.max(4, legMiddle(at) - half(at)), level[at]]),
-    [0, crotch],
-  ];
-  const right = [...outer, ...inner];
   const mirrored = [...right].reverse().map(([x, y]): Place => [-x, y]);
-  const frontSide: BodyLevel[] = ['ribs', 'waist', 'highHip', 'hip', 'crotch', 'midThigh', 'knee', 'calf', 'ankle'];
-  const toe = 2.1 * deep('ankle');
-  // Behind, the seat rounds off below the crotch line and ends in the fold: at the crotch line it is nearly as full.
-  const [, seat] = profile('hip');
-  const [, thigh] = profile('crotch');
-  const fold = crotch + 0.14 * (knee - crotch);
-  const backSide: Place[] = [
-    ...(['ribs', 'waist', 'highHip', 'hip'] as const).map((at): Place => [profile(at)[1], level[at]]),
-    [thigh + 0.72 * (seat - thigh), crotch + 0.1 * (fold - crotch)],
-    [thigh + 0.2 * Math.max(0, seat - thigh), fold],
-    ...(['midThigh', 'knee', 'calf', 'ankle'] as const).map((at): Place => [profile(at)[1], level[at]]),
-  ];
+  const deep = at('ankle').front - at('ankle').back;
+  const toe = 2.1 * deep;
   const sideOutline: Place[] = [
-    ...frontSide.map((at): Place => [profile(at)[0], level[at]]),
-    [-toe, floor - 0.25 * deep('ankle')],
+    ...levels.map((y): Place => [-reach(y).front, y]),
+    [-toe, floor - 0.25 * deep],
     [-toe, floor],
-    [profile('ankle')[1], floor],
-    ...backSide.reverse(),
+    [-at('ankle').back, floor],
+    ...[...levels].reverse().map((y): Place => [-reach(y).back, y]),
   ];
-  return { level, half, legMiddle, profile, frontOutline: [...right, ...mirrored.slice(1)], sideOutline };
+  return {
+    level,
+    half,
+    legMiddle,
+    profile,
+    frontOutline: [...right, ...mirrored.slice(1)],
+    sideOutline,
+    under: underOf(solid),
+  };
+}
+
+/** The tape between the legs, parted where the rises part. */
+function underOf({ under, crotchAt, heights }: SolidBody): BodyShape['under'] {
+  const drawn = ([z, y]: Flat): Place => [-z, heights.waist - y];
+  const pin = drawn(placeAlong(under, crotchAt));
+  let along = 0;
+  const before: Place[] = [];
+  const behind: Place[] = [];
+  for (const [i, place] of under.places.entries()) {
+    const last = under.places[i - 1];
+    if (last) along += Math.hypot(place[0] - last[0], place[1] - last[1]);
+    if (Math.abs(along - crotchAt) < 1) continue;
+    (along < crotchAt ? before : behind).push(drawn(place));
+  }
+  return { front: [...before, pin], back: [pin, ...behind] };
 }
 
 /**
  * A smooth line through places as SVG path data: uniform Catmull-Rom, each piece a cubic. Corners stay where `sharp`.
  */
 export function smoothLine(places: readonly Place[], sharp: (i: number) => boolean = () => false): string {
-  const at = (i: number): Place => places[clamp(i, 0, places.length - 1)] ?? [0, 0];
+  const at = (i: number): Place => places[Math.min(places.length - 1, Math.max(0, i))] ?? [0, 0];
   const [x0, y0] = at(0);
   const parts = [`M${x0.toFixed(1)} ${y0.toFixed(1)}`];
   for (let i = 0; i + 1 < places.length; i += 1) {

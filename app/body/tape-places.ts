@@ -41,23 +41,6 @@ function downTheSide(shape: BodyShape, to: BodyLevel): Partial<Record<View, Tape
   };
 }
 
-/** The way of the tape between the legs, seen from the side, front waist to back waist. */
-function underTheBody(shape: BodyShape): { front: Place[]; back: Place[] } {
-  const parting: Place = [-4, shape.level.crotch];
-  const at = (level: BodyLevel, side: 0 | 1): Place => [shape.profile(level)[side], shape.level[level]];
-  const seat = shape.level.hip + 0.75 * (shape.level.crotch - shape.level.hip);
-  return {
-    front: [
-      at('waist', 0),
-      at('highHip', 0),
-      [shape.profile('hip')[0] * 0.92, shape.level.hip],
-      [shape.profile('hip')[0] * 0.5, seat],
-      parting,
-    ],
-    back: [parting, [shape.profile('hip')[1] * 0.62, seat], at('hip', 1), at('highHip', 1), at('waist', 1)],
-  };
-}
-
 /** A level line at the waist, from one place to another. */
 const flatLine = (from: number, to: number): TapeLine => ({
   kind: 'line',
@@ -72,8 +55,7 @@ const levelWaist = (shape: BodyShape): TapeLine => flatLine(-shape.half('waist')
 
 /** Where the tape lies for a measurement, in each view that shows it. Nothing for what is not taken from a body. */
 export function tapePlaces(shape: BodyShape, id: MeasurementId): Partial<Record<View, TapeLine>> {
-  const { level } = shape;
-  const under = underTheBody(shape);
+  const { level, under } = shape;
   switch (id) {
     case 'waist':
     case 'highHip':

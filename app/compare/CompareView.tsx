@@ -14,6 +14,7 @@ import { CompareDrawing, MarkSample } from './CompareDrawing.js';
 import { toggled, useCompare, type Focus } from './compare-store.js';
 import { CompareTable } from './CompareTable.js';
 import { useCompared } from './compared.js';
+import { OnTheBody } from './OnTheBody.js';
 import './compare.css';
 
 const ALIGNED: readonly (readonly [Alignment, string])[] = [
@@ -180,6 +181,7 @@ export function CompareView() {
           label="Figures that are the same too"
         />
         <p className="quiet">Press a letter to hide or show its draft.</p>
+        <OnTheBody compared={compared} hidden={hidden} />
         <Button
           variant="contained"
           onClick={() => {

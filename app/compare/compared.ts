@@ -2,7 +2,7 @@ import { refusalsSentence } from '../../core/refusal/index.js';
 import { readerIn } from '../../core/units/index.js';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
-import { computeDraft, type Draft } from '../../core/chain/index.js';
+import { computeDraft, type Draft, type DraftInput } from '../../core/chain/index.js';
 import {
   inputByMethod,
   versionLabel,
@@ -25,6 +25,7 @@ export interface Compared {
   readonly id: string;
   readonly letter: string;
   readonly label: string;
+  readonly input: DraftInput;
   readonly draft: Draft | undefined;
   /** Why there is no draft. */
   readonly why: string;
@@ -76,25 +77,27 @@ export function useCompared(): { readonly compared: readonly Compared[]; readonl
     const made = beside.flatMap((id): Omit<Compared, 'letter'>[] => {
       const candidate = candidates.find((c) => c.id === id);
       if (!candidate) return [];
-      const outcome = computeDraft(
+      const input =
         candidate.kind === 'method'
           ? inputByMethod(work, candidate.sheet)
           : inputNow(
               candidate.kind === 'draft'
                 ? { person: work.person, draft: candidate.draft }
                 : workOfVersion(work, candidate.version),
-            ),
-      );
+            );
+      const outcome = computeDraft(input);
       return [
         {
           id,
           label: candidate.label,
+          input,
           draft: outcome.ok ? outcome.value : undefined,
           why: outcome.ok ? '' : refusalsSentence(outcome.refusals.slice(0, 1), readerIn(unit)),
         },
       ];
     });
-    const first = { id: 'here', label: `${work.draft.name} (${methodName(work.draft)})`, draft: inHand, why: '' };
+    const label = `${work.draft.name} (${methodName(work.draft)})`;
+    const first = { id: 'here', label, input: inputNow(work), draft: inHand, why: '' };
     return [first, ...made].map((one, i): Compared => ({ ...one, letter: LETTERS[i] ?? '?' }));
   }, [beside, candidates, work, unit, inHand]);
   return { compared, candidates };

@@ -5,8 +5,8 @@ import { ASSUMED_LABELS, MOST_RESIDUAL, type BodyTold } from '../../core/sew/ind
 import { formatLength, type Tape } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { useWork } from '../store/work-context.js';
-import { useHanging } from './hang-store.js';
-import { useAssumed } from './use-worn.js';
+import { useHanging } from '../worn/hang-store.js';
+import { useAssumed } from '../worn/use-assumed.js';
 
 const isTilt = (id: AssumedId): boolean => id === 'frontTilt' || id === 'backTilt';
 

@@ -7,7 +7,7 @@ import {
   type Hung,
 } from '../../core/sew/index.js';
 import { useMemo } from 'react';
-import { useHanging } from './hang-store.js';
+import { useHanging } from '../worn/hang-store.js';
 
 interface HereSaidProps {
   readonly hung: Hung;

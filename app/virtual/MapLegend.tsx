@@ -1,5 +1,5 @@
 import { FIT_MAPS, fitFigureSaid, type FitMapId } from '../../core/sew/index.js';
-import { colourOf, fullOf, type Rgb } from './worn-colours.js';
+import { colourOf, fullOf, type Rgb } from '../worn/worn-colours.js';
 
 const css = ([r, g, b]: Rgb): string => `rgb(${[r, g, b].map((v) => Math.round(255 * v)).join(' ')})`;
 

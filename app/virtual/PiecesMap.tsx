@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, type PointerEvent } from 'react';
 import type { Hung } from '../../core/sew/index.js';
-import { useHanging } from './hang-store.js';
+import { useHanging } from '../worn/hang-store.js';
 
 interface PiecesMapProps {
   readonly hung: Hung;

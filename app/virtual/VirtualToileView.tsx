@@ -18,17 +18,17 @@ import { PickLine } from '../shared/PickLine.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useTape } from '../store/work-context.js';
 import { BodyLines } from './BodyLines.js';
-import { ChangedLines } from './ChangedLines.js';
+import { ChangedLines } from '../worn/ChangedLines.js';
 import { FitTable } from './FitTable.js';
 import { HereSaid } from './HereSaid.js';
-import { hang, stopHanging, useHanging, wearerOf, type Look } from './hang-store.js';
+import { hang, stopHanging, useHanging, wearerOf, type Look } from '../worn/hang-store.js';
 import { MapLegend } from './MapLegend.js';
 import { PiecesMap } from './PiecesMap.js';
 import { PredictLines } from './PredictLines.js';
 import { useWorn } from './use-worn.js';
-import { WornCanvas } from './WornCanvas.js';
-import { wornColours } from './worn-colours.js';
-import type { WornSide } from './worn-side.js';
+import { WornCanvas } from '../worn/WornCanvas.js';
+import { wornColours } from '../worn/worn-colours.js';
+import type { WornSide } from '../worn/worn-side.js';
 import './virtual.css';
 
 const TURNS: readonly (readonly [string, number])[] = [

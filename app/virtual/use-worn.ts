@@ -1,10 +1,10 @@
-import type { Assumed } from '../../core/body/index.js';
 import { useMemo } from 'react';
 import { versionLabel, workOfVersion } from '../../core/kept/index.js';
 import { inputNow } from '../store/sheets.js';
 import { useWork } from '../store/work-context.js';
 import type { HangOrder } from '../workers/toile.worker.js';
-import { keyOf, useHanging, type Hanging } from './hang-store.js';
+import { keyOf, orderFor, useHanging, type Hanging } from '../worn/hang-store.js';
+import { useAssumed } from '../worn/use-assumed.js';
 
 /** What the draft in hand can be held against. */
 export interface Against {
@@ -25,15 +25,6 @@ export interface Worn {
   readonly hangingBefore: Hanging | undefined;
 }
 
-const NOTHING: Partial<Assumed> = {};
-
-/** What is set of the body of the person in hand: what was set of another's stays with that one. */
-export function useAssumed(): Partial<Assumed> {
-  const person = useWork(({ work }) => work.person.id);
-  const assumed = useHanging((s) => s.assumed);
-  return assumed.person === person ? assumed.set : NOTHING;
-}
-
 /** The garments that are held against one another on the body of the person in hand. */
 export function useWorn(): Worn {
   const work = useWork((s) => s.work);
@@ -41,9 +32,7 @@ export function useWorn(): Worn {
   const assumed = useAssumed();
   const input = useMemo(() => inputNow(work, leg), [work, leg]);
   const { choices, orders } = useMemo(() => {
-    const { sheet, measured, figure, adopted } = input;
-    const wearer = { sheet, measured, figure, adopted };
-    const order = (of: typeof input): HangOrder => ({ input: of, wearer, assumed, cloth });
+    const order = (of: typeof input): HangOrder => orderFor(of, input, assumed, cloth);
     const now = order(input);
     const others: (Against & { readonly order: HangOrder })[] = [
       { id: 'drafted', label: 'As it was drafted, nothing altered', order: order({ ...input, alterations: [] }) },

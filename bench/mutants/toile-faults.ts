@@ -66,7 +66,7 @@ export const TOILE_FAULTS: readonly Fault[] = [
   ),
   fault(
     'more is blue',
-    'app/virtual/worn-colours.ts',
+    'app/worn/worn-colours.ts',
     'by > 0 ? WORN_COLOURS.more',
     'by < 0 ? WORN_COLOURS.more',
     'app/virtual',

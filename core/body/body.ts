@@ -33,10 +33,20 @@ export interface SolidBody {
   readonly risesKnown: boolean;
 }
 
-const ROUNDS = 5;
-const UNDER_ROUNDS = 9;
-/** A rise is met from here, in mm. */
-const MET = 0.2;
+/** How finely a body is made: places of a tape round half a section, rounds until it reads right, and of the rise. */
+export interface Fineness {
+  readonly rays: number;
+  readonly rounds: number;
+  readonly underRounds: number;
+  /** A rise is met from here, in mm. */
+  readonly met: number;
+}
+
+/** To sew on: tapes within a tenth of a millimetre. */
+const TO_SEW_ON: Fineness = { rays: 64, rounds: 5, underRounds: 9, met: 0.2 };
+
+/** To be drawn while figures are typed: within a few millimetres. */
+export const TO_DRAW: Fineness = { rays: 10, rounds: 2, underRounds: 6, met: 4 };
 
 /** The angle round the body at which a waist that is tilted lies how high over the side. */
 const tiltAt =
@@ -51,7 +61,8 @@ const tiltAt =
  * joined smoothly, the curve under the crotch as long as the rises. `set` puts a maker's figure in the place of what is
  * assumed; nothing that was measured is changed by it. Throws as figuresFrom does.
  */
-export function bodyFrom(body: Body, set: Partial<Assumed> = {}): SolidBody {
+export function bodyFrom(body: Body, set: Partial<Assumed> = {}, fineness = TO_SEW_ON): SolidBody {
+  const { rays, rounds, underRounds, met } = fineness;
   const figures = figuresFrom(body);
   const { girths, heights, crotchDepth, hipDepth } = figures;
   const rise = body.get('crotchLength');
@@ -73,22 +84,22 @@ export function bodyFrom(body: Body, set: Partial<Assumed> = {}): SolidBody {
   const tilt = { front: assumed.frontTilt, back: assumed.backTilt };
   const waistLevel = tiltAt(tilt.front, tilt.back);
   const tapes = (form: Form): Partial<Record<MeasurementId, number>> => ({
-    waist: tapeRoundTrunk(form, (angle) => heights.waist + waistLevel(angle), most),
-    ...(girths.highHip === undefined ? {} : { highHip: tapeRoundTrunk(form, () => heights.highHip, most) }),
-    hip: tapeRoundTrunk(form, () => heights.hip, most),
-    thigh: tapeRoundLeg(form, heights.crotch, most),
-    midThigh: tapeRoundLeg(form, heights.midThigh, most),
-    knee: tapeRoundLeg(form, heights.knee, most),
-    calf: tapeRoundLeg(form, heights.calf, most),
-    ankle: tapeRoundLeg(form, heights.ankle, most),
+    waist: tapeRoundTrunk(form, (angle) => heights.waist + waistLevel(angle), most, rays),
+    ...(girths.highHip === undefined ? {} : { highHip: tapeRoundTrunk(form, () => heights.highHip, most, rays) }),
+    hip: tapeRoundTrunk(form, () => heights.hip, most, rays),
+    thigh: tapeRoundLeg(form, heights.crotch, most, rays),
+    midThigh: tapeRoundLeg(form, heights.midThigh, most, rays),
+    knee: tapeRoundLeg(form, heights.knee, most, rays),
+    calf: tapeRoundLeg(form, heights.calf, most, rays),
+    ankle: tapeRoundLeg(form, heights.ankle, most, rays),
   });
   const laidUnder = (form: Form): MiddleTape =>
-    tapeUnder(form, heights.hip, heights.waist + tilt.front, heights.waist + tilt.back, most + hipDepth);
+    tapeUnder(form, heights.hip, heights.waist + tilt.front, heights.waist + tilt.back, most + hipDepth, rays);
   const lowest = (form: Form): number =>
     heights.hip - surfaceAlong((t) => valueIn(sliceAt(form, heights.hip - t), 0, 0), crotchDepth);
 
-  const settle = (rounds: number): Form => {
-    for (let i = 0; i < rounds; i++) {
+  const settle = (times: number): Form => {
+    for (let i = 0; i < times; i++) {
       const form = formOf(figures, assumed, sought);
       const read = tapes(form);
       for (const level of ['waist', 'highHip', 'hip'] as const) {
@@ -101,23 +112,23 @@ export function bodyFrom(body: Body, set: Partial<Assumed> = {}): SolidBody {
     return formOf(figures, assumed, sought);
   };
 
-  let form = settle(ROUNDS);
+  let form = settle(rounds);
   if (riseGiven !== undefined) {
     // How square it closes underneath first, then how hollow it is behind, then how deep the hip is.
     for (const id of ['under', 'hollow', 'hipDeep'] as const) {
       if (set[id] !== undefined) continue;
       let { least, most: high } = ASSUMED[id];
-      for (let i = 0; i < UNDER_ROUNDS; i++) {
+      for (let i = 0; i < underRounds; i++) {
         const { long } = laidUnder(form);
-        if (Math.abs(long - riseGiven) < MET) break;
+        if (Math.abs(long - riseGiven) < met) break;
         // More hollow is shorter; squarer and deeper are longer.
         if (long < riseGiven === (id !== 'hollow')) least = assumed[id];
         else high = assumed[id];
         assumed[id] = (least + high) / 2;
-        form = settle(2);
+        form = settle(Math.min(2, rounds));
       }
     }
-    form = settle(ROUNDS);
+    form = settle(rounds);
   }
   const under = laidUnder(form);
   const read = tapes(form);

@@ -19,7 +19,9 @@ const LEG = {
 const WITHIN_HIP = 1.02;
 const GAP = 7;
 /** Within the trunk a leg reaches to these shares of its half width and of its depth: at the hip, and where it begins. */
-const WITHIN = { hip: { side: 0.985, deep: 0.88 }, top: { side: 0.86, deep: 0.7 } } as const;
+const WITHIN = { hip: { side: 1, deep: 0.96 }, top: { side: 0.86, deep: 0.7 } } as const;
+/** Behind, the seat is still so full this far up from the crotch to the hip: under it, it rounds off into the fold. */
+const SEAT = { up: 0.5, full: 0.92 } as const;
 /** Where a leg's middle runs at the floor, as a share of where it runs at the crotch. */
 const NARROWS = 0.62;
 /** How much of the depth at the waist and the high hip lies before the plumb line. */
@@ -95,7 +97,16 @@ export function formOf({ girths, heights, hipDepth }: BodyFigures, assumed: Assu
       back: deep * run('back')(y),
     });
   }
-  const along = (key: 'half' | 'front' | 'back'): Run => monotoneThrough(legs.map((l) => [l.y, l[key]]));
+  const seat = {
+    y: heights.crotch + SEAT.up * (heights.hip - heights.crotch),
+    back: SEAT.full * run('back')(heights.hip),
+  };
+  const along = (key: 'half' | 'front' | 'back'): Run =>
+    monotoneThrough(
+      [...legs.map((l) => [l.y, l[key]] as const), ...(key === 'back' ? [[seat.y, seat.back] as const] : [])].sort(
+        (a, b) => a[0] - b[0],
+      ),
+    );
   const half = along('half');
   const top = GAP + half(heights.crotch);
   const foot = Math.max(NARROWS * top, 1.25 * half(0));

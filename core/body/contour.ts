@@ -10,14 +10,14 @@ export interface Contour {
   readonly long: number;
 }
 
-/** So many rays seek the outline at a level. */
+/** So many rays seek the outline at a level, where nothing else is said. */
 const RAYS = 72;
 
 /**
  * The outline of one half of a body at a level, `out` mm outside it: above the crotch from the middle in front to the
  * middle behind, below it once round the leg from within.
  */
-export function contourAt({ form, heights, under, crotchAt }: SolidBody, y: number, out = 0): Contour {
+export function contourAt({ form, heights, under, crotchAt }: SolidBody, y: number, out = 0, rays = RAYS): Contour {
   const slice = sliceAt(form, y);
   // From the middle of the trunk the rays move out to the middle of the leg as the trunk closes.
   const share = Math.min(1, Math.max(0, (heights.hip - y) / (heights.hip - heights.crotch)));
@@ -29,8 +29,8 @@ export function contourAt({ form, heights, under, crotchAt }: SolidBody, y: numb
   const places: Flat[] = [];
   const onMiddle = (way: 1 | -1): Flat => [0, way * surfaceAlong((t) => valueIn(slice, 0, way * t) - out, most)];
   const above = valueIn(slice, 0, pinZ) - out < 0;
-  for (let i = 0; i <= RAYS; i++) {
-    const angle = (above ? Math.PI : begins) - (2 * Math.PI * i) / RAYS;
+  for (let i = 0; i <= rays; i++) {
+    const angle = (above ? Math.PI : begins) - (2 * Math.PI * i) / rays;
     const [dx, dz] = [Math.cos(angle), Math.sin(angle)];
     // Within the middle no ray goes on: there is the other leg.
     const toMiddle = dx < 0 ? centre / -dx : Infinity;

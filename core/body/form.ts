@@ -1,6 +1,9 @@
 import type { Run } from './monotone.js';
 
-/** How wide the join of trunk and leg is rounded, in mm. */
+/**
+ * How wide the join of trunk and leg is rounded where the legs part, in mm: nothing at the hip, where both lie in one
+ * surface that a rounded join would bulge.
+ */
 const JOIN = 18;
 /** Half the width, in mm, over which the trunk is hollow along its middle. */
 const HOLLOW_WIDE = 26;
@@ -54,6 +57,7 @@ export interface Slice {
   readonly legBack: number;
   readonly legPower: number;
   readonly overLeg: number;
+  readonly join: number;
 }
 
 /** A form at a level, in mm above where the inseam ends. */
@@ -61,6 +65,7 @@ export function sliceAt({ trunk, leg }: Form, y: number): Slice {
   const high = trunk.closesFrom - trunk.bottom;
   const deepens = Math.min(1, Math.max(0, (trunk.hollowFrom - y) / (trunk.hollowFrom - trunk.closesFrom)));
   const hollow = deepens * deepens * (3 - 2 * deepens);
+  const u = Math.max(0, (trunk.closesFrom - y) / high);
   return {
     half: trunk.half(y),
     front: trunk.front(y),
@@ -68,7 +73,7 @@ export function sliceAt({ trunk, leg }: Form, y: number): Slice {
     frontHollow: hollow * trunk.hollow.front,
     backHollow: hollow * trunk.hollow.back,
     power: trunk.power,
-    u: Math.max(0, (trunk.closesFrom - y) / high),
+    u,
     du: 1 / high,
     under: trunk.under,
     legMiddle: leg.middle(y),
@@ -77,6 +82,7 @@ export function sliceAt({ trunk, leg }: Form, y: number): Slice {
     legBack: leg.back(y),
     legPower: leg.power,
     overLeg: y - leg.top,
+    join: JOIN * Math.min(1, u) ** 2,
   };
 }
 
@@ -115,6 +121,7 @@ export function legValue(s: Slice, x: number, z: number): number {
 /** How far a place of a level lies outside the body, about, in mm; negative inside (polynomial smooth union, Quilez). */
 export function valueIn(s: Slice, x: number, z: number): number {
   const [a, b] = [trunkValue(s, x, z), legValue(s, x, z)];
-  const near = Math.max(JOIN - Math.abs(a - b), 0) / JOIN;
-  return Math.min(a, b) - (near * near * JOIN) / 4;
+  if (s.join <= 0) return Math.min(a, b);
+  const near = Math.max(s.join - Math.abs(a - b), 0) / s.join;
+  return Math.min(a, b) - (near * near * s.join) / 4;
 }

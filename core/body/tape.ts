@@ -6,9 +6,6 @@ export type Flat = readonly [x: number, z: number];
 /** A place on the body, mm. */
 export type Place3 = readonly [x: number, y: number, z: number];
 
-/** So many places are taken round half a section. */
-const ROUND = 64;
-
 /** A surface is found to within this, in mm. */
 const FOUND = 1e-4;
 
@@ -63,27 +60,30 @@ const around = (places: readonly Flat[]): number =>
     return sum + Math.hypot(nx - x, nz - z);
   }, 0);
 
-/** What a tape reads round the trunk at a level, in mm: it lies on what stands out and spans what is hollow. */
-export function tapeRoundTrunk(form: Form, levelAt: (angle: number) => number, most: number): number {
+/**
+ * What a tape reads round the trunk at a level, in mm: it lies on what stands out and spans what is hollow. It is laid
+ * by `rays` places round half the section, and so in the tapes below.
+ */
+export function tapeRoundTrunk(form: Form, levelAt: (angle: number) => number, most: number, rays: number): number {
   const places: Flat[] = [];
-  for (let i = 0; i <= ROUND; i++) {
-    const angle = Math.PI * (0.5 - i / ROUND);
+  for (let i = 0; i <= rays; i++) {
+    const angle = Math.PI * (0.5 - i / rays);
     const [dx, dz] = [Math.max(0, Math.cos(angle)), Math.sin(angle)];
     const slice = sliceAt(form, levelAt(angle));
     const t = surfaceAlong((r) => valueIn(slice, r * dx, r * dz), most);
     places.push([t * dx, t * dz]);
-    if (i > 0 && i < ROUND) places.push([-t * dx, t * dz]);
+    if (i > 0 && i < rays) places.push([-t * dx, t * dz]);
   }
   return around(hullOf(places));
 }
 
 /** What a tape reads round one leg at a level, in mm. */
-export function tapeRoundLeg(form: Form, y: number, most: number): number {
+export function tapeRoundLeg(form: Form, y: number, most: number, rays: number): number {
   const slice = sliceAt(form, y);
   const middle = slice.legMiddle;
   const places: Flat[] = [];
-  for (let i = 0; i < 2 * ROUND; i++) {
-    const angle = (Math.PI * i) / ROUND;
+  for (let i = 0; i < 2 * rays; i++) {
+    const angle = (Math.PI * i) / rays;
     const [dx, dz] = [Math.cos(angle), Math.sin(angle)];
     const t = surfaceAlong((r) => legValue(slice, middle + r * dx, r * dz), most);
     places.push([middle + t * dx, t * dz]);
@@ -101,7 +101,14 @@ export interface MiddleTape {
  * The tape along the middle of the body, from the front waist under the crotch to the back waist: it spans the hollow
  * of the back. Its places are z and y, in mm.
  */
-export function tapeUnder(form: Form, centre: number, frontWaist: number, backWaist: number, most: number): MiddleTape {
+export function tapeUnder(
+  form: Form,
+  centre: number,
+  frontWaist: number,
+  backWaist: number,
+  most: number,
+  rays: number,
+): MiddleTape {
   const at = (dz: number, dy: number): Flat => {
     const t = surfaceAlong((r) => valueIn(sliceAt(form, centre + r * dy), 0, r * dz), most);
     return [t * dz, centre + t * dy];
@@ -113,8 +120,8 @@ export function tapeUnder(form: Form, centre: number, frontWaist: number, backWa
   const [front, back] = [level(frontWaist, 1), level(backWaist, -1)];
   const from = Math.atan2(front[1] - centre, front[0]);
   const to = Math.atan2(back[1] - centre, back[0]) - 2 * Math.PI;
-  const swept = Array.from({ length: 2 * ROUND - 1 }, (_, i): Flat => {
-    const angle = from + ((to - from) * (i + 1)) / (2 * ROUND);
+  const swept = Array.from({ length: 2 * rays - 1 }, (_, i): Flat => {
+    const angle = from + ((to - from) * (i + 1)) / (2 * rays);
     return at(Math.cos(angle), Math.sin(angle));
   });
   const hull = hullOf([front, ...swept, back]);

@@ -1,6 +1,7 @@
 import { proxy } from 'comlink';
 import { create } from 'zustand';
 import type { Assumed } from '../../core/body/index.js';
+import type { DraftInput } from '../../core/chain/index.js';
 import type { Leg } from '../../core/draft/index.js';
 import type { BodyTold, FitMapId, Hung, Wearing } from '../../core/sew/index.js';
 import { runJob, type Job } from '../shared/job.js';
@@ -76,6 +77,12 @@ export const useHanging = create<HangState>()((set) => ({
 const REMEMBERED = 6;
 
 const jobs = new Map<string, Job<unknown>>();
+
+/** An order that hangs one draft on the body of another, or on its own. */
+export function orderFor(input: DraftInput, on: DraftInput, assumed: Partial<Assumed>, cloth: string): HangOrder {
+  const { sheet, measured, figure, adopted } = on;
+  return { input, wearer: { sheet, measured, figure, adopted }, assumed, cloth };
+}
 
 /** Whose body an order is for. */
 export const wearerOf = ({ wearer }: HangOrder): string => JSON.stringify(wearer);

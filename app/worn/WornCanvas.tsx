@@ -4,6 +4,7 @@ import { FRONT, useHanging, type Look } from './hang-store.js';
 import type { WornSide } from './worn-side.js';
 import { paintWorn } from './worn-paint.js';
 import type { WornStage } from './worn-stage.js';
+import './worn.css';
 
 /** How far a key turns, tips and comes nearer. */
 const STEP = { turn: Math.PI / 12, tip: 0.08, near: 1.15 } as const;
