@@ -41,6 +41,14 @@ describe('the virtual toile', () => {
       .move({ origin: pieces, x: Math.round(width * 0.3), y: Math.round(-0.2 * height) })
       .perform();
     await room.until('nothing is said', async () => /^Back, here: /.test(await room.text('[data-here]')));
+    // By keys from place to place, and off again.
+    await pieces.sendKeys(Key.ARROW_DOWN);
+    const here = await room.text('[data-here]');
+    await pieces.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_UP);
+    expect(here).toMatch(/^(Front|Back), here: /);
+    expect(await room.text('[data-here]')).toMatch(/^(Front|Back), here: /);
+    await pieces.sendKeys(Key.ESCAPE);
+    await room.until('still pointed at', async () => (await room.text('[data-here]')).startsWith('Point at a place'));
     // Turned by keys alone: the picture changes.
     const canvas = await room.find('.worn-canvas');
     const before = await canvas.takeScreenshot();
@@ -66,6 +74,12 @@ describe('the virtual toile', () => {
     await room.press('Hold against version 1, toile on the body');
     await room.until('forgotten', async () => (await state()) === 'done');
     expect(await room.text('[data-score]')).toContain('Rise 1 of 1');
+    // Beside the figures of two drafts that are compared they hang too, without being sewn anew.
+    await (await room.at('//a[normalize-space()="Back to Toile"]')).click();
+    await room.section('Versions');
+    await room.press('Compare with version 1, toile');
+    await room.find('[data-hung="done"] .worn-canvas');
+    expect(await room.text('[data-hung]')).toMatch(/From B to A, in calico:\s+.*Over the seat the cloth is stretched/);
   });
 
   it('says that there is nothing to hold against where nothing differs, and what it may not speak of', async () => {

@@ -10,8 +10,7 @@ import { ChangedLines } from '../worn/ChangedLines.js';
 import { hang, keyOf, orderFor, stopHanging, useHanging } from '../worn/hang-store.js';
 import { useAssumed } from '../worn/use-assumed.js';
 import { WornCanvas } from '../worn/WornCanvas.js';
-import { wornColours } from '../worn/worn-colours.js';
-import type { WornSide } from '../worn/worn-side.js';
+import { wornSide, type WornSide } from '../worn/worn-side.js';
 import type { Compared } from './compared.js';
 
 interface HungPairProps {
@@ -40,8 +39,8 @@ function HungPair({ wearer, one, other }: HungPairProps) {
   const sides = useMemo((): WornSide[] => {
     if (!body) return [];
     return [
-      ...(a ? [{ label: one.letter, hung: a, body: body.surface, colours: wornColours(a, held, map) }] : []),
-      ...(b ? [{ label: other.letter, hung: b, body: body.surface, colours: wornColours(b, undefined, map) }] : []),
+      ...(a ? [wornSide(one.letter, body.surface, a, held, map)] : []),
+      ...(b ? [wornSide(other.letter, body.surface, b, undefined, map)] : []),
     ];
   }, [body, a, b, held, map, one.letter, other.letter]);
   return (

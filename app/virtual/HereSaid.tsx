@@ -1,26 +1,28 @@
+import type { Leg } from '../../core/draft/index.js';
 import {
   FIT_MAP_LABELS,
   FIT_MAPS,
   fitFigureSaid,
   mapDifference,
   type FitMapId,
-  type Hung,
+  type HungLeg,
 } from '../../core/sew/index.js';
 import { useMemo } from 'react';
 import { useHanging } from '../worn/hang-store.js';
 
 interface HereSaidProps {
-  readonly hung: Hung;
-  readonly against: Hung;
+  readonly leg: Leg;
+  readonly hung: HungLeg;
+  readonly against: HungLeg;
   readonly map: FitMapId;
   readonly show: (mm: number) => string;
 }
 
 /** What the map tells of the place that is pointed at, in words. */
-export function HereSaid({ hung, against, map, show }: HereSaidProps) {
+export function HereSaid({ leg, hung, against, map, show }: HereSaidProps) {
   const pointed = useHanging((s) => s.pointed);
   const differences = useMemo(() => mapDifference(hung, against, map), [hung, against, map]);
-  const m = hung.parts.findIndex((p) => p.part === pointed?.part);
+  const m = pointed?.leg === leg ? hung.parts.findIndex((p) => p.part === pointed.part) : -1;
   const part = hung.parts[m];
   const by = pointed && part ? (differences[m]?.[pointed.place] ?? 0) : undefined;
   const { unit } = FIT_MAPS[map];

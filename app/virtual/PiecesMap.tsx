@@ -1,35 +1,17 @@
-import { useEffect, useMemo, useRef, type PointerEvent } from 'react';
-import type { Hung } from '../../core/sew/index.js';
+import { useEffect, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import type { Leg } from '../../core/draft/index.js';
+import type { HungLeg } from '../../core/sew/index.js';
 import { useHanging } from '../worn/hang-store.js';
+import { beside, layOf, nearest, type Place } from './pieces-lay.js';
 
 interface PiecesMapProps {
-  readonly hung: Hung;
+  readonly leg: Leg;
+  readonly hung: HungLeg;
   readonly colours: readonly Float32Array[];
 }
 
-/** Between the pieces and round them, in mm. */
-const ROOM = 40;
-
-/** Where the pieces lie beside one another: how far each is moved, and what they take all together, in mm. */
-function layOf({ parts }: Hung): {
-  readonly moved: readonly (readonly [number, number])[];
-  readonly size: readonly [number, number];
-} {
-  let [x, high] = [ROOM, 0];
-  const moved = parts.map(({ flat }): readonly [number, number] => {
-    const xs = flat.filter((_, i) => i % 2 === 0);
-    const ys = flat.filter((_, i) => i % 2 === 1);
-    const [left, top] = [xs.reduce((a, b) => Math.min(a, b)), ys.reduce((a, b) => Math.min(a, b))];
-    const move = [x - left, ROOM - top] as const;
-    x += xs.reduce((a, b) => Math.max(a, b)) - left + ROOM;
-    high = Math.max(high, ys.reduce((a, b) => Math.max(a, b)) - top + 2 * ROOM);
-    return move;
-  });
-  return { moved, size: [x, high] };
-}
-
 /** The pieces with the colours that they have on the body: what is pointed at on the one is lit on the other. */
-export function PiecesMap({ hung, colours }: PiecesMapProps) {
+export function PiecesMap({ leg, hung, colours }: PiecesMapProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const pointed = useHanging((s) => s.pointed);
   const set = useHanging((s) => s.set);
@@ -64,7 +46,7 @@ export function PiecesMap({ hung, colours }: PiecesMapProps) {
           ink.fill();
           ink.stroke();
         }
-        if (pointed?.part !== part.part) continue;
+        if (pointed?.part !== part.part || pointed.leg !== leg) continue;
         ink.beginPath();
         ink.arc(...place(pointed.place), 6 * fine, 0, 2 * Math.PI);
         ink.strokeStyle = getComputedStyle(at).getPropertyValue('--hand');
@@ -79,48 +61,49 @@ export function PiecesMap({ hung, colours }: PiecesMapProps) {
     return () => {
       watch.disconnect();
     };
-  }, [hung, colours, lay, pointed]);
+  }, [leg, hung, colours, lay, pointed]);
+  const show = (found: Place | undefined): void => {
+    set({ pointed: found && { leg, ...found } });
+  };
   const point = (event: PointerEvent): void => {
     const box = event.currentTarget.getBoundingClientRect();
     const scale = scaleOf([box.width, box.height], lay.size);
-    const [x, y] = [(event.clientX - box.left) / scale, (event.clientY - box.top) / scale];
-    set({ pointed: nearest(hung, lay.moved, x, y) });
+    show(nearest(hung, lay.moved, (event.clientX - box.left) / scale, (event.clientY - box.top) / scale));
+  };
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.key === 'Escape' && pointed) {
+      event.stopPropagation();
+      show(undefined);
+    }
+    const way = WAYS[event.key];
+    if (!way) return;
+    event.preventDefault();
+    show(beside(hung, lay.moved, pointed?.leg === leg ? pointed : undefined, way));
   };
   return (
     <canvas
       ref={canvas}
       className="worn-pieces"
       role="img"
-      aria-label={`The pieces in the same colours: ${hung.parts.map((p) => p.name.toLowerCase()).join(' and ')}`}
+      tabIndex={0}
+      aria-label={`The pieces in the same colours: ${hung.parts.map((p) => p.name.toLowerCase()).join(' and ')}. Arrow keys go from place to place.`}
       onPointerMove={point}
       onPointerDown={point}
       onPointerLeave={() => {
-        set({ pointed: undefined });
+        show(undefined);
       }}
+      onKeyDown={onKey}
     />
   );
 }
 
+/** Where an arrow key leads to. */
+const WAYS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
 const scaleOf = ([width, height]: readonly [number, number], [wide, high]: readonly [number, number]): number =>
   Math.min(width / wide, height / high);
-
-/** So near a place of a piece must be pointed at, in mm. */
-const NEAR = 25;
-
-/** The place of a piece that is nearest to where one points; nothing away from all of them. */
-function nearest(
-  { parts }: Hung,
-  moved: readonly (readonly [number, number])[],
-  x: number,
-  y: number,
-): { readonly part: string; readonly place: number } | undefined {
-  let [least, found]: [number, { part: string; place: number } | undefined] = [NEAR * NEAR, undefined];
-  for (const [m, { part, flat }] of parts.entries()) {
-    const [dx, dy] = moved[m] ?? [0, 0];
-    for (let i = 0; i < flat.length / 2; i++) {
-      const far = ((flat[2 * i] as number) + dx - x) ** 2 + ((flat[2 * i + 1] as number) + dy - y) ** 2;
-      if (far < least) [least, found] = [far, { part, place: i }];
-    }
-  }
-  return found;
-}

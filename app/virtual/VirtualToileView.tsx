@@ -5,6 +5,7 @@ import { useSearchParams } from 'react-router';
 import {
   CLOTH_MATTER,
   differ,
+  hungLeg,
   FIT_MAP_IDS,
   FIT_MAP_LABELS,
   MOST_RESIDUAL,
@@ -27,8 +28,7 @@ import { PiecesMap } from './PiecesMap.js';
 import { PredictLines } from './PredictLines.js';
 import { useWorn } from './use-worn.js';
 import { WornCanvas } from '../worn/WornCanvas.js';
-import { wornColours } from '../worn/worn-colours.js';
-import type { WornSide } from '../worn/worn-side.js';
+import { wornSide, type WornSide } from '../worn/worn-side.js';
 import './virtual.css';
 
 const TURNS: readonly (readonly [string, number])[] = [
@@ -65,13 +65,13 @@ export function VirtualToileView() {
   const sides = useMemo((): WornSide[] => {
     if (!body) return [];
     return [
-      ...(other
-        ? [{ label: 'before', hung: other, body: body.surface, colours: wornColours(other, undefined, map) }]
-        : []),
-      ...(worn ? [{ label: 'now', hung: worn, body: body.surface, colours: wornColours(worn, held, map) }] : []),
+      ...(other ? [wornSide('before', body.surface, other, undefined, map)] : []),
+      ...(worn ? [wornSide('now', body.surface, worn, held, map)] : []),
     ];
   }, [body, worn, other, held, map]);
-  const coloured = sides.at(-1)?.colours;
+  const halves = sides.at(-1)?.halves;
+  const shown = halves && halves.left !== halves.right ? leg : 'left';
+  const told = worn && held && { now: hungLeg(worn, shown), before: hungLeg(held, shown) };
   const share = hangings.reduce((sum, h) => sum + (h?.share ?? 0), 0) / hangings.length;
   const out = body && !body.sound ? body.residuals.filter((r) => Math.abs(r.tape - r.measured) > MOST_RESIDUAL) : [];
   if (!drawn) return <p className="quiet">Enter the four measurements first.</p>;
@@ -92,10 +92,10 @@ export function VirtualToileView() {
                   worn && other ? `On the body: ${against?.label ?? ''} at the left, now at the right` : 'On the body'
                 }
               />
-              {worn && held && coloured && <PiecesMap hung={worn} colours={coloured} />}
+              {told && halves && <PiecesMap leg={shown} hung={told.now} colours={halves[shown].colours} />}
             </div>
-            {worn && held && <MapLegend map={map} show={show} />}
-            {worn && held && <HereSaid hung={worn} against={held} map={map} show={show} />}
+            {told && <MapLegend map={map} show={show} />}
+            {told && <HereSaid leg={shown} hung={told.now} against={told.before} map={map} show={show} />}
           </>
         ) : (
           <div className="board-empty">
@@ -139,7 +139,7 @@ export function VirtualToileView() {
               ['left', 'left'],
               ['right', 'right'],
             ]}
-            about="The legs differ: one of them is hung, on both sides."
+            about="The legs differ: both are hung, and what is told is of this one."
             onChoose={(next) => {
               set({ leg: next });
             }}
@@ -195,13 +195,18 @@ export function VirtualToileView() {
             )}
           </>
         )}
-        {worn && held && body && (
+        {told && body && (
           <section aria-label="What changed">
             <h3>What changed</h3>
-            <ChangedLines before={held.figures} after={worn.figures} risesKnown={body.risesKnown} show={show} />
-            <FitTable before={held.figures} after={worn.figures} risesKnown={body.risesKnown} show={show} />
+            <ChangedLines
+              before={told.before.figures}
+              after={told.now.figures}
+              risesKnown={body.risesKnown}
+              show={show}
+            />
+            <FitTable before={told.before.figures} after={told.now.figures} risesKnown={body.risesKnown} show={show} />
             <PredictLines
-              differences={differ(held.figures, worn.figures, body.risesKnown)}
+              differences={differ(told.before.figures, told.now.figures, body.risesKnown)}
               against={against?.label ?? ''}
             />
           </section>

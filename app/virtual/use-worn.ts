@@ -15,7 +15,7 @@ export interface Against {
 /** The draft in hand and what it is held against, as orders, with how far each is. */
 export interface Worn {
   readonly choices: readonly Against[];
-  /** Whether the two legs differ: then one of them is hung on both sides. */
+  /** Whether the two legs differ: then both are hung. */
   readonly legsDiffer: boolean;
   /** What is held against, where there is such a thing. */
   readonly against: Against | undefined;
@@ -28,9 +28,9 @@ export interface Worn {
 /** The garments that are held against one another on the body of the person in hand. */
 export function useWorn(): Worn {
   const work = useWork((s) => s.work);
-  const { cloth, leg, against: wanted, hangings } = useHanging();
+  const { cloth, against: wanted, hangings } = useHanging();
   const assumed = useAssumed();
-  const input = useMemo(() => inputNow(work, leg), [work, leg]);
+  const input = useMemo(() => inputNow(work), [work]);
   const { choices, orders } = useMemo(() => {
     const order = (of: typeof input): HangOrder => orderFor(of, input, assumed, cloth);
     const now = order(input);
@@ -38,7 +38,7 @@ export function useWorn(): Worn {
       { id: 'drafted', label: 'As it was drafted, nothing altered', order: order({ ...input, alterations: [] }) },
       ...[...(work.draft.versions ?? [])]
         .reverse()
-        .map((v) => ({ id: v.id, label: versionLabel(v), order: order(inputNow(workOfVersion(work, v), leg)) })),
+        .map((v) => ({ id: v.id, label: versionLabel(v), order: order(inputNow(workOfVersion(work, v))) })),
     ];
     // Against what is drawn from the same there is nothing to be told.
     const key = keyOf(now);
@@ -47,7 +47,7 @@ export function useWorn(): Worn {
       choices: unlike.map(({ id, label }): Against => ({ id, label })),
       orders: { now, by: new Map(unlike.map((o) => [o.id, o.order])) },
     };
-  }, [input, work, assumed, cloth, leg]);
+  }, [input, work, assumed, cloth]);
   const against = choices.find((c) => c.id === wanted) ?? choices[0];
   const { now } = orders;
   const before = against && orders.by.get(against.id);

@@ -19,9 +19,11 @@ const hanger = {
     const matter = CLOTH_MATTER.find((c) => c.id === cloth) ?? CLOTH_MATTER[0];
     if (!outcome.ok || !matter) return false;
     const body = bodyOf(wearer);
-    const { block, worked } = outcome.value;
+    const { block, legs, worked } = outcome.value;
     const elastic = worked.pullOn ? body.get('waist')?.mm : undefined;
-    for (const wearing of wear({ garment: garmentOf(block), elastic }, body, assumed, matter)) tell(wearing);
+    const garment = garmentOf(legs?.left ?? block);
+    const rightLeg = legs && garmentOf(legs.right);
+    for (const wearing of wear({ garment, rightLeg, elastic }, body, assumed, matter)) tell(wearing);
     return true;
   },
 };

@@ -31,8 +31,9 @@ export interface Look {
 /** From the front, a little to the side, as one stands before a toile. */
 export const FRONT: Look = { turn: 0, tip: 0.04, near: 1 };
 
-/** A place of a part, by the number it has in what hangs now. */
+/** A place of a part of a leg, by the number it has in what hangs now. */
 export interface Pointed {
+  readonly leg: Leg;
   readonly part: string;
   readonly place: number;
 }
@@ -44,7 +45,7 @@ interface HangState {
   readonly against: string;
   /** What a maker has set of a body that is assumed, and of whose body. */
   readonly assumed: { readonly person: string; readonly set: Partial<Assumed> };
-  /** The leg that is hung, where an alteration makes the two differ. */
+  /** The leg whose figures and pieces are shown, where an alteration makes the two differ. */
   readonly leg: Leg;
   readonly look: Look;
   /** What one points at, on the body or on the pieces. */

@@ -1,4 +1,4 @@
-import { FIT_MAPS, mapDifference, type FitMapId, type Hung } from '../../core/sew/index.js';
+import { FIT_MAPS, mapDifference, type FitMapId, type HungLeg } from '../../core/sew/index.js';
 
 /** A colour as red, green and blue from nought to one. */
 export type Rgb = readonly [red: number, green: number, blue: number];
@@ -27,8 +27,8 @@ export function colourOf(by: number, id: FitMapId): Rgb {
   return [mix(WORN_COLOURS.cloth[0], to[0]), mix(WORN_COLOURS.cloth[1], to[1]), mix(WORN_COLOURS.cloth[2], to[2])];
 }
 
-/** The colours of all places of a garment that is held against another, part by part; plain cloth without one. */
-export function wornColours(hung: Hung, against: Hung | undefined, id: FitMapId): Float32Array[] {
+/** The colours of all places of one half of a garment that is held against another, part by part; plain cloth without one. */
+export function wornColours(hung: HungLeg, against: HungLeg | undefined, id: FitMapId): Float32Array[] {
   const differences = against && mapDifference(hung, against, id);
   return hung.parts.map((part, m) => {
     const colours = new Float32Array(part.places.length);

@@ -1,3 +1,4 @@
+import { LEGS } from '../../core/draft/index.js';
 import type { Look } from './hang-store.js';
 import { WORN_COLOURS, type Rgb } from './worn-colours.js';
 import { extentOf, placeOf, type Seen, type WornSide } from './worn-side.js';
@@ -28,33 +29,36 @@ const seenFrom = (
 };
 
 /** The triangles of both halves of a side as they are seen, farthest first (painter's algorithm). */
-function facesOf({ hung, body, colours }: WornSide, look: Look, middle: number): Face[] {
+function facesOf({ halves, body }: WornSide, look: Look, middle: number): Face[] {
   const seen = seenFrom(look, middle);
   const faces: Face[] = [];
-  const lay = (places: Float32Array, triangles: Uint32Array, colourAt: (i: number) => Rgb): void => {
-    for (const way of [1, -1])
-      for (let t = 0; t < triangles.length; t += 3) {
-        const of = [0, 1, 2].map((k) => {
-          const i = 3 * (triangles[t + k] as number);
-          return seen(way * (places[i] as number), places[i + 1] as number, places[i + 2] as number);
-        }) as [readonly [number, number, number], readonly [number, number, number], readonly [number, number, number]];
-        const [a, b, c] = of;
-        const [ux, uy, uz] = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
-        const [vx, vy, vz] = [c[0] - a[0], c[1] - a[1], c[2] - a[2]];
-        const [nx, ny, nz] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
-        const long = Math.hypot(nx, ny, nz) || 1;
-        faces.push({
-          far: a[2] + b[2] + c[2],
-          corners: [a[0], a[1], b[0], b[1], c[0], c[1]],
-          colour: colourAt(triangles[t] as number),
-          light: SHADE + (1 - SHADE) * Math.abs((0.3 * nx + 0.4 * ny + 0.87 * nz) / long),
-        });
-      }
+  const lay = (way: 1 | -1, places: Float32Array, triangles: Uint32Array, colourAt: (i: number) => Rgb): void => {
+    for (let t = 0; t < triangles.length; t += 3) {
+      const of = [0, 1, 2].map((k) => {
+        const i = 3 * (triangles[t + k] as number);
+        return seen(way * (places[i] as number), places[i + 1] as number, places[i + 2] as number);
+      }) as [readonly [number, number, number], readonly [number, number, number], readonly [number, number, number]];
+      const [a, b, c] = of;
+      const [ux, uy, uz] = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
+      const [vx, vy, vz] = [c[0] - a[0], c[1] - a[1], c[2] - a[2]];
+      const [nx, ny, nz] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+      const long = Math.hypot(nx, ny, nz) || 1;
+      faces.push({
+        far: a[2] + b[2] + c[2],
+        corners: [a[0], a[1], b[0], b[1], c[0], c[1]],
+        colour: colourAt(triangles[t] as number),
+        light: SHADE + (1 - SHADE) * Math.abs((0.3 * nx + 0.4 * ny + 0.87 * nz) / long),
+      });
+    }
   };
-  lay(body.places, body.triangles, () => WORN_COLOURS.body);
-  for (const [m, part] of hung.parts.entries()) {
-    const own = colours[m];
-    lay(part.places, part.triangles, (i) => [own?.[3 * i] ?? 1, own?.[3 * i + 1] ?? 1, own?.[3 * i + 2] ?? 1]);
+  for (const leg of LEGS) {
+    const way = leg === 'left' ? 1 : -1;
+    const { hung, colours } = halves[leg];
+    lay(way, body.places, body.triangles, () => WORN_COLOURS.body);
+    for (const [m, part] of hung.parts.entries()) {
+      const own = colours[m];
+      lay(way, part.places, part.triangles, (i) => [own?.[3 * i] ?? 1, own?.[3 * i + 1] ?? 1, own?.[3 * i + 2] ?? 1]);
+    }
   }
   return faces.sort((a, b) => a.far - b.far);
 }

@@ -1,13 +1,37 @@
 import type { BodySurface } from '../../core/body/index.js';
-import type { Hung } from '../../core/sew/index.js';
+import type { Leg } from '../../core/draft/index.js';
+import { hungLeg, type FitMapId, type Hung, type HungLeg } from '../../core/sew/index.js';
 import type { Look, Pointed } from './hang-store.js';
+import { wornColours } from './worn-colours.js';
 
-/** A garment on its body with the colours of its places, part by part, and what it is called. */
+/** One half of a garment, x outward, with the colours of its places, part by part. */
+export interface WornHalf {
+  readonly hung: HungLeg;
+  readonly colours: readonly Float32Array[];
+}
+
+/** A garment on its body, each leg with its colours, and what it is called. */
 export interface WornSide {
   readonly label: string;
-  readonly hung: Hung;
   readonly body: BodySurface;
-  readonly colours: readonly Float32Array[];
+  readonly halves: Readonly<Record<Leg, WornHalf>>;
+}
+
+/** A garment in the colours of what it is held against, leg by leg; where both are alike, one is seen in the mirror. */
+export function wornSide(
+  label: string,
+  body: BodySurface,
+  hung: Hung,
+  against: Hung | undefined,
+  map: FitMapId,
+): WornSide {
+  const half = (leg: Leg): WornHalf => {
+    const own = hungLeg(hung, leg);
+    return { hung: own, colours: wornColours(own, against && hungLeg(against, leg), map) };
+  };
+  const left = half('left');
+  const alike = !hung.rightLeg && !against?.rightLeg;
+  return { label, body, halves: { left, right: alike ? left : half('right') } };
 }
 
 /** The middle of what is looked at and how far it reaches, in mm: the same for all sides of one body. */
@@ -32,10 +56,10 @@ export interface Seen {
   readonly pointed: Pointed | undefined;
 }
 
-/** Where a place that one points at hangs, in mm. */
-export function placeOf({ hung }: WornSide, pointed: Pointed | undefined): [number, number, number] | undefined {
-  const part = hung.parts.find((p) => p.part === pointed?.part);
-  if (!part || !pointed || 3 * pointed.place >= part.places.length) return undefined;
+/** Where a place that one points at hangs, in mm: x to the wearer's left. */
+export function placeOf({ halves }: WornSide, pointed: Pointed | undefined): [number, number, number] | undefined {
+  const part = pointed && halves[pointed.leg].hung.parts.find((p) => p.part === pointed.part);
+  if (!part || 3 * pointed.place >= part.places.length) return undefined;
   const [x = 0, y = 0, z = 0] = part.places.subarray(3 * pointed.place, 3 * pointed.place + 3);
-  return [x, y, z];
+  return [pointed.leg === 'right' ? -x : x, y, z];
 }

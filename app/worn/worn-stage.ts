@@ -18,6 +18,7 @@ import {
 } from 'three';
 import type { Pointed } from './hang-store.js';
 import { WORN_COLOURS } from './worn-colours.js';
+import type { Leg } from '../../core/draft/index.js';
 import { extentOf, placeOf, type Seen, type WornSide } from './worn-side.js';
 
 /** Draws garments in space; `leave` gives back what it holds of the machine. */
@@ -44,19 +45,24 @@ function meshOf(places: Float32Array, triangles: Uint32Array, colours: Float32Ar
   return new Mesh(geometry, material);
 }
 
-/** Both halves of a side: the second is the first seen in the mirror. */
-function groupOf({ hung, body, colours }: WornSide): Group {
-  const half = (): Mesh[] => [
-    meshOf(body.places, body.triangles, undefined),
-    ...hung.parts.map((part, m) => {
-      const mesh = meshOf(part.places, part.triangles, colours[m]);
-      mesh.name = part.part;
-      return mesh;
-    }),
-  ];
-  const [near, far] = [new Group().add(...half()), new Group().add(...half())];
-  far.scale.x = -1;
-  return new Group().add(near, far);
+/** Both halves of a side: the left at the right hand of who looks, the right one turned about. */
+function groupOf({ halves, body }: WornSide): Group {
+  const half = (leg: Leg): Group => {
+    const { hung, colours } = halves[leg];
+    const group = new Group().add(
+      meshOf(body.places, body.triangles, undefined),
+      ...hung.parts.map((part, m) => {
+        const mesh = meshOf(part.places, part.triangles, colours[m]);
+        mesh.name = part.part;
+        return mesh;
+      }),
+    );
+    group.name = leg;
+    return group;
+  };
+  const [left, right] = [half('left'), half('right')];
+  right.scale.x = -1;
+  return new Group().add(left, right);
 }
 
 /** A small ball that marks a place. */
@@ -116,7 +122,9 @@ export function wornStage(canvas: HTMLCanvasElement): WornStage | undefined {
         if (pin) {
           mark.position.set(...pin);
           twin.position.set(-pin[0], pin[1], pin[2]);
-          scene.add(mark, twin);
+          scene.add(mark);
+          // Where both legs are alike, the place is one of either.
+          if (side.halves.left === side.halves.right) scene.add(twin);
         }
         renderer.setViewport(i * wide, 0, wide, height);
         renderer.setScissor(i * wide, 0, wide, height);
@@ -134,8 +142,10 @@ export function wornStage(canvas: HTMLCanvasElement): WornStage | undefined {
       const ray = new Raycaster();
       ray.setFromCamera(new Vector2(2 * x - 1, 1 - 2 * y), camera);
       const [hit] = ray.intersectObject(group, true);
-      const part = side.hung.parts.find((p) => p.part === hit?.object.name);
-      return part && hit?.face ? { part: part.part, place: hit.face.a } : undefined;
+      const alike = side.halves.left === side.halves.right;
+      const leg: Leg = !alike && hit?.object.parent?.name === 'right' ? 'right' : 'left';
+      const part = side.halves[leg].hung.parts.find((p) => p.part === hit?.object.name);
+      return part && hit?.face ? { leg, part: part.part, place: hit.face.a } : undefined;
     },
     leave: () => {
       for (const group of groups.values()) giveBack(group);

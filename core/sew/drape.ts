@@ -2,14 +2,19 @@ import { gridOf, type DistanceGrid, type SolidBody } from '../body/index.js';
 import type { Garment } from '../garment/index.js';
 import { arrangeRound } from './arrange.js';
 import { sewUp, type Assembly } from './assembly.js';
+import { runBoth, sewnTogether } from './both-legs.js';
 import type { ClothMatter } from './cloth.js';
 import { meshParts } from './mesh.js';
 import { refine } from './refine.js';
 import { Cloth, type Course, type WaistHeight } from './solver.js';
 
-/** What is sewn: a garment, and the length that an elastic draws its waist in to, in mm, where it has one. */
+/**
+ * What is sewn: a garment, with the one of the right leg where the two differ, and the length that an elastic draws its
+ * waist in to, in mm, where it has one.
+ */
 export interface Sewn {
   readonly garment: Garment;
+  readonly rightLeg?: Garment | undefined;
   readonly elastic?: number | undefined;
 }
 
@@ -38,7 +43,7 @@ const PRESSED_OVER = 300;
 /** Steps done between two looks at whether to stop. */
 const AT_ONCE = 100;
 
-/** A garment as it hangs on a body. */
+/** A garment as it hangs on a body: both of its halves, where they are alike, or the left one. */
 export interface Draped {
   readonly assembly: Assembly;
   /** Positions in metres, three a particle: x outward, y up, z to the front. */
@@ -47,6 +52,8 @@ export interface Draped {
   readonly press: Float64Array;
   /** The force that holds each particle of the waist, in N. */
   readonly holding: readonly number[];
+  /** The right half, where it differs: x outward too. */
+  readonly rightLeg?: Omit<Draped, 'rightLeg'> | undefined;
 }
 
 /** How far a drape is: the share done, and what hangs so far. */
@@ -71,11 +78,11 @@ export const feltGrid = ({ form, heights }: SolidBody): DistanceGrid =>
   gridOf(form, -FELT.below, heights.waist + FELT.above);
 
 /**
- * Sews a garment and lets it hang on a body, one half of it. Yields how far it is, with what hangs after each stage;
- * returns what hangs in the end. Deterministic.
+ * Sews a garment and lets it hang on a body, one half of it, or both where its legs differ. Yields how far it is, with
+ * what hangs after each stage; returns what hangs in the end. Deterministic.
  */
 export function* drape(
-  { garment, elastic }: Sewn,
+  { garment, rightLeg, elastic }: Sewn,
   body: SolidBody,
   matter: ClothMatter,
   grid: DistanceGrid = feltGrid(body),
@@ -84,31 +91,62 @@ export function* drape(
   const waistAt = waistHeightOf(body);
   const costs = stages.map(({ spacing, courses }) => courses.reduce((sum, c) => sum + c.steps, 0) / spacing ** 2);
   const whole = costs.reduce((sum, c) => sum + c, 0);
+  const legs = rightLeg ? [garment, rightLeg] : [garment];
+  const gathered = elastic === undefined ? undefined : elastic / 2000;
   let done = 0;
-  let hangs: Draped | undefined;
+  let hangs: readonly Draped[] = [];
   for (const { spacing, courses } of stages) {
-    const assembly = sewUp(garment, meshParts(garment, spacing));
-    const at: Float64Array = hangs ? refine(hangs.assembly, hangs.at, assembly) : arrangeRound(assembly, body);
-    const cloth = new Cloth(assembly, matter, grid, waistAt, at, elastic === undefined ? undefined : elastic / 2000);
+    const assemblies = legs.map((leg, i) => sewUp(leg, meshParts(leg, spacing, legs[1 - i])));
+    const cloths = assemblies.map((assembly, i) => {
+      const before = hangs[i];
+      const at = before ? refine(before.assembly, before.at, assembly) : arrangeRound(assembly, body);
+      return new Cloth(assembly, matter, grid, waistAt, at, gathered);
+    });
+    const run = running(cloths, assemblies, body.heights.crotch / 1000);
+    const hanging = (): Draped[] => cloths.map((cloth, i) => hangingOf(cloth, assemblies[i] as Assembly));
     for (const [i, course] of courses.entries()) {
       const last = i === courses.length - 1;
       for (let left = course.steps; left > 0; left -= AT_ONCE) {
-        if (last && left <= PRESSED_OVER && left > PRESSED_OVER - AT_ONCE) cloth.pressAnew();
-        cloth.run(Math.min(AT_ONCE, left), course);
+        if (last && left <= PRESSED_OVER && left > PRESSED_OVER - AT_ONCE)
+          for (const cloth of cloths) cloth.pressAnew();
+        run(Math.min(AT_ONCE, left), course);
         done += Math.min(AT_ONCE, left) / spacing ** 2;
         yield { share: done / whole, so: undefined };
       }
       // What hangs lightly already is shown while the rest is done.
-      if (!last) yield { share: done / whole, so: hanging(cloth, assembly) };
+      if (!last) yield { share: done / whole, so: wholeOf(hanging()) };
     }
-    hangs = hanging(cloth, assembly);
-    yield { share: done / whole, so: hangs };
+    hangs = hanging();
+    yield { share: done / whole, so: wholeOf(hangs) };
   }
-  if (!hangs) throw new Error('A drape has a stage');
-  return hangs;
+  const hung = wholeOf(hangs);
+  if (!hung) throw new Error('A drape has a stage');
+  return hung;
 }
 
-const hanging = (cloth: Cloth, assembly: Assembly): Draped => ({
+/** What does steps of one leg, or of two that differ. */
+function running(
+  cloths: readonly Cloth[],
+  assemblies: readonly Assembly[],
+  crotch: number,
+): (steps: number, course: Course) => void {
+  const [left, right] = cloths;
+  const [one, other] = assemblies;
+  if (!left || !one) throw new Error('A garment has a leg');
+  if (!right || !other)
+    return (steps, course) => {
+      left.run(steps, course);
+    };
+  const sewn = sewnTogether(one, other);
+  return (steps, course) => {
+    runBoth([left, right], sewn, steps, course, crotch);
+  };
+}
+
+const wholeOf = ([left, rightLeg]: readonly Draped[]): Draped | undefined =>
+  left && (rightLeg ? { ...left, rightLeg } : left);
+
+const hangingOf = (cloth: Cloth, assembly: Assembly): Draped => ({
   assembly,
   at: Float64Array.from(cloth.at),
   press: Float64Array.from(cloth.press),

@@ -15,7 +15,7 @@ interface FitInfo {
 /** The figures of a garment as it hangs, in the order in which they are listed. */
 export const FIT_FIGURES = {
   /** Stretch across, of the thigh in front and of the hip all round. */
-  thighAcross: { unit: 'percent', ofRise: false, noise: 0.1 },
+  thighAcross: { unit: 'percent', ofRise: false, noise: 0.06 },
   hipAcross: { unit: 'percent', ofRise: false, noise: 0.05 },
   /** How hard the thigh is pressed. */
   thighPress: { unit: 'kPa', ofRise: false, noise: 0.03 },
@@ -32,11 +32,11 @@ export const FIT_FIGURES = {
   /** Stretch along over the seat. */
   seatAlong: { unit: 'percent', ofRise: true, noise: 0.05 },
   /** How far the cloth is pulled askew at the crotch, behind and in front. */
-  dragBehind: { unit: 'percent', ofRise: true, noise: 3.5 },
-  dragFront: { unit: 'percent', ofRise: true, noise: 1.2 },
+  dragBehind: { unit: 'percent', ofRise: true, noise: 4 },
+  dragFront: { unit: 'percent', ofRise: true, noise: 1.3 },
   /** Where the inseams meet: in front of where they meet on the body (+) or behind, and below the body. */
-  crotchForward: { unit: 'mm', ofRise: true, noise: 2 },
-  crotchBelow: { unit: 'mm', ofRise: true, noise: 2 },
+  crotchForward: { unit: 'mm', ofRise: true, noise: 4 },
+  crotchBelow: { unit: 'mm', ofRise: true, noise: 2.2 },
   /** How far the middle of the hem hangs in front of the middle of the leg (+) or behind it. */
   hemForward: { unit: 'mm', ofRise: true, noise: 8 },
 } as const satisfies Readonly<Record<string, FitInfo>>;

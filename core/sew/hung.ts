@@ -1,4 +1,5 @@
 import type { DistanceGrid, SolidBody } from '../body/index.js';
+import type { Leg } from '../draft/index.js';
 import type { Point } from '../geometry/index.js';
 import type { Assembly } from './assembly.js';
 import type { Draped } from './drape.js';
@@ -34,11 +35,19 @@ export interface HungPart {
   readonly maps: Readonly<Record<FitMapId, Float32Array>>;
 }
 
-/** A garment as it hangs, to be drawn, sent and held against another. */
-export interface Hung {
+/** One half of a garment as it hangs, x outward. */
+export interface HungLeg {
   readonly parts: readonly HungPart[];
   readonly figures: FitFigures;
 }
+
+/** A garment as it hangs, to be drawn, sent and held against another: its left half, and the right where that differs. */
+export interface Hung extends HungLeg {
+  readonly rightLeg?: HungLeg;
+}
+
+/** One half of a garment as it hangs. */
+export const hungLeg = (hung: Hung, leg: Leg): HungLeg => (leg === 'right' ? (hung.rightLeg ?? hung) : hung);
 
 /** What is laid over the particles from its triangles: the mean by area, of what is more than nought. */
 function spread({ count, triangles: { corners, area } }: Assembly, of: (t: number) => number): Float64Array {
@@ -54,7 +63,12 @@ function spread({ count, triangles: { corners, area } }: Assembly, of: (t: numbe
 }
 
 /** A draped garment as it is drawn and sent, with its maps and figures. */
-export function hungOf(draped: Draped, body: SolidBody, grid: DistanceGrid): Hung {
+export function hungOf({ rightLeg, ...draped }: Draped, body: SolidBody, grid: DistanceGrid): Hung {
+  const left = hungLegOf(draped, body, grid);
+  return rightLeg ? { ...left, rightLeg: hungLegOf(rightLeg, body, grid) } : left;
+}
+
+function hungLegOf(draped: Draped, body: SolidBody, grid: DistanceGrid): HungLeg {
   const { assembly, at } = draped;
   const strain = strainOf(draped);
   const stretch = (of: Float64Array) => (t: number) => 100 * Math.max(0, of[t] as number);
@@ -89,7 +103,7 @@ export function hungOf(draped: Draped, body: SolidBody, grid: DistanceGrid): Hun
  * A map of one garment less that of another, place by place of the first: where a part is larger than the other's, the
  * nearest place of that is taken. What lies within the noise is nought.
  */
-export function mapDifference(after: Hung, before: Hung, id: FitMapId): Float32Array[] {
+export function mapDifference(after: HungLeg, before: HungLeg, id: FitMapId): Float32Array[] {
   const { noise } = FIT_MAPS[id];
   return after.parts.map((part) => {
     const other = before.parts.find((p) => p.part === part.part);

@@ -10,7 +10,16 @@ export {
   type FitFigureId,
   type FitFigures,
 } from './fit-figures.js';
-export { FIT_MAP_IDS, FIT_MAPS, hungOf, mapDifference, type FitMapId, type Hung } from './hung.js';
+export {
+  FIT_MAP_IDS,
+  FIT_MAPS,
+  hungLeg,
+  hungOf,
+  mapDifference,
+  type FitMapId,
+  type Hung,
+  type HungLeg,
+} from './hung.js';
 export { gapOf, strainOf } from './maps.js';
 export { meshParts, type PartMesh } from './mesh.js';
 export { predictionSaid, predictionsFrom, scoreOf, type Prediction, type PredictionScore } from './prediction.js';

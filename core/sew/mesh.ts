@@ -94,6 +94,9 @@ function meshOutline(outline: SampledOutline, spacing: number): PartMesh {
 export const wornParts = ({ parts }: Garment): Part[] =>
   parts.filter((p) => p.cloth === 'shell' && p.edges.some((e) => e.role === 'rise'));
 
-/** Those parts as triangles, with as many places on either side of every seam. Spacing in mm. */
-export const meshParts = (garment: Garment, spacing: number): PartMesh[] =>
-  sampleOutlines(garment, wornParts(garment), spacing).map((outline) => meshOutline(outline, spacing));
+/**
+ * Those parts as triangles, with as many places on either side of every seam, and of what is sewn to the other leg
+ * where that is another's. Spacing in mm.
+ */
+export const meshParts = (garment: Garment, spacing: number, otherLeg?: Garment): PartMesh[] =>
+  sampleOutlines(garment, wornParts(garment), spacing, otherLeg).map((outline) => meshOutline(outline, spacing));

@@ -94,13 +94,24 @@ const between = (a: Point, b: Point, steps: number): Point[] =>
 
 /**
  * The outlines of parts as places about `spacing` mm apart, as many on either side of a seam; darts are cut out, both
- * legs alike.
+ * legs alike. What is sewn to the other leg has as many as that leg has, where it is another's.
  */
-export function sampleOutlines(garment: Garment, parts: readonly Part[], spacing: number): SampledOutline[] {
+export function sampleOutlines(
+  garment: Garment,
+  parts: readonly Part[],
+  spacing: number,
+  otherLeg: Garment = garment,
+): SampledOutline[] {
   const partings = new Map<string, Parting>();
   const key = (part: string, edge: string): string => `${part} ${edge}`;
   for (const seam of garment.seams) {
-    if (seam.second.mirrored) continue;
+    if (seam.second.mirrored) {
+      const { part, edge } = seam.first;
+      const [own, others] = [garment, otherLeg].map((of) => pathLength(edgeOf(partOf(of, part), edge).path));
+      if (own === undefined || others === undefined) continue;
+      partings.set(key(part, edge), { at: [0, own], steps: [stepsOf(Math.max(own, others), spacing)] });
+      continue;
+    }
     const [first, second] = seamPartings(garment, seam, spacing);
     partings.set(key(seam.first.part, seam.first.edge), first);
     partings.set(key(seam.second.part, seam.second.edge), second);

@@ -88,8 +88,11 @@ export class Cloth {
 
   /** Does so many steps (extended position-based dynamics with one pass a step, Macklin et al.). */
   run(steps: number, course: Course): void {
-    this.weighOut(course.mass);
-    for (let i = 0; i < steps; i++) this.step(course);
+    for (let i = 0; i < steps; i++) {
+      this.move(course);
+      this.keepToMiddle();
+      this.rest();
+    }
   }
 
   /** Everything that depends on mass alone. */
@@ -124,9 +127,11 @@ export class Cloth {
     }
   }
 
-  private step({ weighs, rubs, calm, mass }: Course): void {
+  /** The first part of a step: it goes on as it moves, and everything that pulls at it moves it back. */
+  move({ weighs, rubs, calm, mass }: Course): void {
+    this.weighOut(mass);
     const { at, before, velocity, assembly } = this;
-    const { count, onMiddle } = assembly;
+    const { count } = assembly;
     const fall = weighs ? ((GRAVITY * this.matter.weight) / (INERT * mass)) * STEP : 0;
     const keep = Math.max(0, 1 - calm * STEP);
     for (let p = 0; p < count; p++) {
@@ -141,11 +146,18 @@ export class Cloth {
     this.bend();
     this.holdWaist();
     this.meetBody(rubs);
-    for (let p = 0; p < count; p++) {
-      const i = 3 * p;
-      if (onMiddle[p] === 1 || (at[i] as number) < 0) at[i] = 0;
-      for (let k = 0; k < 3; k++) velocity[i + k] = ((at[i + k] as number) - (before[i + k] as number)) / STEP;
-    }
+  }
+
+  /** What lies in the middle of the body stays there, and nothing goes beyond it: the other leg is the same in the mirror. */
+  private keepToMiddle(): void {
+    const { at, assembly } = this;
+    for (let p = 0; p < assembly.count; p++) if (assembly.onMiddle[p] === 1 || (at[3 * p] as number) < 0) at[3 * p] = 0;
+  }
+
+  /** The last part of a step: how fast it moves is how far it came. */
+  rest(): void {
+    const { at, before, velocity } = this;
+    for (let i = 0; i < at.length; i++) velocity[i] = ((at[i] as number) - (before[i] as number)) / STEP;
   }
 
   /** Warp, weft and shear of every triangle. */
