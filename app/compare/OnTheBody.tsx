@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
+import { useShallow } from 'zustand/shallow';
 import type { DraftInput } from '../../core/chain/index.js';
 import { CLOTH_MATTER, MOST_RESIDUAL } from '../../core/sew/index.js';
 import { formatLength } from '../../core/units/index.js';
@@ -24,7 +25,7 @@ interface HungPairProps {
 function HungPair({ wearer, one, other }: HungPairProps) {
   const tape = useTape();
   const assumed = useAssumed();
-  const { cloth, map, hangings } = useHanging();
+  const { cloth, map, hangings } = useHanging(useShallow(({ cloth, map, hangings }) => ({ cloth, map, hangings })));
   const orders = useMemo(
     () => [one, other].map(({ input }) => orderFor(input, wearer, assumed, cloth)),
     [wearer, one, other, assumed, cloth],

@@ -1,30 +1,22 @@
 import type { Leg } from '../../core/draft/index.js';
-import {
-  FIT_MAP_LABELS,
-  FIT_MAPS,
-  fitFigureSaid,
-  mapDifference,
-  type FitMapId,
-  type HungLeg,
-} from '../../core/sew/index.js';
-import { useMemo } from 'react';
+import { FIT_MAP_LABELS, FIT_MAPS, fitFigureSaid, type FitMapId } from '../../core/sew/index.js';
 import { useHanging } from '../worn/hang-store.js';
+import type { WornHalf } from '../worn/worn-side.js';
 
 interface HereSaidProps {
   readonly leg: Leg;
-  readonly hung: HungLeg;
-  readonly against: HungLeg;
+  readonly half: WornHalf;
   readonly map: FitMapId;
   readonly show: (mm: number) => string;
 }
 
 /** What the map tells of the place that is pointed at, in words. */
-export function HereSaid({ leg, hung, against, map, show }: HereSaidProps) {
+export function HereSaid({ leg, half, map, show }: HereSaidProps) {
   const pointed = useHanging((s) => s.pointed);
-  const differences = useMemo(() => mapDifference(hung, against, map), [hung, against, map]);
+  const { hung, differences } = half;
   const m = pointed?.leg === leg ? hung.parts.findIndex((p) => p.part === pointed.part) : -1;
   const part = hung.parts[m];
-  const by = pointed && part ? (differences[m]?.[pointed.place] ?? 0) : undefined;
+  const by = pointed && part ? (differences?.[m]?.[pointed.place] ?? 0) : undefined;
   const { unit } = FIT_MAPS[map];
   return (
     <output className="quiet" data-here={by === undefined ? '' : by.toFixed(2)}>

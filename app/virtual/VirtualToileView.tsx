@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import ButtonGroup from '@mui/material/ButtonGroup';
 import { useEffect, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
+import { useShallow } from 'zustand/shallow';
 import {
   CLOTH_MATTER,
   differ,
@@ -22,7 +23,7 @@ import { BodyLines } from './BodyLines.js';
 import { ChangedLines } from '../worn/ChangedLines.js';
 import { FitTable } from './FitTable.js';
 import { HereSaid } from './HereSaid.js';
-import { hang, stopHanging, useHanging, wearerOf, type Look } from '../worn/hang-store.js';
+import { hang, stopHanging, useHanging, wearerOf } from '../worn/hang-store.js';
 import { MapLegend } from './MapLegend.js';
 import { PiecesMap } from './PiecesMap.js';
 import { PredictLines } from './PredictLines.js';
@@ -41,7 +42,9 @@ const TURNS: readonly (readonly [string, number])[] = [
 export function VirtualToileView() {
   const drawn = useComputed((c) => c.draft !== undefined);
   const tape = useTape();
-  const { cloth, map, leg, look, last, set } = useHanging();
+  const { cloth, map, leg, last, set } = useHanging(
+    useShallow(({ cloth, map, leg, last, set }) => ({ cloth, map, leg, last, set })),
+  );
   const { choices, legsDiffer, against, now, before, hangingNow, hangingBefore } = useWorn();
   // A version sends here to be held against the draft.
   const [query, setQuery] = useSearchParams();
@@ -95,7 +98,7 @@ export function VirtualToileView() {
               {told && halves && <PiecesMap leg={shown} hung={told.now} colours={halves[shown].colours} />}
             </div>
             {told && <MapLegend map={map} show={show} />}
-            {told && <HereSaid leg={shown} hung={told.now} against={told.before} map={map} show={show} />}
+            {told && halves && <HereSaid leg={shown} half={halves[shown]} map={map} show={show} />}
           </>
         ) : (
           <div className="board-empty">
@@ -176,7 +179,7 @@ export function VirtualToileView() {
                 <Button
                   key={label}
                   onClick={() => {
-                    set({ look: { ...look, turn } satisfies Look });
+                    set({ look: { ...useHanging.getState().look, turn } });
                   }}
                 >
                   {label}

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { useShallow } from 'zustand/shallow';
 import { versionLabel, workOfVersion } from '../../core/kept/index.js';
 import { inputNow } from '../store/sheets.js';
 import { useWork } from '../store/work-context.js';
@@ -28,7 +29,9 @@ export interface Worn {
 /** The garments that are held against one another on the body of the person in hand. */
 export function useWorn(): Worn {
   const work = useWork((s) => s.work);
-  const { cloth, against: wanted, hangings } = useHanging();
+  const { cloth, wanted, hangings } = useHanging(
+    useShallow(({ cloth, against, hangings }) => ({ cloth, wanted: against, hangings })),
+  );
   const assumed = useAssumed();
   const input = useMemo(() => inputNow(work), [work]);
   const { choices, orders } = useMemo(() => {

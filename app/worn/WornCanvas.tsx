@@ -20,6 +20,17 @@ const held = ({ turn, tip, near }: Look): Look => ({
   near: Math.min(NEAR.most, Math.max(NEAR.least, near)),
 });
 
+/** What a key does to a look. */
+const KEYS: Readonly<Record<string, (look: Look) => Partial<Look>>> = {
+  ArrowLeft: ({ turn }) => ({ turn: turn + STEP.turn }),
+  ArrowRight: ({ turn }) => ({ turn: turn - STEP.turn }),
+  ArrowUp: ({ tip }) => ({ tip: tip - STEP.tip }),
+  ArrowDown: ({ tip }) => ({ tip: tip + STEP.tip }),
+  '+': ({ near }) => ({ near: near * STEP.near }),
+  '-': ({ near }) => ({ near: near / STEP.near }),
+  Home: () => FRONT,
+};
+
 interface WornCanvasProps {
   readonly sides: readonly WornSide[];
   readonly label: string;
@@ -33,8 +44,6 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
   const frame = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const [stage, setStage] = useState<WornStage | 'flat'>();
-  const look = useHanging((s) => s.look);
-  const pointed = useHanging((s) => s.pointed);
   const set = useHanging((s) => s.set);
   useEffect(() => {
     let [gone, made]: [boolean, WornStage | undefined] = [false, undefined];
@@ -59,17 +68,29 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
     const draw = (): void => {
       const { width, height } = box.getBoundingClientRect();
       const fine = Math.min(2, window.devicePixelRatio);
+      const { look, pointed } = useHanging.getState();
       const seen = { sides, look, pointed };
       if (stage === 'flat') paintWorn(at, seen, [width, height], fine);
       else stage.draw(seen, [width, height], fine);
     };
-    draw();
-    const watch = new ResizeObserver(draw);
-    watch.observe(box);
-    return () => {
-      watch.disconnect();
+    // Once a frame at most, however often it is turned within it.
+    let frameAsked = 0;
+    const ask = (): void => {
+      cancelAnimationFrame(frameAsked);
+      frameAsked = requestAnimationFrame(draw);
     };
-  }, [stage, sides, look, pointed]);
+    draw();
+    const watch = new ResizeObserver(ask);
+    watch.observe(box);
+    const forget = useHanging.subscribe((now, before) => {
+      if (now.look !== before.look || now.pointed !== before.pointed) ask();
+    });
+    return () => {
+      cancelAnimationFrame(frameAsked);
+      watch.disconnect();
+      forget();
+    };
+  }, [stage, sides]);
 
   const { on } = useDrag<Look>({
     move: (from, { from: at, to }) => {
@@ -83,38 +104,16 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
     },
   });
 
-  const handlers = on(() => look);
-  const turn = (change: Partial<Look>): void => {
-    set({ look: held({ ...look, ...change }) });
+  const handlers = on(() => useHanging.getState().look);
+  const turn = (change: (look: Look) => Partial<Look>): void => {
+    const { look } = useHanging.getState();
+    set({ look: held({ ...look, ...change(look) }) });
   };
   const onKey = (event: KeyboardEvent): void => {
-    const acts: Readonly<Record<string, () => void>> = {
-      ArrowLeft: () => {
-        turn({ turn: look.turn + STEP.turn });
-      },
-      ArrowRight: () => {
-        turn({ turn: look.turn - STEP.turn });
-      },
-      ArrowUp: () => {
-        turn({ tip: look.tip - STEP.tip });
-      },
-      ArrowDown: () => {
-        turn({ tip: look.tip + STEP.tip });
-      },
-      '+': () => {
-        turn({ near: look.near * STEP.near });
-      },
-      '-': () => {
-        turn({ near: look.near / STEP.near });
-      },
-      Home: () => {
-        set({ look: FRONT });
-      },
-    };
-    const act = acts[event.key];
-    if (!act) return;
+    const change = KEYS[event.key];
+    if (!change) return;
     event.preventDefault();
-    act();
+    turn(change);
   };
   return (
     <div className="worn-frame" ref={frame}>
@@ -127,7 +126,7 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
         data-drawn={stage === undefined ? 'not yet' : stage === 'flat' ? 'flat' : 'in space'}
         onKeyDown={onKey}
         onWheel={(event) => {
-          turn({ near: look.near * (event.deltaY < 0 ? STEP.near : 1 / STEP.near) });
+          turn((look) => ({ near: look.near * (event.deltaY < 0 ? STEP.near : 1 / STEP.near) }));
         }}
         {...handlers}
         onPointerMove={(event) => {

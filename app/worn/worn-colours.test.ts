@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FIT_MAP_IDS, FIT_MAPS, type Hung } from '../../core/sew/index.js';
+import { FIT_MAP_IDS, FIT_MAPS, mapDifference, type Hung } from '../../core/sew/index.js';
 import { colourOf, fullOf, WORN_COLOURS, wornColours, type Rgb } from './worn-colours.js';
 
 /** One triangle that hangs flat, with the same figure of every map at each corner. */
@@ -34,9 +34,9 @@ describe('the colours of a difference', () => {
   it('are given to every place of a garment that is held against another, and plain cloth to one that is not', () => {
     const [plain] = wornColours(hung(9), undefined, 'gap');
     expect([...(plain ?? [])].slice(0, 3)).toEqual(WORN_COLOURS.cloth.map((v) => Math.fround(v)));
-    const [red] = wornColours(hung(40), hung(9), 'gap');
+    const [red] = wornColours(hung(40), mapDifference(hung(40), hung(9), 'gap'), 'gap');
     expect([...(red ?? [])]).toEqual([1, 2, 3].flatMap(() => WORN_COLOURS.more.map((v) => Math.fround(v))));
-    const [same] = wornColours(hung(9.5), hung(9), 'gap');
+    const [same] = wornColours(hung(9.5), mapDifference(hung(9.5), hung(9), 'gap'), 'gap');
     expect(same).toEqual(plain);
   });
 });

@@ -1,4 +1,4 @@
-import { FIT_MAPS, mapDifference, type FitMapId, type HungLeg } from '../../core/sew/index.js';
+import { FIT_MAPS, type FitMapId, type HungLeg } from '../../core/sew/index.js';
 
 /** A colour as red, green and blue from nought to one. */
 export type Rgb = readonly [red: number, green: number, blue: number];
@@ -27,12 +27,14 @@ export function colourOf(by: number, id: FitMapId): Rgb {
   return [mix(WORN_COLOURS.cloth[0], to[0]), mix(WORN_COLOURS.cloth[1], to[1]), mix(WORN_COLOURS.cloth[2], to[2])];
 }
 
-/** The colours of all places of one half of a garment that is held against another, part by part; plain cloth without one. */
-export function wornColours(hung: HungLeg, against: HungLeg | undefined, id: FitMapId): Float32Array[] {
-  const differences = against && mapDifference(hung, against, id);
-  return hung.parts.map((part, m) => {
+/** The colours of all places of one half of a garment, part by part; plain cloth where nothing is held against it. */
+export const wornColours = (
+  { parts }: HungLeg,
+  differences: readonly Float32Array[] | undefined,
+  id: FitMapId,
+): Float32Array[] =>
+  parts.map((part, m) => {
     const colours = new Float32Array(part.places.length);
     for (let i = 0; i < part.places.length / 3; i++) colours.set(colourOf(differences?.[m]?.[i] ?? 0, id), 3 * i);
     return colours;
   });
-}

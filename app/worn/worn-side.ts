@@ -1,12 +1,14 @@
 import type { BodySurface } from '../../core/body/index.js';
 import type { Leg } from '../../core/draft/index.js';
-import { hungLeg, type FitMapId, type Hung, type HungLeg } from '../../core/sew/index.js';
+import { hungLeg, mapDifference, type FitMapId, type Hung, type HungLeg } from '../../core/sew/index.js';
 import type { Look, Pointed } from './hang-store.js';
 import { wornColours } from './worn-colours.js';
 
 /** One half of a garment, x outward, with the colours of its places, part by part. */
 export interface WornHalf {
   readonly hung: HungLeg;
+  /** How far the map that is shown differs from that of what it is held against, place by place. */
+  readonly differences: readonly Float32Array[] | undefined;
   readonly colours: readonly Float32Array[];
 }
 
@@ -27,7 +29,8 @@ export function wornSide(
 ): WornSide {
   const half = (leg: Leg): WornHalf => {
     const own = hungLeg(hung, leg);
-    return { hung: own, colours: wornColours(own, against && hungLeg(against, leg), map) };
+    const differences = against && mapDifference(own, hungLeg(against, leg), map);
+    return { hung: own, differences, colours: wornColours(own, differences, map) };
   };
   const left = half('left');
   const alike = !hung.rightLeg && !against?.rightLeg;

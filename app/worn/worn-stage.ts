@@ -81,10 +81,11 @@ function giveBack(group: Group): void {
 export function wornStage(canvas: HTMLCanvasElement): WornStage | undefined {
   let renderer: WebGLRenderer;
   try {
-    renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
+    renderer = new WebGLRenderer({ canvas, antialias: false, alpha: true, preserveDrawingBuffer: true });
   } catch {
     return undefined;
   }
+  let sized = '';
   const camera = new PerspectiveCamera(SEES, 1, 10, 20_000);
   const groups = new Map<WornSide, Group>();
   const scene = new Scene();
@@ -98,9 +99,13 @@ export function wornStage(canvas: HTMLCanvasElement): WornStage | undefined {
         giveBack(group);
         groups.delete(side);
       }
-      renderer.setPixelRatio(fine);
-      renderer.setSize(width, height, false);
-      renderer.setScissorTest(true);
+      // A canvas that is given its size again is made anew.
+      if (sized !== `${width} ${height} ${fine}`) {
+        sized = `${width} ${height} ${fine}`;
+        renderer.setPixelRatio(fine);
+        renderer.setSize(width, height, false);
+        renderer.setScissorTest(true);
+      }
       const { middle, reach } = extentOf(sides);
       const wide = width / Math.max(1, sides.length);
       camera.aspect = wide / height;

@@ -7,8 +7,8 @@ export interface BodySurface {
   readonly triangles: Uint32Array;
 }
 
-const ROUND = 48;
-const LEVEL = 12;
+const ROUND = 36;
+const LEVEL = 18;
 /** How far the drawn body goes above the waist, in mm. */
 const ABOVE = 90;
 
