@@ -35,7 +35,7 @@ if (!first) throw new Error('a body');
 const { body, drafts } = wornBy(first, 'close');
 const grid = feltGrid(body);
 const calico = CLOTH_MATTER[0] as ClothMatter;
-const COARSE: readonly Stage[] = STAGES.slice(0, 1);
+const COARSE: readonly Stage[] = STAGES.slice(0, 1).map((stage) => ({ ...stage, spacing: 30 }));
 const hang = (name: keyof typeof drafts): Draped => drapeOf({ garment: drafts[name] }, body, calico, grid, COARSE);
 const good = hang('good');
 
