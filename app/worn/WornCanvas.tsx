@@ -1,9 +1,10 @@
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useDrag } from '../shared/use-drag.js';
-import { FRONT, useHanging, type Look } from './hang-store.js';
+import { useHanging } from './hang-store.js';
+import { FRONT, type Look } from './look.js';
+import { handOver, type WornHand } from './worn-hand.js';
 import type { WornSide } from './worn-side.js';
 import { paintWorn } from './worn-paint.js';
-import type { WornStage } from './worn-stage.js';
 import './worn.css';
 
 /** How far a key turns, tips and comes nearer. */
@@ -31,6 +32,12 @@ const KEYS: Readonly<Record<string, (look: Look) => Partial<Look>>> = {
   Home: () => FRONT,
 };
 
+/** What is drawn on, and the hand that draws on it in space; without one it is painted flat. */
+interface Drawn {
+  readonly canvas: HTMLCanvasElement;
+  readonly hand?: WornHand;
+}
+
 interface WornCanvasProps {
   readonly sides: readonly WornSide[];
   readonly label: string;
@@ -42,36 +49,50 @@ interface WornCanvasProps {
  */
 export function WornCanvas({ sides, label }: WornCanvasProps) {
   const frame = useRef<HTMLDivElement>(null);
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const [stage, setStage] = useState<WornStage | 'flat'>();
+  const [drawn, setDrawn] = useState<Drawn>();
   const set = useHanging((s) => s.set);
   useEffect(() => {
-    let [gone, made]: [boolean, WornStage | undefined] = [false, undefined];
-    import('./worn-stage.js')
-      .then(({ wornStage }) => {
-        if (gone || !canvas.current) return;
-        made = wornStage(canvas.current);
-        setStage(made ?? 'flat');
+    const box = frame.current;
+    if (!box) return undefined;
+    const canvasIn = (): HTMLCanvasElement => {
+      const canvas = document.createElement('canvas');
+      box.replaceChildren(canvas);
+      return canvas;
+    };
+    let [gone, hand]: [boolean, WornHand | undefined] = [false, undefined];
+    const paint = (): void => {
+      // A canvas that was given away cannot be taken back.
+      if (!gone) setDrawn({ canvas: canvasIn() });
+    };
+    const canvas = canvasIn();
+    handOver(canvas, paint)
+      .then((made) => {
+        hand = made;
+        if (gone) made?.leave();
+        else if (made) setDrawn({ canvas, hand: made });
+        else paint();
       })
-      .catch(() => {
-        setStage('flat');
-      });
+      .catch(paint);
     return () => {
       gone = true;
-      made?.leave();
+      hand?.leave();
+      box.replaceChildren();
     };
   }, []);
 
   useEffect(() => {
-    const [at, box] = [canvas.current, frame.current];
-    if (!stage || !at || !box) return undefined;
+    drawn?.hand?.show(sides);
+  }, [drawn, sides]);
+
+  useEffect(() => {
+    const box = frame.current;
+    if (!drawn || !box) return undefined;
     const draw = (): void => {
       const { width, height } = box.getBoundingClientRect();
       const fine = Math.min(2, window.devicePixelRatio);
       const { look, pointed } = useHanging.getState();
-      const seen = { sides, look, pointed };
-      if (stage === 'flat') paintWorn(at, seen, [width, height], fine);
-      else stage.draw(seen, [width, height], fine);
+      if (drawn.hand) drawn.hand.draw(look, pointed, [width, height], fine);
+      else paintWorn(drawn.canvas, { sides, look, pointed }, [width, height], fine);
     };
     // Once a frame at most, however often it is turned within it.
     let frameAsked = 0;
@@ -90,7 +111,7 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
       watch.disconnect();
       forget();
     };
-  }, [stage, sides]);
+  }, [drawn, sides]);
 
   const { on } = useDrag<Look>({
     move: (from, { from: at, to }) => {
@@ -115,28 +136,33 @@ export function WornCanvas({ sides, label }: WornCanvasProps) {
     event.preventDefault();
     turn(change);
   };
+  const over = useRef(false);
   return (
-    <div className="worn-frame" ref={frame}>
-      <canvas
-        ref={canvas}
+    <div className="worn-frame">
+      <div
+        ref={frame}
         className="worn-canvas"
         role="img"
         tabIndex={0}
         aria-label={`${label}. Arrow keys turn it, plus and minus bring it nearer.`}
-        data-drawn={stage === undefined ? 'not yet' : stage === 'flat' ? 'flat' : 'in space'}
+        data-drawn={drawn === undefined ? 'not yet' : drawn.hand ? 'in space' : 'flat'}
         onKeyDown={onKey}
         onWheel={(event) => {
-          turn((look) => ({ near: look.near * (event.deltaY < 0 ? STEP.near : 1 / STEP.near) }));
+          turn(({ near }) => ({ near: near * (event.deltaY < 0 ? STEP.near : 1 / STEP.near) }));
         }}
         {...handlers}
         onPointerMove={(event) => {
           handlers.onPointerMove(event);
-          if (event.buttons !== 0 || stage === undefined || stage === 'flat') return;
+          if (event.buttons !== 0 || !drawn?.hand) return;
+          over.current = true;
           const box = event.currentTarget.getBoundingClientRect();
           const [across, down] = [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height];
-          set({ pointed: stage.at(across, down) });
+          void drawn.hand.at(across, down).then((pointed) => {
+            if (over.current) set({ pointed });
+          });
         }}
         onPointerLeave={() => {
+          over.current = false;
           set({ pointed: undefined });
         }}
       />

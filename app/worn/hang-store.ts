@@ -6,6 +6,7 @@ import type { Leg } from '../../core/draft/index.js';
 import type { BodyTold, FitMapId, Hung, Wearing } from '../../core/sew/index.js';
 import { runJob, type Job } from '../shared/job.js';
 import type { Hanger, HangOrder } from '../workers/toile.worker.js';
+import { FRONT, type Look, type Pointed } from './look.js';
 
 const sewer = (): Worker => new Worker(new URL('../workers/toile.worker.ts', import.meta.url), { type: 'module' });
 
@@ -19,23 +20,6 @@ export interface Hanging {
   readonly done: boolean;
   /** Why it could not be hung. */
   readonly failed: string | undefined;
-}
-
-/** From which side one looks, in turns about the body, and from how far above. */
-export interface Look {
-  readonly turn: number;
-  readonly tip: number;
-  readonly near: number;
-}
-
-/** From the front, a little to the side, as one stands before a toile. */
-export const FRONT: Look = { turn: 0, tip: 0.04, near: 1 };
-
-/** A place of a part of a leg, by the number it has in what hangs now. */
-export interface Pointed {
-  readonly leg: Leg;
-  readonly part: string;
-  readonly place: number;
 }
 
 interface HangState {

@@ -1,5 +1,5 @@
 import { LEGS } from '../../core/draft/index.js';
-import type { Look } from './hang-store.js';
+import type { Look } from './look.js';
 import { WORN_COLOURS, type Rgb } from './worn-colours.js';
 import { extentOf, placeOf, type Seen, type WornSide } from './worn-side.js';
 

@@ -1,7 +1,7 @@
 import type { BodySurface } from '../../core/body/index.js';
 import type { Leg } from '../../core/draft/index.js';
 import { hungLeg, mapDifference, type FitMapId, type Hung, type HungLeg } from '../../core/sew/index.js';
-import type { Look, Pointed } from './hang-store.js';
+import type { Look, Pointed } from './look.js';
 import { wornColours } from './worn-colours.js';
 
 /** One half of a garment, x outward, with the colours of its places, part by part. */

@@ -16,7 +16,7 @@ import {
   Vector2,
   WebGLRenderer,
 } from 'three';
-import type { Pointed } from './hang-store.js';
+import type { Pointed } from './look.js';
 import { WORN_COLOURS } from './worn-colours.js';
 import type { Leg } from '../../core/draft/index.js';
 import { extentOf, placeOf, type Seen, type WornSide } from './worn-side.js';
@@ -77,11 +77,15 @@ function giveBack(group: Group): void {
   });
 }
 
+/** Whether the machine draws in space by itself: where a program does it instead, smooth edges cost too much. */
+const drawsByItself = (): boolean =>
+  new OffscreenCanvas(1, 1).getContext('webgl2', { failIfMajorPerformanceCaveat: true }) !== null;
+
 /** A stage on a canvas; nothing where the machine draws nothing in space. */
-export function wornStage(canvas: HTMLCanvasElement): WornStage | undefined {
+export function wornStage(canvas: OffscreenCanvas): WornStage | undefined {
   let renderer: WebGLRenderer;
   try {
-    renderer = new WebGLRenderer({ canvas, antialias: false, alpha: true, preserveDrawingBuffer: true });
+    renderer = new WebGLRenderer({ canvas, antialias: drawsByItself(), alpha: true, preserveDrawingBuffer: true });
   } catch {
     return undefined;
   }

@@ -36,18 +36,23 @@ export function finderIn(
       }
   });
   return (p) => {
-    const near: number[] = [];
     const [cx, cy] = [Math.floor(p.x / cell), Math.floor(p.y / cell)];
-    for (let x = cx - 1; x <= cx + 1; x++)
-      for (let y = cy - 1; y <= cy + 1; y++) near.push(...(cells.get(key(x, y)) ?? []));
     let best: InTriangle & { out: number } = { corners: [0, 0, 0], shares: [1, 0, 0], out: Infinity };
-    for (const t of near) {
-      const shares = sharesAt(p, ...at(t));
-      const out = -Math.min(...shares);
-      if (out < best.out) best = { corners: triangles[t] ?? [], shares, out };
-      if (out <= 0) break;
-    }
-    return best.out > 0 ? { corners: best.corners, shares: heldWithin(best.shares) } : best;
+    /** Looks at the triangles of a cell; true where one of them holds the place. */
+    const look = (x: number, y: number): boolean => {
+      for (const t of cells.get(key(x, y)) ?? []) {
+        const shares = sharesAt(p, ...at(t));
+        const out = -Math.min(...shares);
+        if (out < best.out) best = { corners: triangles[t] ?? [], shares, out };
+        if (out <= 0) return true;
+      }
+      return false;
+    };
+    // What holds a place is in its own cell; only a place outside all triangles asks further.
+    if (look(cx, cy)) return best;
+    for (let x = cx - 1; x <= cx + 1; x++)
+      for (let y = cy - 1; y <= cy + 1; y++) if ((x !== cx || y !== cy) && look(x, y)) return best;
+    return { corners: best.corners, shares: heldWithin(best.shares) };
   };
 }
 
