@@ -69,7 +69,7 @@ export const TOILE_FAULTS: readonly Fault[] = [
     'app/worn/worn-colours.ts',
     'by > 0 ? WORN_COLOURS.more',
     'by < 0 ? WORN_COLOURS.more',
-    'app/virtual',
+    'app/worn',
   ),
   fault('a book of the eighteenth version is refused', 'core/older/index.ts', '  18: from18,\n', '', 'core/older'),
   fault('the right leg is not sewn to the left', 'core/sew/both-legs.ts', 'right.at[b + d] = middle;', '', 'core/sew'),
