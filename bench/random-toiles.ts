@@ -4,7 +4,6 @@
  */
 import { bodyFrom } from '../core/body/index.js';
 import { bodyOf, drawDraft, EMPTY_INPUT, type DraftInput } from '../core/chain/index.js';
-import { garmentOf } from '../core/garment/index.js';
 import { SHEETS } from '../core/shipped/index.js';
 import {
   CLOTH_MATTER,
@@ -13,9 +12,11 @@ import {
   FIT_FIGURE_IDS,
   fitFigures,
   gapOf,
+  sewnOf,
   STAGES,
   strainOf,
 } from '../core/sew/index.js';
+import { NO_STYLE } from '../core/style/index.js';
 import { anyAlterations } from './random-alterations.js';
 import { inputFor, isMeantFor, seeded, wideBody } from './random-body.js';
 
@@ -49,9 +50,7 @@ for (let i = 0; told.hung < count; i++) {
     const body = bodyFrom(of);
     if (body.residuals.some(({ measured, tape }) => Math.abs(measured - tape) > 1)) told.unsound++;
     const grid = feltGrid(body);
-    const { block, worked } = outcome.value;
-    const elastic = worked.pullOn ? of.get('waist')?.mm : undefined;
-    const hung = drapeOf({ garment: garmentOf(block), elastic }, body, matter, grid, STAGES.slice(0, 1));
+    const hung = drapeOf(sewnOf(outcome.value, NO_STYLE, 'cm'), body, matter, grid, STAGES.slice(0, 1));
     const fit = fitFigures(hung, body, grid);
     const { warp, weft } = strainOf(hung);
     const stretched = Math.max(...warp, ...weft);

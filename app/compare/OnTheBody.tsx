@@ -6,7 +6,7 @@ import { CLOTH_MATTER, MOST_RESIDUAL } from '../../core/sew/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { JobProgress } from '../shared/JobProgress.js';
-import { useTape } from '../store/work-context.js';
+import { useTape, useWork } from '../store/work-context.js';
 import { ChangedLines } from '../worn/ChangedLines.js';
 import { hang, keyOf, orderFor, stopHanging, useHanging } from '../worn/hang-store.js';
 import { useAssumed } from '../worn/use-assumed.js';
@@ -24,11 +24,12 @@ interface HungPairProps {
 /** Two drafts sewn in cloth and hung on one body, small, with what differs between them. */
 function HungPair({ wearer, one, other }: HungPairProps) {
   const tape = useTape();
+  const unit = useWork(({ work }) => work.person.unit);
   const assumed = useAssumed();
   const { cloth, map, hangings } = useHanging(useShallow(({ cloth, map, hangings }) => ({ cloth, map, hangings })));
   const orders = useMemo(
-    () => [one, other].map(({ input }) => orderFor(input, wearer, assumed, cloth)),
-    [wearer, one, other, assumed, cloth],
+    () => [one, other].map(({ input, style }) => orderFor({ input, style, unit }, wearer, assumed, cloth)),
+    [wearer, one, other, unit, assumed, cloth],
   );
   const [first, second] = orders.map((order) => hangings[keyOf(order)]);
   const [a, b] = [first?.so, second?.so];

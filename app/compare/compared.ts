@@ -11,6 +11,7 @@ import {
   type KeptDraft,
 } from '../../core/kept/index.js';
 import type { Sheet } from '../../core/method/index.js';
+import { NO_STYLE, type Style } from '../../core/style/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { useShelf } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
@@ -26,6 +27,7 @@ export interface Compared {
   readonly letter: string;
   readonly label: string;
   readonly input: DraftInput;
+  readonly style: Style;
   readonly draft: Draft | undefined;
   /** Why there is no draft. */
   readonly why: string;
@@ -77,27 +79,35 @@ export function useCompared(): { readonly compared: readonly Compared[]; readonl
     const made = beside.flatMap((id): Omit<Compared, 'letter'>[] => {
       const candidate = candidates.find((c) => c.id === id);
       if (!candidate) return [];
-      const input =
-        candidate.kind === 'method'
-          ? inputByMethod(work, candidate.sheet)
-          : inputNow(
-              candidate.kind === 'draft'
-                ? { person: work.person, draft: candidate.draft }
-                : workOfVersion(work, candidate.version),
-            );
+      // Another method is finished as the draft in hand is.
+      const of =
+        candidate.kind === 'version'
+          ? workOfVersion(work, candidate.version)
+          : candidate.kind === 'draft'
+            ? { person: work.person, draft: candidate.draft }
+            : work;
+      const input = candidate.kind === 'method' ? inputByMethod(work, candidate.sheet) : inputNow(of);
       const outcome = computeDraft(input);
       return [
         {
           id,
           label: candidate.label,
           input,
+          style: of.draft.style ?? NO_STYLE,
           draft: outcome.ok ? outcome.value : undefined,
           why: outcome.ok ? '' : refusalsSentence(outcome.refusals.slice(0, 1), readerIn(unit)),
         },
       ];
     });
     const label = `${work.draft.name} (${methodName(work.draft)})`;
-    const first = { id: 'here', label, input: inputNow(work), draft: inHand, why: '' };
+    const first = {
+      id: 'here',
+      label,
+      input: inputNow(work),
+      style: work.draft.style ?? NO_STYLE,
+      draft: inHand,
+      why: '',
+    };
     return [first, ...made].map((one, i): Compared => ({ ...one, letter: LETTERS[i] ?? '?' }));
   }, [beside, candidates, work, unit, inHand]);
   return { compared, candidates };

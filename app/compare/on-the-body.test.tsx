@@ -10,7 +10,7 @@ import { OnTheBody } from './OnTheBody.js';
 
 vi.mock('../store/work-context.js', async () => {
   const { tapeFor } = await import('../../core/units/index.js');
-  return { useTape: () => tapeFor('cm') };
+  return { useTape: () => tapeFor('cm'), useWork: () => 'cm' };
 });
 vi.mock('../worn/use-assumed.js', () => {
   const nothing = {};
@@ -38,6 +38,7 @@ const compared = (letter: string): Compared => ({
   letter,
   label: `draft ${letter}`,
   input: input(letter),
+  style: [],
   draft: {} as Draft,
   why: '',
 });
@@ -50,7 +51,7 @@ const so = (by: Partial<FitFigures>): Hung => ({ parts: [], figures: figures(by)
 
 /** Puts what is known of a hanging of one of the drafts; on the body of the first. */
 function hangs(of: Compared, hanging: Partial<Hanging>): void {
-  const key = keyOf(orderFor(of.input, a.input, {}, 'calico'));
+  const key = keyOf(orderFor({ input: of.input, style: [], unit: 'cm' }, a.input, {}, 'calico'));
   act(() => {
     useHanging.setState(({ hangings }) => ({
       hangings: {

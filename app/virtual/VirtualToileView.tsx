@@ -152,7 +152,7 @@ export function VirtualToileView() {
           label="Cloth"
           value={cloth}
           choices={CLOTH_MATTER.map(({ id, label }) => [id, label])}
-          about="As such cloths are in general, not measured. The block is hung, without band, fly and pockets."
+          about="As such cloths are in general, not measured. Leg, waist and casing are hung as the finish has them, without band, fly and pockets."
           onChoose={(id) => {
             set({ cloth: id });
           }}

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { useShallow } from 'zustand/shallow';
 import { versionLabel, workOfVersion } from '../../core/kept/index.js';
+import { NO_STYLE, type Style } from '../../core/style/index.js';
 import { inputNow } from '../store/sheets.js';
 import { useWork } from '../store/work-context.js';
 import type { HangOrder } from '../workers/toile.worker.js';
@@ -35,13 +36,21 @@ export function useWorn(): Worn {
   const assumed = useAssumed();
   const input = useMemo(() => inputNow(work), [work]);
   const { choices, orders } = useMemo(() => {
-    const order = (of: typeof input): HangOrder => orderFor(of, input, assumed, cloth);
-    const now = order(input);
+    const { unit } = work.person;
+    const style = work.draft.style ?? NO_STYLE;
+    const order = (of: typeof input, by: Style): HangOrder =>
+      orderFor({ input: of, style: by, unit }, input, assumed, cloth);
+    const now = order(input, style);
     const others: (Against & { readonly order: HangOrder })[] = [
-      { id: 'drafted', label: 'As it was drafted, nothing altered', order: order({ ...input, alterations: [] }) },
-      ...[...(work.draft.versions ?? [])]
-        .reverse()
-        .map((v) => ({ id: v.id, label: versionLabel(v), order: order(inputNow(workOfVersion(work, v))) })),
+      {
+        id: 'drafted',
+        label: 'As it was drafted, nothing altered',
+        order: order({ ...input, alterations: [] }, style),
+      },
+      ...[...(work.draft.versions ?? [])].reverse().map((v) => {
+        const then = workOfVersion(work, v);
+        return { id: v.id, label: versionLabel(v), order: order(inputNow(then), then.draft.style ?? NO_STYLE) };
+      }),
     ];
     // Against what is drawn from the same there is nothing to be told.
     const key = keyOf(now);

@@ -1,12 +1,19 @@
 import { expose } from 'comlink';
 import type { Assumed } from '../../core/body/index.js';
 import { bodyOf, drawDraft, type DraftInput } from '../../core/chain/index.js';
-import { garmentOf } from '../../core/garment/index.js';
-import { CLOTH_MATTER, wear, type Wearing } from '../../core/sew/index.js';
+import type { Style } from '../../core/style/index.js';
+import type { Unit } from '../../core/units/index.js';
+import { CLOTH_MATTER, sewnOf, wear, type Wearing } from '../../core/sew/index.js';
+
+/** A draft to be hung: what it is computed from, and its style with the unit whose house figures stand for what it leaves open. */
+export interface HungDraft {
+  readonly input: DraftInput;
+  readonly style: Style;
+  readonly unit: Unit;
+}
 
 /** What is hung on whose body: the draft, whose figures the body is made from, what is set of it, and the cloth. */
-export interface HangOrder {
-  readonly input: DraftInput;
+export interface HangOrder extends HungDraft {
   readonly wearer: Pick<DraftInput, 'sheet' | 'measured' | 'figure' | 'adopted'>;
   readonly assumed: Partial<Assumed>;
   readonly cloth: string;
@@ -14,16 +21,11 @@ export interface HangOrder {
 
 const hanger = {
   /** Hangs a draft on a body and tells how far it is; false where the draft cannot be drawn. */
-  hang: ({ input, wearer, assumed, cloth }: HangOrder, tell: (wearing: Wearing) => void): boolean => {
+  hang: ({ input, style, unit, wearer, assumed, cloth }: HangOrder, tell: (wearing: Wearing) => void): boolean => {
     const outcome = drawDraft(input);
     const matter = CLOTH_MATTER.find((c) => c.id === cloth) ?? CLOTH_MATTER[0];
     if (!outcome.ok || !matter) return false;
-    const body = bodyOf(wearer);
-    const { block, legs, worked } = outcome.value;
-    const elastic = worked.pullOn ? body.get('waist')?.mm : undefined;
-    const garment = garmentOf(legs?.left ?? block);
-    const rightLeg = legs && garmentOf(legs.right);
-    for (const wearing of wear({ garment, rightLeg, elastic }, body, assumed, matter)) tell(wearing);
+    for (const wearing of wear(sewnOf(outcome.value, style, unit), bodyOf(wearer), assumed, matter)) tell(wearing);
     return true;
   },
 };

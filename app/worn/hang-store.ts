@@ -5,7 +5,7 @@ import type { DraftInput } from '../../core/chain/index.js';
 import type { Leg } from '../../core/draft/index.js';
 import type { BodyTold, FitMapId, Hung, Wearing } from '../../core/sew/index.js';
 import { runJob, type Job } from '../shared/job.js';
-import type { Hanger, HangOrder } from '../workers/toile.worker.js';
+import type { Hanger, HangOrder, HungDraft } from '../workers/toile.worker.js';
 import { FRONT, type Look, type Pointed } from './look.js';
 
 const sewer = (): Worker => new Worker(new URL('../workers/toile.worker.ts', import.meta.url), { type: 'module' });
@@ -64,9 +64,9 @@ const REMEMBERED = 6;
 const jobs = new Map<string, Job<unknown>>();
 
 /** An order that hangs one draft on the body of another, or on its own. */
-export function orderFor(input: DraftInput, on: DraftInput, assumed: Partial<Assumed>, cloth: string): HangOrder {
+export function orderFor(draft: HungDraft, on: DraftInput, assumed: Partial<Assumed>, cloth: string): HangOrder {
   const { sheet, measured, figure, adopted } = on;
-  return { input, wearer: { sheet, measured, figure, adopted }, assumed, cloth };
+  return { ...draft, wearer: { sheet, measured, figure, adopted }, assumed, cloth };
 }
 
 /** Whose body an order is for. */

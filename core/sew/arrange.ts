@@ -55,10 +55,10 @@ function levelsOf({ outline }: PartMesh): { readonly side: number; readonly top:
 }
 
 /**
- * Lays a sewn garment round a body, level by level: the side at the waist at the body's side waist, middles in the
- * middle, inseams between the legs. Positions in metres, three a particle.
+ * Lays a sewn garment round a body, level by level: the side at its top so far above the body's side waist (mm), middles
+ * in the middle, inseams between the legs. Positions in metres, three a particle.
  */
-export function arrangeRound(assembly: Assembly, body: SolidBody): Float64Array {
+export function arrangeRound(assembly: Assembly, body: SolidBody, above = 0): Float64Array {
   const sums = new Float64Array(3 * assembly.count);
   const times = new Float64Array(assembly.count);
   const [front, back] = assembly.meshes;
@@ -77,7 +77,8 @@ export function arrangeRound(assembly: Assembly, body: SolidBody): Float64Array 
   const wide = ({ inner, outer }: Reach): number => Math.abs(outer - inner);
   /** How far the cloth reaches round half the body at a row so far below the waist at the side. */
   const roundAt = (down: number): number => wide(reach(0, down + sideOf(0))) + wide(reach(1, down + sideOf(1)));
-  const rows = contoursRound(body, roundAt, Math.max(...levels.map((l) => l.hem - l.side)));
+  const top = body.heights.waist + above;
+  const rows = contoursRound(body, top, roundAt, Math.max(...levels.map((l) => l.hem - l.side)));
   assembly.meshes.forEach((mesh, m) => {
     mesh.places.forEach((p, i) => {
       const down = p.y - sideOf(m);
@@ -88,7 +89,7 @@ export function arrangeRound(assembly: Assembly, body: SolidBody): Float64Array 
       const [x, z] = placeOn(round, m === 0 ? from : round.long - from);
       const at = assembly.particles[m]?.[i] as number;
       sums[3 * at] = (sums[3 * at] as number) + x;
-      sums[3 * at + 1] = (sums[3 * at + 1] as number) + body.heights.waist - down;
+      sums[3 * at + 1] = (sums[3 * at + 1] as number) + top - down;
       sums[3 * at + 2] = (sums[3 * at + 2] as number) + z;
       times[at] = (times[at] as number) + 1;
     });
@@ -102,15 +103,20 @@ export function arrangeRound(assembly: Assembly, body: SolidBody): Float64Array 
 /** Above the waist of the side, rows go up so far, in mm. */
 const ABOVE = 120;
 
-/** The outlines round a body on which the rows of a garment lie, by how far a row is below the waist. */
-function contoursRound(body: SolidBody, roundAt: (down: number) => number, hem: number): (down: number) => Contour {
+/** The outlines round a body on which the rows of a garment lie, by how far a row is below its top, which lies at `top`. */
+function contoursRound(
+  body: SolidBody,
+  top: number,
+  roundAt: (down: number) => number,
+  hem: number,
+): (down: number) => Contour {
   const downs = Array.from({ length: Math.ceil((hem + ABOVE) / ROW) + 2 }, (_, i) => i * ROW - ABOVE);
   const offs = downs.map((down) => {
     const wanted = roundAt(down);
     let [least, most]: [number, number] = [OFF.least, OFF.most];
     for (let i = 0; i < 6; i++) {
       const off = (least + most) / 2;
-      if (contourAt(body, body.heights.waist - down, off).long < wanted) least = off;
+      if (contourAt(body, top - down, off).long < wanted) least = off;
       else most = off;
     }
     return (least + most) / 2;
@@ -119,6 +125,6 @@ function contoursRound(body: SolidBody, roundAt: (down: number) => number, hem: 
     const near = offs.slice(Math.max(0, i - EVENED), i + EVENED + 1);
     return near.reduce((sum, off) => sum + off, 0) / near.length;
   });
-  const contours = downs.map((down, i) => contourAt(body, body.heights.waist - down, even[i] as number));
+  const contours = downs.map((down, i) => contourAt(body, top - down, even[i] as number));
   return (down) => contours[Math.min(contours.length - 1, Math.max(0, Math.round((down + ABOVE) / ROW)))] as Contour;
 }

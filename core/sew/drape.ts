@@ -16,6 +16,8 @@ export interface Sewn {
   readonly garment: Garment;
   readonly rightLeg?: Garment | undefined;
   readonly elastic?: number | undefined;
+  /** How far above the body's waist its top edge is held, in mm; below it: negative. */
+  readonly above?: number;
 }
 
 /** A stretch of the work: how fine, and what is done. */
@@ -52,6 +54,8 @@ export interface Draped {
   readonly press: Float64Array;
   /** The force that holds each particle of the waist, in N. */
   readonly holding: readonly number[];
+  /** How far above the body's waist its top edge is held, in mm. */
+  readonly above: number;
   /** The right half, where it differs: x outward too. */
   readonly rightLeg?: Omit<Draped, 'rightLeg'> | undefined;
 }
@@ -62,12 +66,12 @@ export interface DrapeProgress {
   readonly so: Draped | undefined;
 }
 
-/** The height of a body's waist over a place, in metres. */
+/** The height over a place at which a top edge is held, so far above the waist of a body (mm), in metres. */
 export const waistHeightOf =
-  ({ heights, tilt }: Pick<SolidBody, 'heights' | 'tilt'>): WaistHeight =>
+  ({ heights, tilt }: Pick<SolidBody, 'heights' | 'tilt'>, above: number): WaistHeight =>
   (x, z) => {
     const share = (z * z) / Math.max(1e-9, x * x + z * z);
-    return (heights.waist + (z > 0 ? tilt.front : tilt.back) * share) / 1000;
+    return (heights.waist + above + (z > 0 ? tilt.front : tilt.back) * share) / 1000;
   };
 
 /** How far above the waist and below where the inseam ends the body is felt, in mm. */
@@ -82,13 +86,13 @@ export const feltGrid = ({ form, heights }: SolidBody): DistanceGrid =>
  * what hangs after each stage; returns what hangs in the end. Deterministic.
  */
 export function* drape(
-  { garment, rightLeg, elastic }: Sewn,
+  { garment, rightLeg, elastic, above = 0 }: Sewn,
   body: SolidBody,
   matter: ClothMatter,
   grid: DistanceGrid = feltGrid(body),
   stages: readonly Stage[] = STAGES,
 ): Generator<DrapeProgress, Draped> {
-  const waistAt = waistHeightOf(body);
+  const waistAt = waistHeightOf(body, above);
   const costs = stages.map(({ spacing, courses }) => courses.reduce((sum, c) => sum + c.steps, 0) / spacing ** 2);
   const whole = costs.reduce((sum, c) => sum + c, 0);
   const legs = rightLeg ? [garment, rightLeg] : [garment];
@@ -99,11 +103,11 @@ export function* drape(
     const assemblies = legs.map((leg, i) => sewUp(leg, meshParts(leg, spacing, legs[1 - i])));
     const cloths = assemblies.map((assembly, i) => {
       const before = hangs[i];
-      const at = before ? refine(before.assembly, before.at, assembly) : arrangeRound(assembly, body);
+      const at = before ? refine(before.assembly, before.at, assembly) : arrangeRound(assembly, body, above);
       return new Cloth(assembly, matter, grid, waistAt, at, gathered);
     });
     const run = running(cloths, assemblies, body.heights.crotch / 1000);
-    const hanging = (): Draped[] => cloths.map((cloth, i) => hangingOf(cloth, assemblies[i] as Assembly));
+    const hanging = (): Draped[] => cloths.map((cloth, i) => hangingOf(cloth, assemblies[i] as Assembly, above));
     for (const [i, course] of courses.entries()) {
       const last = i === courses.length - 1;
       for (let left = course.steps; left > 0; left -= AT_ONCE) {
@@ -146,8 +150,9 @@ function running(
 const wholeOf = ([left, rightLeg]: readonly Draped[]): Draped | undefined =>
   left && (rightLeg ? { ...left, rightLeg } : left);
 
-const hangingOf = (cloth: Cloth, assembly: Assembly): Draped => ({
+const hangingOf = (cloth: Cloth, assembly: Assembly, above: number): Draped => ({
   assembly,
+  above,
   at: Float64Array.from(cloth.at),
   press: Float64Array.from(cloth.press),
   holding: cloth.holding(),

@@ -29,7 +29,7 @@ interface Seen {
 
 /** The figures of a garment that hangs on a body. */
 export function fitFigures(draped: Draped, body: SolidBody, grid: DistanceGrid): FitFigures {
-  const { assembly, at, holding } = draped;
+  const { assembly, at, holding, above } = draped;
   const { heights, tilt } = body;
   const { corners, area } = assembly.triangles;
   const strain = strainOf(draped);
@@ -87,8 +87,8 @@ export function fitFigures(draped: Draped, body: SolidBody, grid: DistanceGrid):
     gapBehind: gapAlong(ZONE.behind),
     gapSide: gapAlong(ZONE.side),
     gapFront: gapAlong(ZONE.front),
-    waistBehind: mm(last, 1) - heights.waist - tilt.back,
-    waistFront: mm(first, 1) - heights.waist - tilt.front,
+    waistBehind: mm(last, 1) - heights.waist - above - tilt.back,
+    waistFront: mm(first, 1) - heights.waist - above - tilt.front,
     holdBehind: held(ZONE.heldBehind),
     holdFront: held(ZONE.heldFront),
     seatAlong: meanOver(seat, stretched(strain.warp)),

@@ -23,7 +23,7 @@ export const FIT_FIGURES = {
   gapBehind: { unit: 'mm', ofRise: false, noise: 1.5 },
   gapSide: { unit: 'mm', ofRise: false, noise: 1.5 },
   gapFront: { unit: 'mm', ofRise: false, noise: 1.5 },
-  /** How far the waist lies above the body's waist line (+) or below it: in the middle behind and in front. */
+  /** How far the top edge lies above where it is to sit (+) or below it: in the middle behind and in front. */
   waistBehind: { unit: 'mm', ofRise: true, noise: 1.5 },
   waistFront: { unit: 'mm', ofRise: true, noise: 1.5 },
   /** What it takes to hold it there, of the whole garment. */

@@ -126,7 +126,7 @@ function hangingStrip(
   );
   const cloth = new Cloth(assembly, matter, NOBODY, () => 2, start, undefined);
   cloth.run(steps, { mass, weighs: true, rubs: false, calm: 3 });
-  return { cloth, draped: { assembly, at: cloth.at, press: cloth.press, holding: cloth.holding() } };
+  return { cloth, draped: { assembly, at: cloth.at, press: cloth.press, holding: cloth.holding(), above: 0 } };
 }
 
 /** How stiff a strip hangs, in N/m: half its weight for a metre of width, by its mean stretch. */
