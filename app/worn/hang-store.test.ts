@@ -1,7 +1,10 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { BodyTold, Hung, Wearing } from '../../core/sew/index.js';
 import type { HangOrder } from '../workers/toile.worker.js';
-import { hang, keyOf, stopHanging, useHanging, wearerOf } from './hang-store.js';
+import type { DraftInput } from '../../core/chain/index.js';
+import type { Style } from '../../core/style/index.js';
+import type { Unit } from '../../core/units/index.js';
+import { hang, keyOf, orderFor, stopHanging, useHanging, wearerOf } from './hang-store.js';
 
 /** The jobs that were begun: how each is told, answered and stopped. */
 interface Begun {
@@ -112,5 +115,20 @@ describe('what is hung', () => {
     expect(Object.keys(useHanging.getState().hangings)).toHaveLength(6);
     expect(hanging(orders[7] as HangOrder)?.done).toBe(true);
     expect(hanging(orders[0] as HangOrder)).toBeUndefined();
+  });
+});
+
+describe('what an order is remembered by', () => {
+  const input = { measured: { waist: 780 } } as unknown as DraftInput;
+  const key = (style: Style, unit: Unit): string => keyOf(orderFor({ input, style, unit }, input, {}, 'calico'));
+
+  it('is the same whatever is sewn onto the garment, and in whatever unit it is read', () => {
+    expect(key([{ id: 'patchPocket', values: {} }], 'in')).toBe(key([], 'cm'));
+  });
+
+  it('is another where the style shapes leg or waist, with the house figures of the unit', () => {
+    const dropped: Style = [{ id: 'waistDrop', values: {} }];
+    expect(key(dropped, 'cm')).not.toBe(key([], 'cm'));
+    expect(key(dropped, 'in')).not.toBe(key(dropped, 'cm'));
   });
 });

@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { Assumed } from '../../core/body/index.js';
 import type { DraftInput } from '../../core/chain/index.js';
 import type { Leg } from '../../core/draft/index.js';
-import type { BodyTold, FitMapId, Hung, Wearing } from '../../core/sew/index.js';
+import { shapesOf, type BodyTold, type FitMapId, type Hung, type Wearing } from '../../core/sew/index.js';
 import { runJob, type Job } from '../shared/job.js';
 import type { Hanger, HangOrder, HungDraft } from '../workers/toile.worker.js';
 import { FRONT, type Look, type Pointed } from './look.js';
@@ -63,10 +63,13 @@ const REMEMBERED = 6;
 
 const jobs = new Map<string, Job<unknown>>();
 
-/** An order that hangs one draft on the body of another, or on its own. */
+/** An order that hangs one draft on the body of another, or on its own: only what it hangs by is in it. */
 export function orderFor(draft: HungDraft, on: DraftInput, assumed: Partial<Assumed>, cloth: string): HangOrder {
   const { sheet, measured, figure, adopted } = on;
-  return { ...draft, wearer: { sheet, measured, figure, adopted }, assumed, cloth };
+  const style = shapesOf(draft.style);
+  // House figures are rounded to the maker's unit: without a style there are none.
+  const unit = style.length > 0 ? draft.unit : 'cm';
+  return { input: draft.input, style, unit, wearer: { sheet, measured, figure, adopted }, assumed, cloth };
 }
 
 /** Whose body an order is for. */

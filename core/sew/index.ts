@@ -23,7 +23,7 @@ export {
 export { gapOf, strainOf } from './maps.js';
 export { meshParts, type PartMesh } from './mesh.js';
 export { predictionSaid, predictionsFrom, scoreOf, type Prediction, type PredictionScore } from './prediction.js';
-export { sewnOf } from './sewn.js';
+export { sewnOf, shapesOf } from './sewn.js';
 export { Cloth } from './solver.js';
 export { MOST_RESIDUAL, wear, type BodyTold, type Wearing } from './wear.js';
 export { ASSUMED_LABELS, FIT_LABELS, FIT_MAP_LABELS, fitFigureSaid, sayDifference } from './words.js';
