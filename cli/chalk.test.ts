@@ -33,6 +33,7 @@ interface Move {
   readonly figure: number;
   readonly rounded: number;
   readonly sum: string;
+  readonly letter?: string;
 }
 
 interface Sheet {
@@ -40,6 +41,7 @@ interface Sheet {
   readonly step: number;
   readonly line: string;
   readonly back: string;
+  readonly laid: Readonly<Record<string, number>>;
   readonly cloth: { readonly parts: readonly { readonly part: string; readonly width: number }[] };
   readonly moves: readonly Move[];
   readonly rounding: { readonly figures: Readonly<Record<string, { drawn: number; chalked: number }>> };
@@ -73,7 +75,7 @@ function off([x, y]: Pair, line: readonly Pair[]): number {
 describe('upstride chalk', () => {
   it('gives the moves in mm, numbered, in the steps of the maker’s tape, with cloth and rounding', async () => {
     const sheet = await sheetOf(INCHES);
-    expect(sheet).toMatchObject({ unit: 'mm', step: 3.175, line: 'cut', back: 'own' });
+    expect(sheet).toMatchObject({ unit: 'mm', step: 3.175, line: 'cut', back: 'front' });
     expect(sheet.moves.map((m) => m.n)).toEqual(sheet.moves.map((_, i) => i + 1));
     expect(new Set(sheet.moves.map((m) => m.kind))).toEqual(new Set(['fold', 'square', 'point', 'line', 'curve']));
     // As wide as makers fold: 14 and 17 in.
@@ -111,6 +113,31 @@ describe('upstride chalk', () => {
     expect(back?.rounded).toBeCloseTo((back?.to[0] ?? 0) - (front?.to[0] ?? 0), 6);
   });
 
+  it('lays the back where its method has it, and says how far it was moved across', async () => {
+    const laid = await sheetOf(INCHES);
+    expect(laid.back).toBe('front');
+    const outline = await outlineOf(INCHES, 'back', 'cut');
+    const own = laid.moves.filter((m) => m.part === 'back' && (m.kind === 'line' || m.kind === 'curve'));
+    expect(own.length).toBeGreaterThan(4);
+    const across = laid.laid['back'] ?? 0;
+    expect(Math.abs(across)).toBeGreaterThan(5);
+    for (const m of own) expect(off([m.from[0] - across, m.from[1]], outline)).toBeLessThanOrEqual(laid.step + 0.05);
+    expect(await sheetOf(METRIC)).toMatchObject({ back: 'own', laid: {} });
+  });
+
+  it('letters the points in the order of drawing, where that is asked for', async () => {
+    const { moves } = await sheetOf(METRIC, '--points', 'letters');
+    const points = moves.filter((m) => m.kind === 'point');
+    const first = [...new Set(points.map((m) => m.letter))];
+    expect(first.slice(0, 5)).toEqual(['A', 'B', 'C', 'D', 'E']);
+    const line = moves.find((m) => m.kind === 'line' && m.part === 'front');
+    const ends = [line?.from, line?.to].map(
+      (at) => points.find((p) => p.part === 'front' && p.to[0] === at?.[0] && p.to[1] === at?.[1])?.letter,
+    );
+    expect(line?.letter).toBe(ends.join(' to '));
+    expect((await sheetOf(METRIC)).moves.some((m) => 'letter' in m)).toBe(false);
+  });
+
   it('is printed, on the paper that is asked for', async () => {
     const out = join(folder, 'sheet.pdf');
     const { status } = await command([
@@ -135,7 +162,7 @@ describe('upstride chalk', () => {
   it.each([
     [['--tape', '1/16'], 'There is no tape “1/16”. Choose 1/8 or 1/4'],
     [['--line', 'both'], 'There is no line “both”. Choose cut or net'],
-    [['--back', 'side'], 'Choose own or front'],
+    [['--back', 'side'], 'Choose method, own or front'],
     [['--format', 'svg'], 'There is no format “svg”. Choose json or pdf'],
     [['--format', 'pdf', '--paper', 'a9'], 'There is no paper “a9”'],
   ])('says what it cannot take: %j', async (more, told) => {

@@ -23,7 +23,7 @@ import { trueAnswer } from './true-answer.js';
 const USAGE = `Usage:
   upstride draft ORDER.json [--format json|svg|dxf|pdf|csv] [--paper a4|letter|roll] [--out FILE]
   upstride true ORDER.json [--out FILE]
-  upstride chalk ORDER.json [--format json|pdf] [--line cut|net] [--back own|front] [--tape STEP] [--paper a4|letter] [--out FILE]
+  upstride chalk ORDER.json [--format json|pdf] [--line cut|net] [--back method|own|front] [--points numbers|letters] [--tape STEP] [--paper a4|letter] [--out FILE]
   upstride lay LAY.json [--seconds N] [--format json|svg|pdf|dxf] [--out FILE]
   upstride batch ORDER.json PEOPLE.csv --out DIR [--format pdf|dxf|svg|json] [--paper a4|letter|roll] [--unit cm|in]
   upstride methods [--format text|json]
@@ -73,9 +73,13 @@ async function draftCommand(args: readonly string[]): Promise<string | Uint8Arra
 /** A choice among a few words. */
 function oneOf<T extends string>(name: string, value: string, known: readonly T[]): T {
   const found = known.find((k) => k === value);
-  if (!found) throw new Fault(`There is no ${name} “${value}”. Choose ${known.join(' or ')}.`);
+  if (!found) throw new Fault(`There is no ${name} “${value}”. Choose ${inWords(known)}.`);
   return found;
 }
+
+/** Words in a row: `own or front`, `method, own or front`. */
+const inWords = (known: readonly string[]): string =>
+  [known.slice(0, -1).join(', '), known.at(-1)].filter(Boolean).join(' or ');
 
 async function chalkCommand(args: readonly string[]): Promise<string | Uint8Array> {
   const { values, positionals } = parseArgs({
@@ -85,6 +89,7 @@ async function chalkCommand(args: readonly string[]): Promise<string | Uint8Arra
       format: { type: 'string', default: 'json' },
       line: { type: 'string', default: CHALK_HOUSE.line },
       back: { type: 'string', default: CHALK_HOUSE.back },
+      points: { type: 'string', default: CHALK_HOUSE.points },
       tape: { type: 'string' },
       paper: { type: 'string', default: 'a4' },
       out: { type: 'string' },
@@ -94,14 +99,15 @@ async function chalkCommand(args: readonly string[]): Promise<string | Uint8Arra
   if (file === undefined) throw new Fault(`Name the file of an order.\n${USAGE}`);
   const format = oneOf('format', values.format, ['json', 'pdf']);
   const line = oneOf('line', values.line, ['cut', 'net']);
-  const back = oneOf('way to chalk the back', values.back, ['own', 'front']);
+  const back = oneOf('way to chalk the back', values.back, ['method', 'own', 'front']);
+  const points = oneOf('way to name points', values.points, ['numbers', 'letters']);
   const order = ordered(await readJson(file));
   const tapes = chalkTapesFor(order.unit).map((t) => t.id);
   if (values.tape !== undefined) oneOf('tape', values.tape, tapes);
   const draft = valueOf(computeDraft(order.input), order.unit);
   const { styled, pieces } = made(order, draft);
   const source = { draft, styled, pieces, allowances: order.allowances, unit: order.unit };
-  const sheet = chalkSheet(source, { line, back, tape: values.tape });
+  const sheet = chalkSheet(source, { line, back, points, tape: values.tape });
   if (format === 'json') return delivered(`${JSON.stringify(chalkAnswer(sheet), undefined, 2)}\n`, values.out);
   const date = new Date();
   const head = { title: 'Chalk sheet', lines: [draft.worked.sheet.name, dayOf(date)], date };

@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import NativeSelect from '@mui/material/NativeSelect';
 import { Link, useParams } from 'react-router';
 import { isMeasured, measurementLabel } from '../../core/measure/index.js';
+import { LAID_OUT_WORDS, laidOutOf } from '../../core/method/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { AdoptedNotice } from '../shared/AdoptedNotice.js';
 import { useShelf } from '../store/queries.js';
@@ -21,6 +22,7 @@ export function MethodPick() {
   const draft = useWork(({ work }) => work.draft);
   const change = useChange();
   const body = useComputed((c) => c.draft?.worked.body);
+  const worked = useComputed((c) => c.draft?.worked.choices);
   const sheet = sheetOf(draft);
   const own = ownSheets(shelf.data?.drafts.map((d) => d.value) ?? [], draft);
   const wanted = sheet.needs.filter((id) => body && !isMeasured(body.get(id)));
@@ -86,6 +88,9 @@ export function MethodPick() {
         <p>{sheet.origin}</p>
         <p>
           <strong>Weak points:</strong> {sheet.weak}
+        </p>
+        <p>
+          <strong>Laid out:</strong> {LAID_OUT_WORDS[laidOutOf(sheet, worked ?? draft.choices)]}.
         </p>
       </details>
     </>

@@ -29,8 +29,13 @@ const LINES = [
   ['net', 'Stitching lines'],
 ] as const;
 const BACKS = [
+  ['method', 'As the method'],
   ['own', 'Own figures'],
   ['front', 'From the front'],
+] as const;
+const POINTS = [
+  ['numbers', 'Numbers'],
+  ['letters', 'Letters'],
 ] as const;
 
 /** On the screen a sketch stands about so high, in mm of its own paper. */
@@ -63,6 +68,14 @@ function Choices() {
         }}
       />
       <PickLine
+        label="Points"
+        value={chalk.points ?? 'numbers'}
+        choices={POINTS}
+        onChoose={(points) => {
+          set({ chalk: { ...chalk, points } });
+        }}
+      />
+      <PickLine
         label="Tape"
         value={chalk[own]}
         choices={chalkTapesFor(unit).map((t) => [t.id, `Steps of ${t.label}`] as const)}
@@ -87,7 +100,10 @@ function MoveInHand({ sheet, at, onGo }: { sheet: ChalkSheet; at: number; onGo: 
       <p className="quiet" role="status">
         {name}, move {move.n} of {moves.length}
       </p>
-      <h3>{withFractions(what ?? '')}</h3>
+      <h3>
+        {move.letter !== undefined && `${move.letter}: `}
+        {withFractions(what ?? '')}
+      </h3>
       <p className="move-say">{withFractions(where.join('. '))}</p>
       {move.sum && !/^(as it is|along the)/.test(move.sum) && <p className="sum">{withFractions(move.sum)}</p>}
       {move.slip && (
@@ -227,6 +243,7 @@ export function ChalkView() {
                       setAt(i);
                     }}
                   >
+                    {m.letter !== undefined && <strong>{m.letter} </strong>}
                     {withFractions(m.say)}
                   </button>
                 </li>

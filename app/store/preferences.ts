@@ -28,7 +28,8 @@ export interface Preferences {
   /** What is chosen of a chalk sheet; a tape for each unit. */
   readonly chalk: {
     readonly line: 'cut' | 'net';
-    readonly back: 'own' | 'front';
+    readonly back: 'method' | 'own' | 'front';
+    readonly points?: 'numbers' | 'letters';
     readonly in: string;
     readonly cm: string;
   };
@@ -72,7 +73,7 @@ const DEFAULTS: Preferences = {
   rollWidth: 914,
   ink: 'black',
   squareMeasured: 100,
-  chalk: { line: 'cut', back: 'own', in: '1/8', cm: '0.25' },
+  chalk: { line: 'cut', back: 'method', points: 'numbers', in: '1/8', cm: '0.25' },
   make: { inseams: 'last', hem: 'after', band: 'whole' },
   ticked: {},
   measuringWay: 'list',

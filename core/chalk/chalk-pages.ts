@@ -3,7 +3,7 @@ import type { Drawing, LineRole, Mark, WrittenBlock, WrittenPage, WrittenRow } f
 import { formatFigure, formatLength, tapeFor } from '../units/index.js';
 import type { ChalkSheet } from './chalk-sheet.js';
 import { chalkedOutline, type ChalkedPart } from './chalked.js';
-import type { ChalkMove } from './moves.js';
+import type { ChalkMove } from './chalk-move.js';
 import { ROUNDED, type Rounding } from './rounding.js';
 import { chalkFigure } from './tape.js';
 
@@ -43,10 +43,10 @@ export function chalkSketch(part: ChalkedPart, moves: readonly ChalkMove[], scal
   const drawn = (path: Path): Path => mapPath(path, to);
   const name = part.laid.part.id;
   const numbers = new Map<string, { at: Point; words: string[] }>();
-  const number = (at: Point, n: number): void => {
+  const number = (at: Point, words: string): void => {
     const key = `${at.x.toFixed(1)} ${at.y.toFixed(1)}`;
     const found = numbers.get(key) ?? { at, words: [] };
-    found.words.push(String(n));
+    if (!found.words.includes(words)) found.words.push(words);
     numbers.set(key, found);
   };
   const mark = (m: ChalkMove, role: LineRole, path: Path): Mark => ({
@@ -57,7 +57,7 @@ export function chalkSketch(part: ChalkedPart, moves: readonly ChalkMove[], scal
   });
   const done = own.filter((m) => m.n <= upTo);
   const marks = done.flatMap((m): Mark[] => {
-    if (m.kind === 'point' || m.kind === 'square') number(m.to, m.n);
+    if (m.kind === 'point' || m.kind === 'square') number(m.to, m.letter ?? String(m.n));
     if (m.kind === 'square') return [mark(m, 'construction', [line(m.from, m.to)])];
     if (m.kind === 'point') {
       const tick = TICK * scale;
@@ -73,7 +73,7 @@ export function chalkSketch(part: ChalkedPart, moves: readonly ChalkMove[], scal
     if (m.kind === 'fold') {
       const [apex] = m.through;
       if (apex) return [mark(m, 'dart', [line(m.from, apex), line(apex, m.to)])];
-      number(m.to, m.n);
+      number(m.to, String(m.n));
       return [mark(m, 'crease', [line(m.from, m.to)])];
     }
     const stretch = part.stretches.find((s) => s.from === m.from && s.to === m.to);
@@ -138,7 +138,7 @@ export function chalkPages(sheet: ChalkSheet, title = 'Chalk sheet'): WrittenPag
   const onParts = parts.flatMap((part): WrittenBlock[] => {
     const { part: of } = part.laid;
     const own = moves.filter((m) => m.part === of.id);
-    const rows = rowsOf(own);
+    const rows = rowsOf(own, ({ keptLast }) => keptLast === undefined);
     const scale = of.onFrame ? LEG_SCALE : SMALL_SCALE;
     const sketch: WrittenBlock = { as: 'sketch', drawing: chalkSketch(part, moves, scale), label: of.name, scale };
     return [
@@ -146,6 +146,17 @@ export function chalkPages(sheet: ChalkSheet, title = 'Chalk sheet'): WrittenPag
       ...(of.onFrame ? [sketch] : []),
       { as: 'list', rows },
     ];
+  });
+  const kept = parts.flatMap(({ laid: { part } }): WrittenBlock[] => {
+    const own = moves.filter((m) => m.part === part.id);
+    const rows = rowsOf(own, ({ keptLast }) => keptLast !== undefined);
+    const lead = own.find((m) => m.keptLast)?.keptLast;
+    return lead === undefined
+      ? []
+      : [
+          { as: 'heading', words: lead },
+          { as: 'list', rows },
+        ];
   });
   const offcuts = cloth.offcuts.map(({ beside, where, width, length, keepFor }) => {
     const size = `${chalkFigure(down(width, sheet), tape.tape)} by ${chalkFigure(down(length, sheet), tape.tape)} ${tape.tape.unit}`;
@@ -159,6 +170,7 @@ export function chalkPages(sheet: ChalkSheet, title = 'Chalk sheet'): WrittenPag
     blocks: [
       { as: 'list', rows: before.map((words) => ({ words })) },
       ...onParts,
+      ...kept,
       ...(offcuts.length > 0
         ? ([
             { as: 'heading', words: 'What falls off is kept' },
@@ -183,30 +195,33 @@ export function chalkPages(sheet: ChalkSheet, title = 'Chalk sheet'): WrittenPag
 const isOutline = ({ kind }: ChalkMove): boolean => kind === 'line' || kind === 'curve';
 
 /** The moves of a part as rows: a place a row, all stretches of an edge one row, a rectangle one. */
-function rowsOf(moves: readonly ChalkMove[]): WrittenRow[] {
-  const rectangle = moves.some(isOutline) && !moves.some((m) => m.kind === 'point');
+function rowsOf(all: readonly ChalkMove[], wanted: (move: ChalkMove) => boolean = () => true): WrittenRow[] {
+  const moves = all.filter(wanted);
+  const rectangle = all.some(isOutline) && !all.some((m) => m.kind === 'point');
   if (rectangle) return [rectangleRow(moves)];
-  const placeOf = new Map<string, number>();
+  const placeOf = new Map<string, string>();
   const key = ({ x, y }: Point): string => `${x.toFixed(2)} ${y.toFixed(2)}`;
-  for (const m of moves) if (m.kind === 'point' && !placeOf.has(key(m.to))) placeOf.set(key(m.to), m.n);
+  for (const m of all)
+    if (m.kind === 'point' && !placeOf.has(key(m.to))) placeOf.set(key(m.to), m.letter ?? String(m.n));
   const rows: WrittenRow[] = [];
   for (let i = 0; i < moves.length; i++) {
     const m = moves[i] as ChalkMove;
     if (!isOutline(m)) {
-      rows.push({ mark: String(m.n), words: m.say, ...noted(m) });
+      rows.push({ mark: String(m.n), words: m.letter ? `${m.letter}: ${m.say}` : m.say, ...noted(m) });
       continue;
     }
     let last = i;
     while (moves[last + 1]?.id === m.id && isOutline(moves[last + 1] as ChalkMove)) last++;
     const run = moves.slice(i, last + 1);
-    const number = (p: Point): string => String(placeOf.get(key(p)) ?? '');
+    const number = (p: Point): string => placeOf.get(key(p)) ?? '';
     const legs = run.map((one) => {
       const ends = `${number(one.from)} to ${number(one.to)}`;
       const bend = one.bend ? `a curve ${ends} through ${one.bend}` : `straight ${ends}`;
       return one.snips ? `${bend}; from ${number(one.from)} ${one.snips}` : bend;
     });
     const slip = run.find((one) => one.slip)?.slip;
-    const edge = m.say.split(',')[0] ?? '';
+    const said = m.keptLast === undefined ? m.say : m.say.slice(m.keptLast.length + 2);
+    const edge = said.split(',')[0] ?? '';
     rows.push({
       mark: run.length === 1 ? String(m.n) : `${m.n}–${m.n + run.length - 1}`,
       words: `${edge}: ${legs.join('. Then ')}.`,

@@ -1,14 +1,18 @@
 import type { Draft } from '../chain/index.js';
-import { LEGS, type Leg } from '../draft/index.js';
+import { LEGS, type Leg, type Panel } from '../draft/index.js';
 import { point } from '../geometry/index.js';
 import { EDGE_WORDS } from '../garment/index.js';
+import { isLaidOn, keptDip, laidOutOf } from '../method/index.js';
 import { PROFILE_ROLES, widthsAlong, type Allowances, type Piece } from '../piece/index.js';
 import type { Styled } from '../style/index.js';
 import { formatFigure, formatLength, tapeFor, type Unit } from '../units/index.js';
 import { chalked, type ChalkedPart } from './chalked.js';
 import { clothPlan, type ClothPlan } from './cloth.js';
 import { laid, type ChalkedLine, type LaidPart } from './laid.js';
-import { movesOf, type ChalkMove, type Saying, type UnnumberedMove } from './moves.js';
+import type { ChalkMove, Saying, UnnumberedMove } from './chalk-move.js';
+import { centreForNow, keepLast, type Kept } from './kept-last.js';
+import { lettered } from './lettered.js';
+import { movesOf } from './moves.js';
 import { hipMore, roundingOf, type Rounding } from './rounding.js';
 import { sumsFrom } from './sums.js';
 import { chalkFigure, chalkTape, stepOf, type ChalkTape } from './tape.js';
@@ -16,16 +20,21 @@ import { chalkFigure, chalkTape, stepOf, type ChalkTape } from './tape.js';
 /** How the back is chalked: by its own figures, or as moves from the front that was laid before. */
 export type BackBy = 'own' | 'front';
 
+/** How its places are called: by the numbers of their moves, or by letters in the order of drawing. */
+export type PointsBy = 'numbers' | 'letters';
+
 /** What a maker chooses of a chalk sheet. */
 export interface ChalkChoice {
   readonly line: ChalkedLine;
-  readonly back: BackBy;
+  /** `method`: as the method's makers lay it out. */
+  readonly back: BackBy | 'method';
+  readonly points: PointsBy;
   /** The name of a tape of the maker's unit. */
   readonly tape: string | undefined;
 }
 
-/** Cut line, the back by its own figures, the usual tape. */
-export const CHALK_HOUSE: ChalkChoice = { line: 'cut', back: 'own', tape: undefined };
+/** Cut line, the back as the method has it, the usual tape. */
+export const CHALK_HOUSE: ChalkChoice = { line: 'cut', back: 'method', points: 'numbers', tape: undefined };
 
 /** A draft as a numbered list of moves with the sums done (docs/trade/chalk.md). */
 export interface ChalkSheet {
@@ -111,6 +120,18 @@ function beforeWords(
   ];
 }
 
+/** How the back is chalked where it is left to the method: on the front, where its makers lay it there. */
+function backBy({ draft: { worked } }: ChalkSource, { back }: ChalkChoice): BackBy {
+  if (back !== 'method') return back;
+  return isLaidOn(laidOutOf(worked.sheet, worked.choices)) ? 'front' : 'own';
+}
+
+/** What the method leaves standing on the front until the back is cut. */
+function keptOn({ draft: { worked } }: ChalkSource, { centreDown }: Panel): Kept | undefined {
+  const dip = keptDip(worked);
+  return dip === undefined ? undefined : { dip, centreDown };
+}
+
 /** The tape that was chosen, or the usual one of the unit. */
 function tapeOf(unit: Unit, id: string | undefined): ChalkTape {
   const found = chalkTape(unit, id) ?? chalkTape(unit);
@@ -123,6 +144,7 @@ export function chalkSheet(source: ChalkSource, choice: ChalkChoice): ChalkSheet
   const { draft, styled, pieces, allowances, unit } = source;
   const tape = tapeOf(unit, choice.tape);
   const step = stepOf(tape.tape);
+  const back = backBy(source, choice);
   const { worked } = draft;
   const band = worked.choices['bandCounts'] === 'yes' ? worked.ledger.get('bandDepth')?.value : 0;
   const heldAt = typeof band === 'number' ? Math.round(band / step) * step : 0;
@@ -131,7 +153,7 @@ export function chalkSheet(source: ChalkSource, choice: ChalkChoice): ChalkSheet
   const notchesOf = (id: string): Piece['notches'] => pieces.find(({ part }) => part.id === id)?.notches ?? [];
   const legs = legPieces(source).map(({ leg, pieces: of }) => {
     const front = of.find((p) => panelName(p) === 'front');
-    const under = choice.back === 'front' && front ? lay(front) : undefined;
+    const under = back === 'front' && front ? lay(front) : undefined;
     const parts = of.map((piece) => {
       if (piece === front && under) return under;
       return lay(piece, panelName(piece) === 'back' ? under : undefined);
@@ -166,24 +188,33 @@ export function chalkSheet(source: ChalkSource, choice: ChalkChoice): ChalkSheet
     };
   };
   const moves = [
-    ...legs.flatMap(({ parts }) => {
+    ...legs.flatMap(({ parts, block }) => {
       const front = parts.find(({ laid: { part } }) => (part.like ?? part.id) === 'front');
-      return parts.flatMap((part) => {
-        const on = choice.back === 'front' && part !== front ? front : undefined;
+      const kept = front && keptOn(source, block.front);
+      const under = front && kept && centreForNow(front, kept, saying);
+      const last: UnnumberedMove[] = [];
+      const now = parts.flatMap((part) => {
+        const on = back === 'front' && part !== front ? front : undefined;
         const begin = on ? [] : [foldMove(part)];
-        return [...begin, ...movesOf(part, notchesOf(part.laid.part.id), saying, on)];
+        const all = [...begin, ...movesOf(part, notchesOf(part.laid.part.id), saying, on, under)];
+        if (part !== front || !kept) return all;
+        const { now, last: after } = keepLast(all, part, kept, saying);
+        last.push(...after);
+        return now;
       });
+      return [...now, ...last];
     }),
     ...small.flatMap((part) => movesOf(part, notchesOf(part.laid.part.id), saying)),
   ];
+  const numbered = moves.map((move, i): ChalkMove => ({ ...move, n: i + 1 }));
   return {
     unit,
     tape,
     line: choice.line,
-    back: choice.back,
+    back,
     cloth,
     before: beforeWords(source, choice, cloth, tape.tape, heldAt),
-    moves: moves.map((move, i) => ({ ...move, n: i + 1 })),
+    moves: choice.points === 'letters' ? lettered(numbered) : numbered,
     parts: [...legs.flatMap(({ parts }) => parts), ...small],
     rounding: legs.map(({ leg, parts, block }) => ({ leg, ...roundingOf(parts, block) })),
   };

@@ -10,6 +10,7 @@ import { SHEETS, sheetById } from '../shipped/index.js';
 import { draftGarment, NO_STYLE, type Style } from '../style/index.js';
 import { toMm, type Unit } from '../units/index.js';
 import { CHALK_HOUSE, chalkSheet, stepOf, type ChalkChoice, type ChalkMove, type ChalkSheet } from './index.js';
+import { letterOf } from './lettered.js';
 
 type Pair = readonly [number, number];
 
@@ -242,6 +243,55 @@ describe('a chalk sheet', () => {
     expect(behind).toBeCloseTo(ahead ?? NaN, 6);
     const own = sheetOf(draftBy('quarter-and-half'), { line: 'net' }).sheet;
     expect(own.moves.filter((m) => m.part === 'back' && m.kind === 'square').length).toBeGreaterThan(4);
+  });
+
+  it('chalks the back on the front where the method lays it there, and by its own figures elsewhere', () => {
+    const by = (method: string): string => sheetOf(draftBy(method)).sheet.back;
+    expect(SHEETS.filter(({ id }) => by(id) === 'front').map(({ id }) => id)).toEqual(['sixteenths', 'front-first']);
+  });
+
+  it('leaves the front’s centre standing until the back is cut, where its makers keep that for last', () => {
+    const wide = { choices: { variant: 'wide' } };
+    for (const [unit, choice] of CHOICES) {
+      const made = sheetOf(draftBy('front-first', BODY, wide), choice, NO_STYLE, unit);
+      expect([unit, choice, faultsOf(made)]).toEqual([unit, choice, []]);
+      const { moves, tape } = made.sheet;
+      const backLast = moves.findLastIndex((m) => m.part === 'back');
+      const waist = moves.filter((m) => m.part === 'front' && m.id === 'waist');
+      expect(waist.length).toBeGreaterThan(0);
+      for (const m of waist) {
+        expect(m.n - 1).toBeGreaterThan(backLast);
+        expect(m.say).toMatch(/^Now that the back is cut, take (2\.50?|1) off the front’s centre\. Waist, /);
+      }
+      // For now it stands an inch higher on the line of the rise, which runs on straight.
+      const high = moves.find((m) => m.id.endsWith('.forNow'));
+      const rise = moves.find((m) => m.part === 'front' && m.id === 'rise' && m.kind === 'line');
+      if (!high || !rise) throw new Error('no centre for now');
+      expect(high.from.y - high.to.y).toBeCloseTo(Math.round(25.4 / stepOf(tape.tape)) * stepOf(tape.tape), 6);
+      const slope = ({ from, to }: ChalkMove): number => (to.x - from.x) / (to.y - from.y);
+      expect(Math.abs(slope(high) - slope(rise))).toBeLessThan(0.03);
+      if (choice.back !== 'front') continue;
+      const centre = moves.find((m) => m.part === 'back' && m.say.startsWith('Centre waist'));
+      expect(centre?.from).toEqual(high.to);
+      expect(centre?.say).toContain('From the front’s centre waist for now');
+    }
+    const taught = sheetOf(draftBy('front-first')).sheet.moves;
+    expect(taught.some((m) => m.keptLast !== undefined || m.id.endsWith('forNow'))).toBe(false);
+  });
+
+  it('names each point by one letter, in the order of drawing, all over the legs', () => {
+    const { moves } = sheetOf(draftBy('sixteenths'), { points: 'letters' }).sheet;
+    const points = moves.filter((m) => m.kind === 'point');
+    const letters = new Map<string, string>();
+    for (const { letter = '', part, to } of points) {
+      const place = `${part} ${to.x.toFixed(3)} ${to.y.toFixed(3)}`;
+      expect(letters.get(letter) ?? place).toBe(place);
+      letters.set(letter, place);
+    }
+    expect([...letters.keys()][0]).toBe('A');
+    expect(letters.size).toBeGreaterThan(15);
+    expect(letterOf(25)).toBe('Z');
+    expect(letterOf(26)).toBe('AA');
   });
 
   it('shows the sum of a figure that is drawn as the method has it, with what the seams add', () => {

@@ -92,6 +92,10 @@ export function readyPage(
           ...(sheet.back === 'front'
             ? [{ words: 'The front was the ground for the back: lift it off only now.', box: true }]
             : []),
+          ...[...new Set(sheet.moves.flatMap(({ keptLast }) => keptLast ?? []))].map((words) => ({
+            words: `${words}: the chalk sheet has the line.`,
+            box: true,
+          })),
           { words: 'Cut the small parts of what falls off, largest first.', box: true },
           { words: 'Tie each bundle: the pair, its name, the person, the date.', box: true },
         ],

@@ -12,6 +12,7 @@ export {
   type SheetFault,
   REQUIRED_LINES,
 } from './sheet.js';
+export { isLaidOn, keptDip, LAID_OUT_WORDS, laidOutOf } from './laid-out.js';
 export {
   lineLabel,
   fitClassOf,

@@ -59,6 +59,10 @@ export interface Sheet {
   readonly basedOn?: string;
   /** The panel that its makers draw first; the front where nothing is said. */
   readonly first?: PanelName;
+  /** How the two panels are laid out to each other (`laid-out.ts`); apart where nothing is said. */
+  readonly laidOut?: FormulaText;
+  /** The line that is only cut when the back has been cut from the front: `front.centreLift`. */
+  readonly keptLast?: FormulaText;
   /** `pull-on` where the waist passes over the hip without an opening; it may rest on a choice. */
   readonly closing?: FormulaText;
   /** True where the side is one straight vertical from which the leg's widths are laid off. */

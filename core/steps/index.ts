@@ -2,8 +2,17 @@ import type { Draft } from '../chain/index.js';
 import { draftNotes, type Panel } from '../draft/index.js';
 import { line, point, type Path, type Point } from '../geometry/index.js';
 import { drawnOtherwise, type DrawnOtherwise } from '../measured/index.js';
-import { lineLabel, PANEL_PARAMETERS, showSum, type Levels, type PanelName, type Worked } from '../method/index.js';
+import {
+  keptDip,
+  lineLabel,
+  PANEL_PARAMETERS,
+  showSum,
+  type Levels,
+  type PanelName,
+  type Worked,
+} from '../method/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
+import { layingOut, waistForNow } from './laid-out.js';
 import words from './steps.json' with { type: 'json' };
 
 /** One figure of a step: how it comes about and why. */
@@ -168,6 +177,26 @@ function addedBy(id: Exclude<StepId, 'levels'>, panel: Panel, levels: Levels): A
   }
 }
 
+/** What is cut of the front once the back is cut. */
+function keptStep(draft: Draft, unit: Unit): WorkedStep[] {
+  const dip = keptDip(draft.worked);
+  if (dip === undefined) return [];
+  const { worked, drafted } = draft;
+  return [
+    {
+      id: 'front.keptLast',
+      panel: 'front',
+      title: `Take ${formatLength(dip, tapeFor(unit))} off the centre, now that the back is cut`,
+      sums: sumsOf(worked, ['front.centreLift'], unit),
+      slip: 'It is taken off before the back is chalked from it, and the back comes out as much too short.',
+      construction: [],
+      seams: [drafted.front.edges.waist],
+      points: [{ label: 'centre waist', at: drafted.front.points.centreWaist }],
+      told: [],
+    },
+  ];
+}
+
 function panelSteps(draft: Draft, name: PanelName, unit: Unit): WorkedStep[] {
   const { worked, drafted: block } = draft;
   const otherwise = drawnOtherwise(worked, block, block);
@@ -175,6 +204,9 @@ function panelSteps(draft: Draft, name: PanelName, unit: Unit): WorkedStep[] {
     const { title, lines, slip } = words[id];
     const adds = addedBy(id, block[name], block.levels);
     const none = id === 'darts' && block[name].darts.length === 0;
+    const { told, under } = id === 'width' ? layingOut(draft, name) : { told: [], under: [] };
+    const dip = name === 'front' && id === 'darts' ? keptDip(draft.worked) : undefined;
+    const kept = dip === undefined ? [] : [waistForNow(block.front, dip)];
     return {
       id: `${name}.${id}`,
       panel: name,
@@ -186,10 +218,13 @@ function panelSteps(draft: Draft, name: PanelName, unit: Unit): WorkedStep[] {
         otherwise,
       ),
       slip,
-      construction: adds.construction ?? [],
-      seams: adds.seams ?? [],
+      construction: [...under, ...(adds.construction ?? []), ...kept],
+      seams: dip === undefined ? (adds.seams ?? []) : [],
       points: adds.points ?? [],
-      told: [],
+      told:
+        dip === undefined
+          ? told
+          : [`The centre is left standing ${formatLength(dip, tapeFor(unit))} higher until the back is cut from it.`],
     };
   });
 }
@@ -207,6 +242,7 @@ export function stepsOf(draft: Draft, unit: Unit): WorkedStep[] {
   return [
     { ...nothing, id: 'levels', title, sums: sumsOf(worked, lines, unit), slip, told: [] },
     ...both.flatMap((name) => panelSteps(draft, name, unit)),
+    ...keptStep(draft, unit),
     {
       ...nothing,
       id: 'settled',

@@ -8,9 +8,9 @@ import { stepsOf } from './index.js';
 
 const middle = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
-function draftBy(id: string): Draft {
+function draftBy(id: string, choices: Readonly<Record<string, string>> = {}): Draft {
   const sheet = sheetById(id);
-  const outcome = sheet && computeDraft({ ...EMPTY_INPUT, ...inputFor(sheet, middle) });
+  const outcome = sheet && computeDraft({ ...EMPTY_INPUT, ...inputFor(sheet, middle), choices });
   if (!outcome?.ok) throw new Error(`${id} must draft`);
   return outcome.value;
 }
@@ -33,6 +33,34 @@ describe('the worked steps', () => {
       }
       for (const step of steps) expect(step.slip.length).toBeGreaterThan(20);
     }
+  });
+
+  it('draw the back on the front where its makers do', () => {
+    const told = (id: string): string | undefined =>
+      stepsOf(draftBy(id), 'cm').find((s) => s.id === 'back.width')?.told[0];
+    expect(told('sixteenths')).toContain('the back drawn over the front: crease on crease');
+    expect(told('front-first')).toContain('the back chalked from the front that was cut');
+    expect(told('knit-leg')).toBe('Front and back are drawn from one side line.');
+    expect(told('quarter-and-half')).toBeUndefined();
+    const draft = draftBy('sixteenths');
+    const [side] = stepsOf(draft, 'cm').find((s) => s.id === 'back.width')?.construction ?? [];
+    const { front, back } = draft.drafted;
+    expect(side?.[0]?.p0.x).toBeCloseTo(front.points.sideWaist.x + back.crease - front.crease, 6);
+  });
+
+  it('keep for last what their makers keep for last', () => {
+    const draft = draftBy('front-first', { variant: 'wide' });
+    const steps = stepsOf(draft, 'in');
+    const ids = steps.map((s) => s.id);
+    expect(ids.indexOf('front.keptLast')).toBeGreaterThan(ids.indexOf('back.side'));
+    expect(steps.find((s) => s.id === 'front.keptLast')?.title).toBe(
+      'Take 1 in off the centre, now that the back is cut',
+    );
+    const before = steps.find((s) => s.id === 'front.darts');
+    expect(before?.seams).toEqual([]);
+    const high = before?.construction.at(-1)?.at(-1)?.p3;
+    expect(draft.drafted.front.points.centreWaist.y - (high?.y ?? NaN)).toBeCloseTo(25.4, 3);
+    expect(stepsOf(draftBy('front-first'), 'in').some((s) => s.id === 'front.keptLast')).toBe(false);
   });
 
   it('go back first where the makers do, and start with the levels', () => {

@@ -44,6 +44,8 @@ const shape = z
     meantFor: z.strictObject({ hip: span, drop: span, crotchDepth: span }),
     basedOn: id.optional(),
     first: z.enum(['front', 'back']).optional(),
+    laidOut: formulaText.optional(),
+    keptLast: formulaText.optional(),
     closing: formulaText.optional(),
     straightSide: z.boolean().optional(),
     uprightSide: formulaText.optional(),
