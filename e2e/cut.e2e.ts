@@ -152,6 +152,43 @@ describe('before the shears, and after', () => {
   });
 });
 
+describe('the very pages', () => {
+  /** How much of the page in sight is ink, in thousandths. */
+  const ink = (): Promise<number> =>
+    room.browser.driver.executeScript(`
+      const canvas = document.querySelector('canvas[data-drawn]');
+      const { data } = canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height);
+      let dark = 0;
+      for (let i = 0; i < data.length; i += 4) if (data[i] < 128) dark++;
+      return (4000 * dark) / data.length;`);
+
+  it('are looked at before anything is printed, and one of them is asked for alone', async () => {
+    await room.visit('/demo/draft/cellist-dress/cut');
+    await room.section('Print');
+    const pages = Number(/^(\d+) pages/.exec(await room.text('[data-testid="page-count"]'))?.[1]);
+    await room.press('Look at the pages');
+    await room.find('canvas[data-drawn="1 whole"]');
+    expect(await room.text('.page-look-acts')).toContain(`Page 1 of ${pages}`);
+    expect(await ink()).toBeGreaterThan(2);
+    await (await room.find('[aria-label="Next page"]')).click();
+    await room.find('canvas[data-drawn="2 whole"]');
+    expect(await ink()).toBeGreaterThan(1);
+    await room.press('Larger');
+    await room.find('canvas[data-drawn="2 larger"]');
+    await room.press('Print only this page');
+    expect(await (await room.find('#pages')).getAttribute('value')).toBe('2');
+    expect(await made()).toHaveLength(1);
+    // Another part is another print: what was looked at is gone, and the plan of the pages is there again.
+    await room.choose('Pieces', 'flyFacing');
+    await room.find('.tile-preview');
+    await (await room.find('#pages')).sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE);
+    await room.press('Look at the pages');
+    await room.find('canvas[data-drawn="1 whole"]');
+    await (await room.find('.page-look-frame')).sendKeys(Key.ESCAPE);
+    await room.find('.tile-preview');
+  });
+});
+
 describe('printing again', () => {
   it('takes single pages, says which there are not, and prints one part alone', async () => {
     await room.visit('/demo/draft/cellist-dress/cut');

@@ -30,9 +30,11 @@ const spans = new Map(
 const alphabetOf = (code: number): Alphabet | undefined =>
   ALPHABETS.find((alphabet) => spans.get(alphabet)?.some(([from, to]) => code >= from && code <= to));
 
-const codesIn = (texts: readonly string[]): number[] => [
-  ...new Set(texts.flatMap((text) => Array.from(text.normalize('NFC'), (letter) => letter.codePointAt(0) ?? 0))),
-];
+function codesIn(texts: readonly string[]): number[] {
+  const codes = new Set<number>();
+  for (const text of new Set(texts)) for (const letter of text.normalize('NFC')) codes.add(letter.codePointAt(0) ?? 0);
+  return [...codes];
+}
 
 /** The parts of the face that texts want; the first always, for what a print says by itself. */
 export function alphabetsFor(texts: readonly string[]): Alphabet[] {

@@ -1,14 +1,18 @@
 import fontkit from '@cantoo/fontkit';
 import {
   appendBezierCurve,
+  beginText,
   beginMarkedContent,
   clip,
   concatTransformationMatrix,
   endMarkedContent,
   endPath,
+  endText,
   lineTo,
   moveTo,
   PDFDocument,
+  PDFHexString,
+  type PDFName,
   popGraphicsState,
   pushGraphicsState,
   rectangle,
@@ -16,9 +20,11 @@ import {
   setLineCap,
   setLineJoin,
   setLineWidth,
+  setFontAndSize,
   setStrokingRgbColor,
+  setTextMatrix,
+  showText,
   stroke,
-  degrees,
   LineCapStyle,
   LineJoinStyle,
   type PDFFont,
@@ -136,19 +142,60 @@ export const wordsWidth = (face: Face, words: string, size: number): number => {
   return size * parts.reduce((sum, part) => sum + (part === '' ? 0 : widthOfWord(face, part)), gaps);
 };
 
+/** The codes of words that a font was asked for before: asking is what takes time. */
+const coded = new WeakMap<PDFFont, Map<string, string>>();
+
+/** Words in the codes of a font, word by word: letters are set one after the other, so a word has the same codes anywhere. */
+function codesOf(font: PDFFont, words: string): string {
+  let known = coded.get(font);
+  if (!known) {
+    known = new Map();
+    coded.set(font, known);
+  }
+  const codeOf = (word: string): string => {
+    let code = known.get(word);
+    if (code === undefined) {
+      code = font.encodeText(word).asString();
+      known.set(word, code);
+    }
+    return code;
+  };
+  const parts = words.split(' ');
+  const gap = parts.length > 1 ? codeOf(' ') : '';
+  return parts.map((part) => (part === '' ? '' : codeOf(part))).join(gap);
+}
+
+/** The names that a page has its fonts by. */
+const named = new WeakMap<PDFPage, Map<PDFFont, PDFName>>();
+
+function nameOn(page: PDFPage, font: PDFFont): PDFName {
+  let names = named.get(page);
+  if (!names) {
+    names = new Map();
+    named.set(page, names);
+  }
+  let name = names.get(font);
+  if (!name) {
+    name = page.node.newFontDictionary(font.name, font.ref);
+    names.set(font, name);
+  }
+  return name;
+}
+
 /** Draws words from a point of the page, in its own units, turned by degrees against the clock. */
 function drawWords(page: PDFPage, face: Face, words: string, x: number, y: number, size: number, turned = 0): void {
   const angle = (turned * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
   let run = 0;
   const runs = runsOf(face, words);
   for (const [i, { font, text: part }] of runs.entries()) {
-    page.drawText(part, {
-      x: x + run * Math.cos(angle),
-      y: y + run * Math.sin(angle),
-      size,
-      font,
-      rotate: degrees(turned),
-    });
+    page.pushOperators(
+      beginText(),
+      setFontAndSize(nameOn(page, font), size),
+      setTextMatrix(cos, sin, -sin, cos, x + run * cos, y + run * sin),
+      showText(PDFHexString.of(codesOf(font, part))),
+      endText(),
+    );
     if (i < runs.length - 1) run += font.widthOfTextAtSize(part, size);
   }
 }

@@ -34,24 +34,32 @@ const FOOT = 6;
 
 /** Words in lines no wider than `width`, in mm; a word that is wider is parted by its letters. */
 function linesOf(face: Face, words: string, size: number, width: number): string[] {
+  const widthOf = (text: string): number => wordsWidth(face, text, size);
+  const gap = widthOf(' ');
   const lines: string[] = [];
   let line = '';
-  const fits = (candidate: string): boolean => wordsWidth(face, candidate, size) <= width;
+  let long = 0;
   for (const word of words.split(/\s+/).filter(Boolean)) {
-    const longer = line === '' ? word : `${line} ${word}`;
-    if (fits(longer)) {
-      line = longer;
+    const more = widthOf(word);
+    if (line !== '' && long + gap + more <= width) {
+      line += ` ${word}`;
+      long += gap + more;
       continue;
     }
     if (line !== '') lines.push(line);
+    if (more <= width) {
+      [line, long] = [word, more];
+      continue;
+    }
     line = '';
     for (const letter of word) {
-      if (!fits(line + letter) && line !== '') {
+      if (line !== '' && widthOf(line + letter) > width) {
         lines.push(line);
         line = '';
       }
       line += letter;
     }
+    long = widthOf(line);
   }
   if (line !== '') lines.push(line);
   return lines;

@@ -9,7 +9,6 @@ import { specPage } from '../../core/make/index.js';
 import { BATCH_KINDS, type BatchKind } from '../../formats/batch-files.js';
 import { writePeople } from '../../formats/csv/index.js';
 import { PAPERS } from '../../formats/index.js';
-import type { Job } from '../shared/job.js';
 import { startSheets } from '../shared/print-job.js';
 import { fileName, saveFile } from '../shared/save-file.js';
 import { usePreferences } from '../store/preferences.js';
@@ -44,9 +43,9 @@ export function FilesLines({
   const ink = usePreferences((p) => p.ink);
   const chalk = usePreferences((p) => p.chalk);
   const [kinds, setKinds] = useState<ReadonlySet<BatchKind>>(new Set(['pdf', 'cutList']));
-  const [progress, setProgress] = useState<number>();
+  const [progress, setProgress] = useState<{ readonly done: number; readonly all: number }>();
   const [said, setSaid] = useState<string>();
-  const job = useRef<Job<Uint8Array<ArrayBuffer>>>(undefined);
+  const job = useRef<{ readonly stop: () => void }>(undefined);
   useEffect(
     () => () => {
       job.current?.stop();
@@ -62,7 +61,7 @@ export function FilesLines({
   const write = (): void => {
     if (!sheets) return;
     setSaid(undefined);
-    setProgress(0);
+    setProgress({ done: 0, all: lines.length });
     const measured = writePeople(
       lines.map(({ body: { work } }) => {
         const set = setOf(work);
@@ -96,7 +95,9 @@ export function FilesLines({
         },
         along: [{ name: 'measurements.csv', text: measured }],
       },
-      setProgress,
+      (done) => {
+        setProgress({ done, all: lines.length });
+      },
     );
     job.current = started;
     started.answer
@@ -119,13 +120,24 @@ export function FilesLines({
     const pages = Array.from({ length: Math.ceil(columns.length / SIZES_A_PAGE) }, (_, i) =>
       specPage(columns.slice(i * SIZES_A_PAGE, (i + 1) * SIZES_A_PAGE), unit),
     );
-    startSheets(pages, { title, lines: [run.name], date: new Date(draft.changed) }, sheets, () => undefined)
-      .answer.then((bytes) => {
+    setSaid(undefined);
+    setProgress({ done: 0, all: 1 });
+    const head = { title, lines: [run.name], date: new Date(draft.changed) };
+    const started = startSheets(pages, head, sheets, (done, all) => {
+      setProgress({ done, all });
+    });
+    job.current = started;
+    started.answer
+      .then((bytes) => {
         saveFile(`${name}-spec.pdf`, new Uint8Array(bytes), 'application/pdf');
         setSaid(`Made ${name}-spec.pdf.`);
       })
       .catch(() => {
         setSaid('The spec sheet could not be made. Try again.');
+      })
+      .finally(() => {
+        job.current = undefined;
+        setProgress(undefined);
       });
   };
   return (
@@ -163,9 +175,9 @@ export function FilesLines({
         </div>
       ) : (
         <div className="acts">
-          <progress max={lines.length} value={progress} aria-label="Files written" />
+          <progress max={progress.all} value={progress.done} aria-label="Files written" />
           <span>
-            {progress} of {lines.length}
+            {progress.done} of {progress.all}
           </span>
           <Button
             size="small"

@@ -3,8 +3,10 @@ import { DRAW_ALL, type SheetChoice } from '../../core/drawing/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { readerIn } from '../../core/units/index.js';
 import { BenchSections } from '../shared/BenchSections.js';
+import { usePreferences } from '../store/preferences.js';
 import { useComputed, useUnit } from '../store/work-context.js';
 import { FileLines } from './FileLines.js';
+import { PageLook } from './PageLook.js';
 import { PrintLines } from './PrintLines.js';
 import { SheetLinks } from './SheetLinks.js';
 import { TilePreview } from './TilePreview.js';
@@ -20,12 +22,27 @@ export function CutStation() {
   const [choice, setChoice] = useState<SheetChoice>(DRAW_ALL);
   const [part, setPart] = useState<string>();
   const [size, setSize] = useState<PrintSize>(WHOLE);
+  const [only, setOnly] = useState('');
   const print = usePrint(choice, part, size);
+  const ink = usePreferences((p) => p.ink);
+  // Pages are looked at as long as they are those of the print in hand.
+  const [look, setLook] = useState<{ readonly bytes: Uint8Array; readonly of: unknown; readonly ink: string }>();
   const { drawing, plan } = print;
+  const looked = look?.of === drawing && look?.ink === ink ? look : undefined;
   return (
     <>
       <main id="board" className="board" aria-label="Print preview">
-        {drawing ? (
+        {looked ? (
+          <PageLook
+            bytes={looked.bytes}
+            onOnly={(page) => {
+              setOnly(String(page));
+            }}
+            onClose={() => {
+              setLook(undefined);
+            }}
+          />
+        ) : drawing ? (
           <TilePreview drawing={drawing} plan={plan} />
         ) : (
           <div className="board-empty">There are no pieces to print yet.</div>
@@ -53,6 +70,11 @@ export function CutStation() {
                   onPart={setPart}
                   size={size}
                   onSize={setSize}
+                  only={only}
+                  onOnly={setOnly}
+                  onLook={(bytes) => {
+                    setLook({ bytes, of: drawing, ink });
+                  }}
                 />
               ),
             },

@@ -1,25 +1,20 @@
-import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import NativeSelect from '@mui/material/NativeSelect';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { SheetChoice } from '../../core/drawing/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { PAPERS, readPages, unprintable, UNKNOWN_LETTER } from '../../formats/index.js';
 import { labelOf } from '../checks/check-words.js';
 import { withFractions } from '../shared/fractions.js';
-import { JobProgress } from '../shared/JobProgress.js';
 import { LengthField } from '../shared/LengthField.js';
-import type { Job } from '../shared/job.js';
 import { PickLine } from '../shared/PickLine.js';
-import { fileName, saveFile } from '../shared/save-file.js';
 import { usePreferences } from '../store/preferences.js';
 import { useTape, useUnit, useWork } from '../store/work-context.js';
 import { PartPick } from './PartPick.js';
-import { startPrint } from '../shared/print-job.js';
-import { printHead } from './print.js';
+import { PrintActs } from './PrintActs.js';
 import { PRINT_SIZES, type PrintSize } from './print-size.js';
 import { SquareMeasured } from './SquareMeasured.js';
 import type { Print } from './use-print.js';
@@ -46,55 +41,23 @@ interface PrintLinesProps {
   readonly onPart: (part: string | undefined) => void;
   readonly size: PrintSize;
   readonly onSize: (size: PrintSize) => void;
+  /** The pages that are wanted, as they were typed. */
+  readonly only: string;
+  readonly onOnly: (only: string) => void;
+  readonly onLook: (bytes: Uint8Array) => void;
 }
 
 /** What is printed, on what, how much of it; and the PDF. */
-export function PrintLines({ print, choice, onChoice, part, onPart, size, onSize }: PrintLinesProps) {
+export function PrintLines(props: PrintLinesProps) {
+  const { print, choice, onChoice, part, onPart, size, onSize, only, onOnly, onLook } = props;
   const { draft, drawing, plan, pages, saved, paper } = print;
   const work = useWork((s) => s.work);
   const tape = useTape();
   const unit = useUnit();
   const { paper: paperId, rollWidth, ink, set } = usePreferences();
-  const [only, setOnly] = useState('');
-  const [progress, setProgress] = useState<number>();
-  const [said, setSaid] = useState<string>();
-  const job = useRef<Job<Uint8Array>>(undefined);
-  const make = useRef<HTMLButtonElement>(null);
   const out = draft?.checks.filter((c) => c.verdict === 'out') ?? [];
-  const name = fileName(`${work.person.name} ${work.draft.name}`);
   const strange = useMemo(() => unprintable([work.person.name, work.draft.name]), [work.person.name, work.draft.name]);
   const range = readPages(only, pages);
-
-  const made = progress === undefined && said !== undefined;
-  useEffect(() => {
-    // The button that was pressed gave way to the progress: the focus comes back to it, unless it went elsewhere.
-    if (made && document.activeElement === document.body) make.current?.focus();
-  }, [made]);
-
-  const start = (): void => {
-    if (!draft || !drawing || !range.ok) return;
-    const wanted = paper ? range.pages : undefined;
-    const count = wanted?.length ?? pages;
-    setSaid(undefined);
-    setProgress(0);
-    const started = startPrint(drawing, printHead(draft, work, tape), paper, { ink, only: wanted }, (done, all) => {
-      setProgress((100 * done) / all);
-    });
-    job.current = started;
-    started.answer
-      .then((bytes) => {
-        saveFile(`${name}.pdf`, new Uint8Array(bytes), 'application/pdf');
-        setSaid(
-          `Made ${name}.pdf, ${count} ${count === 1 ? 'page' : 'pages'}. Print it at 100 % and measure the test squares.`,
-        );
-      })
-      .catch(() => {
-        setSaid('The print could not be made. Try again; if it fails again, save the SVG instead.');
-      })
-      .finally(() => {
-        setProgress(undefined);
-      });
-  };
 
   return (
     <>
@@ -180,7 +143,7 @@ export function PrintLines({ print, choice, onChoice, part, onPart, size, onSize
             error={!range.ok}
             helperText={range.ok ? undefined : range.told}
             onChange={(event) => {
-              setOnly(event.target.value);
+              onOnly(event.target.value);
             }}
           />
         </div>
@@ -198,22 +161,7 @@ export function PrintLines({ print, choice, onChoice, part, onPart, size, onSize
           {`The print has no letter for ${strange.slice(0, MOST_TOLD).join(' ')}${strange.length > MOST_TOLD ? ' …' : ''}. “${UNKNOWN_LETTER}” will stand there; write the name in Latin, Greek or Cyrillic letters, or save the SVG, which keeps it.`}
         </p>
       )}
-      {progress === undefined ? (
-        <Button ref={make} variant="contained" disabled={!drawing || !range.ok} onClick={start}>
-          Make PDF
-        </Button>
-      ) : (
-        <JobProgress
-          label="Making the print"
-          value={progress}
-          onStop={() => {
-            job.current?.stop();
-            setProgress(undefined);
-            setSaid('Stopped. Nothing was made.');
-          }}
-        />
-      )}
-      <p role="status">{said}</p>
+      <PrintActs print={print} only={range.ok ? range : undefined} onLook={onLook} />
       <SquareMeasured />
       <p className="quiet">
         Allowances and notches are set at{' '}

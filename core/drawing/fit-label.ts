@@ -41,6 +41,8 @@ const LEADING = 1.35;
 /** A label keeps so clear of the outline, in mm. */
 const CLEAR = 2;
 const SCALES = [1, 0.8, 0.62, 0.48, 0.36, 0.27];
+/** Where along its sides a label is looked at, the corners first. */
+const ROUND = [0, 1, 0.5, 0.25, 0.75];
 /** So many rows and columns of places are tried. */
 const TRIED = 14;
 
@@ -72,19 +74,26 @@ export function fitLabel(
 ): LabelPlace | undefined {
   const ring = flatten(outline, 0.5);
   const { width, above, below } = sizeOf(lines);
+  const box = boxOf(ring);
   const fits = (at: Point, turn: 0 | 90, scale: number): boolean => {
     const [left, right, top, foot] = [-CLEAR, width * scale + CLEAR, -above * scale - CLEAR, below * scale + CLEAR];
-    const tried: Point[] = [];
-    for (let i = 0; i <= 4; i++) {
-      const x = left + ((right - left) * i) / 4;
-      const y = top + ((foot - top) * i) / 4;
-      tried.push({ x, y: top }, { x, y: foot }, { x: left, y }, { x: right, y });
+    const room: Box =
+      turn === 0
+        ? { minX: at.x + left, maxX: at.x + right, minY: at.y + top, maxY: at.y + foot }
+        : { minX: at.x - foot, maxX: at.x - top, minY: at.y + left, maxY: at.y + right };
+    if (room.minX < box.minX || room.maxX > box.maxX || room.minY < box.minY || room.maxY > box.maxY) return false;
+    if (joins !== undefined && !clearOfJoins(room, joins)) return false;
+    const within = (x: number, y: number): boolean => contains(ring, point(x, y));
+    // The corners first: where a label does not fit, one of them mostly lies outside.
+    for (const i of ROUND) {
+      const x = room.minX + (room.maxX - room.minX) * i;
+      const y = room.minY + (room.maxY - room.minY) * i;
+      if (!within(x, room.minY) || !within(x, room.maxY) || !within(room.minX, y) || !within(room.maxX, y))
+        return false;
     }
-    const placed = tried.map((p) => (turn === 0 ? point(at.x + p.x, at.y + p.y) : point(at.x - p.y, at.y + p.x)));
-    return (joins === undefined || clearOfJoins(boxOf(placed), joins)) && placed.every((p) => contains(ring, p));
+    return true;
   };
   if (fits(wished, 0, 1)) return { at: wished, turn: 0, scale: 1 };
-  const box = boxOf(ring);
   for (const scale of SCALES) {
     for (const turn of [0, 90] as const) {
       for (let row = 1; row < TRIED; row++) {
