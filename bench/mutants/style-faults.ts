@@ -169,7 +169,13 @@ export const STYLE_FAULTS: readonly Fault[] = [
     PIECE,
   ),
   fault('areas of one only', 'core/piece/cut-list.ts', 'l.count * l.area', 'l.area', PIECE),
-  fault('label outside its piece', 'core/drawing/fit-label.ts', 'placed.every(', 'placed.some(', 'core/drawing'),
+  fault(
+    'label outside its piece',
+    'core/drawing/fit-label.ts',
+    'contains(ring, point(x, y));',
+    'contains(ring, point(x, y)) || true;',
+    'core/drawing',
+  ),
   fault(
     'a band that opens behind begins in front',
     'core/style/round.ts',

@@ -16,6 +16,16 @@ export interface ChalkDart {
   readonly sideLeg: Point;
 }
 
+/** The line along a leg from which its widths are measured: its crease, or where the side was in a leg of one piece. */
+export interface Upright {
+  readonly name: string;
+  readonly left: string;
+  readonly right: string;
+}
+
+const CREASE: Upright = { name: 'crease', left: 'side', right: 'inseam' };
+const SIDE_LINE: Upright = { name: 'side line', left: 'back', right: 'front' };
+
 /** A part laid out to be chalked: its outline, the lines it is measured from, and what lies on it. Panel coordinates, mm. */
 export interface LaidPart {
   readonly part: Part;
@@ -26,6 +36,8 @@ export interface LaidPart {
   readonly darts: readonly ChalkDart[];
   /** x of the crease, where it has one. */
   readonly crease: number | undefined;
+  /** What that line is called, and what lies to either hand of it. */
+  readonly upright: Upright;
   /** x of the straight edge, y of the start line, and the marks of the tape from both. */
   readonly grid: Grid;
   /** How far it was moved across to lie on the front, in mm. */
@@ -103,6 +115,7 @@ export function laid(
     levels: levelsOf(part),
     darts: dartsOf(part),
     crease: crease === undefined ? undefined : crease + shift,
+    upright: part.edges.some(({ of }) => of !== undefined) ? SIDE_LINE : CREASE,
     grid,
     shift,
   };

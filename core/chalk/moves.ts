@@ -98,7 +98,7 @@ function creaseMove(part: ChalkedPart, { tape, sumOf }: Saying): UnnumberedMove[
       part: laid.part.id,
       id: 'crease',
       kind: 'square',
-      say: `Crease. ${chalkFigure(crease - grid.x0, tape)} from the straight edge on the crotch line, squared down to the hem.`,
+      say: `${capital(laid.upright.name)}. ${chalkFigure(crease - grid.x0, tape)} from the straight edge on the crotch line, squared down to the hem.`,
       from: point(crease, from),
       to: point(crease, to),
       through: [],

@@ -22,7 +22,7 @@ export function placeWords(
   { id, level, at: drawn }: Pick<Station, 'id' | 'level' | 'at'>,
   { tape, heldAt }: Saying,
 ): { words: string; from: Point; figure: number; rounded: number } {
-  const { grid } = part.laid;
+  const { grid, upright } = part.laid;
   const at = part.at.get(id) ?? drawn;
   const figure = (mm: number): string => chalkFigure(mm, tape);
   const lineY = level === undefined ? undefined : part.levels.get(level);
@@ -40,8 +40,8 @@ export function placeWords(
     const from = point(part.crease, at.y);
     const words =
       Math.abs(out) < NOTHING
-        ? `${height}, on the crease`
-        : `${height}, ${figure(Math.abs(out))} from the crease toward the ${out < 0 ? 'side' : 'inseam'}`;
+        ? `${height}, on the ${upright.name}`
+        : `${height}, ${figure(Math.abs(out))} from the ${upright.name} toward the ${out < 0 ? upright.left : upright.right}`;
     return { words, from, figure: Math.abs(drawn.x - (part.laid.crease ?? drawn.x)), rounded: Math.abs(out) };
   }
   const out = at.x - grid.x0;
@@ -77,11 +77,11 @@ export function placeOnFront(
 
 /** The points of a curve: how far down and across each lies. */
 export function throughWords(part: ChalkedPart, through: readonly Point[], { tape, heldAt }: Saying): string {
-  const { grid } = part.laid;
+  const { grid, upright } = part.laid;
   const figure = (mm: number): string => chalkFigure(mm, tape);
   const across = ({ x, y }: Point): string =>
     fromCrease(part, y) && part.crease !== undefined
-      ? `${figure(Math.abs(x - part.crease))} from the crease`
+      ? `${figure(Math.abs(x - part.crease))} from the ${upright.name}`
       : x - grid.x0 < -NOTHING
         ? `${figure(grid.x0 - x)} beyond the straight edge`
         : `${figure(x - grid.x0)} across`;

@@ -1,4 +1,4 @@
-import type { Block, Panel } from '../draft/index.js';
+import type { Block } from '../draft/index.js';
 import {
   contains,
   distance,
@@ -10,6 +10,7 @@ import {
   type Point,
 } from '../geometry/index.js';
 import { figuresOf } from '../measured/index.js';
+import { PANEL_NAMES, type PanelName } from '../method/index.js';
 import { chalkedOutline, levelMore, waistShares, type ChalkedPart } from './chalked.js';
 
 /** The figures that rounding to a tape is watched on. */
@@ -33,18 +34,29 @@ function outside(outline: Path, at: Point): number {
   return contains(flatten(outline, 0.2), at) ? away : -away;
 }
 
-/** The panel of a block that a part was made of. */
-const panelOf = ({ laid: { part } }: ChalkedPart, block: Block): Panel =>
-  (part.like ?? part.id) === 'back' ? block.back : block.front;
+/** The panel that a part was made of, or one of its edges where it was made of both. */
+const panelOf = ({ laid: { part } }: ChalkedPart, of?: PanelName): PanelName =>
+  of ?? ((part.like ?? part.id) === 'back' ? 'back' : 'front');
 
 /** By how much the chalked parts of one leg are wider than the drawn ones where the hip is measured, in mm. */
 export const hipMore = (parts: readonly ChalkedPart[], block: Block): number =>
-  parts.reduce((sum, part) => sum + hipOfPart(part, panelOf(part, block)), 0);
+  parts.reduce((sum, part) => sum + hipOfPart(part, block), 0);
 
-function hipOfPart(part: ChalkedPart, { points }: Panel): number {
+/** Where the hip of a part is measured on its outline: at side and centre, or at both centres of a leg of one piece. */
+function hipPoints(part: ChalkedPart, { front, back }: Block): readonly Point[] {
+  const joined = part.laid.part.edges.some(({ of }) => of !== undefined);
+  const { sideHip, centreHip } = panelOf(part) === 'back' ? back.points : front.points;
+  if (!joined) return [sideHip, centreHip];
+  // The back was turned over at its side and laid to the front's.
+  const [at, to] = [back.points.sideWaist, front.points.sideWaist];
+  const { x, y } = back.points.centreHip;
+  return [front.points.centreHip, point(to.x + at.x - x, y - at.y + to.y)];
+}
+
+function hipOfPart(part: ChalkedPart, block: Block): number {
   const { shift, outline } = part.laid;
   const chalked = chalkedOutline(part);
-  return [points.sideHip, points.centreHip].reduce((sum, { x, y }) => {
+  return hipPoints(part, block).reduce((sum, { x, y }) => {
     const at = point(x + shift, y);
     return sum + outside(chalked, at) - outside(outline, at);
   }, 0);
@@ -56,9 +68,10 @@ const waistMore = (part: ChalkedPart): number =>
     return sum + weight * (to.x - at.x) + down * (to.y - at.y);
   }, 0);
 
-const riseMore = (part: ChalkedPart): number =>
+/** How much longer than drawn a panel's rise is chalked on a part, in mm. */
+const riseMore = (part: ChalkedPart, panel: PanelName): number =>
   part.stretches
-    .filter(({ stretch }) => stretch.edge.role === 'rise')
+    .filter(({ stretch: { edge } }) => edge.role === 'rise' && panelOf(part, edge.of) === panel)
     .reduce((sum, { path, stretch }) => sum + pathLength(path) - pathLength(stretch.path), 0);
 
 /**
@@ -67,12 +80,10 @@ const riseMore = (part: ChalkedPart): number =>
  */
 export function roundingOf(parts: readonly ChalkedPart[], block: Block): Rounding {
   const drawn = figuresOf(block);
-  const sum = (of: (part: ChalkedPart) => number, which = parts): number => which.reduce((s, p) => s + of(p), 0);
-  const of = (name: string): readonly ChalkedPart[] =>
-    parts.filter(({ laid: { part } }) => (part.like ?? part.id) === name);
+  const sum = (of: (part: ChalkedPart) => number): number => parts.reduce((s, p) => s + of(p), 0);
   const knee = [block.front, block.back].reduce((s, { points: p }) => s + Math.abs(p.inseamKnee.x - p.sideKnee.x), 0);
   const line = (exact: number, more: number): RoundedFigure => ({ drawn: exact, chalked: exact + more });
-  const [front, back] = [sum(riseMore, of('front')), sum(riseMore, of('back'))];
+  const [front, back] = PANEL_NAMES.map((panel) => sum((part) => riseMore(part, panel))) as [number, number];
   return {
     figures: {
       waist: line(drawn.waist, 2 * sum(waistMore)),

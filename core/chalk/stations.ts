@@ -82,18 +82,25 @@ const CORNERS: readonly (readonly [EdgeRole, EdgeRole, string])[] = [
 ];
 
 /** What an edge is called within a sentence. */
-export const edgeWords = ({ id, role }: Pick<Edge, 'id' | 'role'>): string => CUT_EDGES[id] ?? EDGE_WORDS[role];
+export const edgeWords = ({ id, role, of }: Pick<Edge, 'id' | 'role' | 'of'>): string =>
+  ofPanel(of, CUT_EDGES[id] ?? EDGE_WORDS[role]);
+
+/** Words with the panel before them, where a part has edges of both. */
+const ofPanel = (of: Edge['of'], words: string): string => (of === undefined ? words : `${of} ${words}`);
 
 /** The level of the thigh is read from the piece, and not chalked. */
 const NOT_CHALKED = 'thigh line';
 
 /** The levels of a part that are chalked. */
 export const levelsOf = ({ marks }: Part): readonly ChalkLevel[] =>
-  marks.flatMap((m) =>
-    m.kind === 'line' && m.meaning === 'level' && m.label !== NOT_CHALKED && m.path[0]
-      ? [{ name: m.label.replace(/ line$/, ''), y: m.path[0].p0.y }]
-      : [],
-  );
+  marks
+    .flatMap((m) =>
+      m.kind === 'line' && m.meaning === 'level' && m.label !== NOT_CHALKED && m.path[0]
+        ? [{ name: m.label.replace(/ line$/, ''), y: m.path[0].p0.y }]
+        : [],
+    )
+    // Front and back of one piece have them both.
+    .filter(({ name }, i, all) => all.findIndex((l) => l.name === name) === i);
 
 /** A corner of the net line: between which edges, and where. */
 interface NetCorner {
@@ -102,12 +109,21 @@ interface NetCorner {
   readonly at: Point;
 }
 
+/** What the corner of two edges is called; a back that was turned over to its front has them the other way about. */
+function cornerWords(edge: Edge, next: Edge): string | undefined {
+  const of = edge.of ?? next.of;
+  const found = CORNERS.find(
+    ([a, b]) => (a === edge.role && b === next.role) || (of === 'back' && b === edge.role && a === next.role),
+  );
+  return found && ofPanel(of, found[2]);
+}
+
 function netCorners({ edges, onFrame }: Part): NetCorner[] {
   return edges.flatMap((edge, i) => {
     const next = edges[(i + 1) % edges.length];
     const at = edge.path.at(-1)?.p3;
     if (!next || !at) return [];
-    const named = onFrame ? CORNERS.find(([a, b]) => a === edge.role && b === next.role)?.[2] : undefined;
+    const named = onFrame ? cornerWords(edge, next) : undefined;
     const words = onFrame ? `corner of ${edgeWords(edge)} and ${edgeWords(next)}` : 'corner';
     return [{ id: `${edge.id}.${next.id}`, label: named ?? words, at }];
   });
@@ -212,7 +228,7 @@ function rolesOf(part: Part, stations: readonly Station[]): Map<string, NonNulla
     found.set(side.id, 'side waist');
     found.set(centre.id, 'centre waist');
   }
-  const crotch = stations.find(({ label }) => label === 'crotch point');
+  const crotch = stations.find(({ label }) => label === 'crotch point' || label === 'front crotch point');
   if (crotch) found.set(crotch.id, 'crotch point');
   return found;
 }
@@ -244,8 +260,13 @@ function middleOf({ marks, edges }: Part): number {
 
 /** What a place on a level is called: by the side of the piece on which it lies. */
 function levelLabel(edge: Edge, level: string, onSide: boolean): string {
-  if (level === 'hem') return `fold of the hem at the ${onSide ? 'side' : 'inseam'}`;
-  const words = onSide ? 'side' : edge.role === 'rise' || edge.role === 'opening' ? 'centre' : edgeWords(edge);
+  const atSide = onSide && edge.of === undefined;
+  if (level === 'hem') return `fold of the hem at the ${atSide ? 'side' : ofPanel(edge.of, 'inseam')}`;
+  const words = atSide
+    ? 'side'
+    : edge.role === 'rise' || edge.role === 'opening'
+      ? ofPanel(edge.of, 'centre')
+      : edgeWords(edge);
   return `${words} at the ${level}`;
 }
 

@@ -1,4 +1,5 @@
 import type { Path, PathPlace, Point } from '../geometry/index.js';
+import type { PanelName } from '../method/index.js';
 
 /** What an edge of a part is for (docs/trade/pieces.md). */
 export type EdgeRole = 'waist' | 'side' | 'hem' | 'inseam' | 'rise' | 'fold' | 'opening' | 'join';
@@ -31,6 +32,8 @@ export const EDGE_WORDS: Readonly<Record<EdgeRole, string>> = {
 export interface Edge {
   readonly id: string;
   readonly role: EdgeRole;
+  /** The panel that it was drawn on, where a part has edges of both. */
+  readonly of?: PanelName;
   /** As it lies on the paper: dart mouths open. */
   readonly path: Path;
   /** As it is sewn, where that is another line: a waist with its darts closed. */

@@ -72,18 +72,19 @@ function joined(making: Making, front: Part, back: Part): Making {
   const sewnBack = overSewn('waist');
   const hem = edgeOf(front, 'hem');
   const ring: Edge[] = [
-    { ...edgeOf(front, 'waist'), id: 'waistFront' },
+    { ...edgeOf(front, 'waist'), id: 'waistFront', of: 'front' },
     {
       ...waistBack,
       id: 'waistBack',
+      of: 'back',
       path: over('waist'),
       ...(sewnBack ? { sewn: sewnBack } : {}),
     },
-    { ...edgeOf(back, 'rise'), id: 'riseBack', path: over('rise') },
-    { ...edgeOf(back, 'inseam'), id: 'inseamBack', path: over('inseam') },
+    { ...edgeOf(back, 'rise'), id: 'riseBack', of: 'back', path: over('rise') },
+    { ...edgeOf(back, 'inseam'), id: 'inseamBack', of: 'back', path: over('inseam') },
     { ...hem, id: 'hem', path: [...endedAt(hemBack, startOf(hem.path)), ...hem.path] },
-    { ...edgeOf(front, 'inseam'), id: 'inseamFront' },
-    { ...edgeOf(front, 'rise'), id: 'riseFront' },
+    { ...edgeOf(front, 'inseam'), id: 'inseamFront', of: 'front' },
+    { ...edgeOf(front, 'rise'), id: 'riseFront', of: 'front' },
   ];
   const moved = (mark: PartMark): PartMark =>
     mark.kind === 'line' ? { ...mark, path: mapPath(mark.path, move) } : { ...mark, at: move(mark.at) };
