@@ -126,7 +126,8 @@ describe('upstride chalk', () => {
   });
 
   it('letters the points in the order of drawing, where that is asked for', async () => {
-    const { moves } = await sheetOf(METRIC, '--points', 'letters');
+    const { moves } = await sheetOf(METRIC, '--points', 'letters', '--levels', 'hem');
+    expect(moves.some((m) => m.say.includes('up from the hem line'))).toBe(true);
     const points = moves.filter((m) => m.kind === 'point');
     const first = [...new Set(points.map((m) => m.letter))];
     expect(first.slice(0, 5)).toEqual(['A', 'B', 'C', 'D', 'E']);

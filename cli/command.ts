@@ -23,7 +23,7 @@ import { trueAnswer } from './true-answer.js';
 const USAGE = `Usage:
   upstride draft ORDER.json [--format json|svg|dxf|pdf|csv] [--paper a4|letter|roll] [--out FILE]
   upstride true ORDER.json [--out FILE]
-  upstride chalk ORDER.json [--format json|pdf] [--line cut|net] [--back method|own|front] [--points numbers|letters] [--tape STEP] [--paper a4|letter] [--out FILE]
+  upstride chalk ORDER.json [--format json|pdf] [--line cut|net] [--back method|own|front] [--points numbers|letters] [--levels waist|hem] [--tape STEP] [--paper a4|letter] [--out FILE]
   upstride lay LAY.json [--seconds N] [--format json|svg|pdf|dxf] [--out FILE]
   upstride batch ORDER.json PEOPLE.csv --out DIR [--format pdf|dxf|svg|json] [--paper a4|letter|roll] [--unit cm|in]
   upstride methods [--format text|json]
@@ -90,6 +90,7 @@ async function chalkCommand(args: readonly string[]): Promise<string | Uint8Arra
       line: { type: 'string', default: CHALK_HOUSE.line },
       back: { type: 'string', default: CHALK_HOUSE.back },
       points: { type: 'string', default: CHALK_HOUSE.points },
+      levels: { type: 'string', default: CHALK_HOUSE.levels },
       tape: { type: 'string' },
       paper: { type: 'string', default: 'a4' },
       out: { type: 'string' },
@@ -101,13 +102,14 @@ async function chalkCommand(args: readonly string[]): Promise<string | Uint8Arra
   const line = oneOf('line', values.line, ['cut', 'net']);
   const back = oneOf('way to chalk the back', values.back, ['method', 'own', 'front']);
   const points = oneOf('way to name points', values.points, ['numbers', 'letters']);
+  const levels = oneOf('place to read levels from', values.levels, ['waist', 'hem']);
   const order = ordered(await readJson(file));
   const tapes = chalkTapesFor(order.unit).map((t) => t.id);
   if (values.tape !== undefined) oneOf('tape', values.tape, tapes);
   const draft = valueOf(computeDraft(order.input), order.unit);
   const { styled, pieces } = made(order, draft);
   const source = { draft, styled, pieces, allowances: order.allowances, unit: order.unit };
-  const sheet = chalkSheet(source, { line, back, points, tape: values.tape });
+  const sheet = chalkSheet(source, { line, back, points, levels, tape: values.tape });
   if (format === 'json') return delivered(`${JSON.stringify(chalkAnswer(sheet), undefined, 2)}\n`, values.out);
   const date = new Date();
   const head = { title: 'Chalk sheet', lines: [draft.worked.sheet.name, dayOf(date)], date };

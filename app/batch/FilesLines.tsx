@@ -91,6 +91,7 @@ export function FilesLines({
           line: chalk.line,
           back: chalk.back,
           points: chalk.points ?? 'numbers',
+          levels: chalk.levels ?? 'waist',
           tape: unit === 'in' ? chalk.in : chalk.cm,
         },
         along: [{ name: 'measurements.csv', text: measured }],

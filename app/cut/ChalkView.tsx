@@ -33,6 +33,10 @@ const BACKS = [
   ['own', 'Own figures'],
   ['front', 'From the front'],
 ] as const;
+const LEVELS = [
+  ['waist', 'Down from the waist'],
+  ['hem', 'Up from the hem'],
+] as const;
 const POINTS = [
   ['numbers', 'Numbers'],
   ['letters', 'Letters'],
@@ -65,6 +69,14 @@ function Choices() {
         choices={BACKS}
         onChoose={(back) => {
           set({ chalk: { ...chalk, back } });
+        }}
+      />
+      <PickLine
+        label="Levels"
+        value={chalk.levels ?? 'waist'}
+        choices={LEVELS}
+        onChoose={(levels) => {
+          set({ chalk: { ...chalk, levels } });
         }}
       />
       <PickLine

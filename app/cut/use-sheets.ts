@@ -29,9 +29,9 @@ export function useSheetSource(): SheetSource | undefined {
 
 /** The chalk sheet of the open draft, as its maker chalks. */
 export function useChalkSheet(source: SheetSource | undefined): ChalkSheet | undefined {
-  const { line, back, points = 'numbers', in: inches, cm } = usePreferences((p) => p.chalk);
+  const { line, back, points = 'numbers', levels = 'waist', in: inches, cm } = usePreferences((p) => p.chalk);
   return useMemo(() => {
     if (!source) return undefined;
-    return chalkSheet(source, { ...CHALK_HOUSE, line, back, points, tape: source.unit === 'in' ? inches : cm });
-  }, [source, line, back, points, inches, cm]);
+    return chalkSheet(source, { ...CHALK_HOUSE, line, back, points, levels, tape: source.unit === 'in' ? inches : cm });
+  }, [source, line, back, points, levels, inches, cm]);
 }

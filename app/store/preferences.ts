@@ -30,6 +30,7 @@ export interface Preferences {
     readonly line: 'cut' | 'net';
     readonly back: 'method' | 'own' | 'front';
     readonly points?: 'numbers' | 'letters';
+    readonly levels?: 'waist' | 'hem';
     readonly in: string;
     readonly cm: string;
   };

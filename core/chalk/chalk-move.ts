@@ -41,6 +41,8 @@ export interface Saying {
   readonly tape: Tape;
   /** Where the tape is held at the start line, in mm: the depth of a band that the figures count, or nothing. */
   readonly heldAt: number;
+  /** Where levels are read from: down from the start line at the waist, or up from the line of the hem. */
+  readonly levelsFrom: 'waist' | 'hem';
   readonly sumOf: SumOf;
 }
 

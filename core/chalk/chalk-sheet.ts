@@ -23,18 +23,28 @@ export type BackBy = 'own' | 'front';
 /** How its places are called: by the numbers of their moves, or by letters in the order of drawing. */
 export type PointsBy = 'numbers' | 'letters';
 
+/** Where all levels are read from: down from the waist, or up from the hem. */
+export type LevelsFrom = 'waist' | 'hem';
+
 /** What a maker chooses of a chalk sheet. */
 export interface ChalkChoice {
   readonly line: ChalkedLine;
   /** `method`: as the method's makers lay it out. */
   readonly back: BackBy | 'method';
   readonly points: PointsBy;
+  readonly levels: LevelsFrom;
   /** The name of a tape of the maker's unit. */
   readonly tape: string | undefined;
 }
 
 /** Cut line, the back as the method has it, the usual tape. */
-export const CHALK_HOUSE: ChalkChoice = { line: 'cut', back: 'method', points: 'numbers', tape: undefined };
+export const CHALK_HOUSE: ChalkChoice = {
+  line: 'cut',
+  back: 'method',
+  points: 'numbers',
+  levels: 'waist',
+  tape: undefined,
+};
 
 /** A draft as a numbered list of moves with the sums done (docs/trade/chalk.md). */
 export interface ChalkSheet {
@@ -108,12 +118,15 @@ function beforeWords(
       `${name}: ${folded ? 'fold' : 'lay single'} ${figure(width)} ${tape.unit} wide, ${figure(length)} ${tape.unit} long`,
   );
   const seams = seamWords(source);
+  const fromHem = choice.levels === 'hem';
   return [
     `Fold the cloth along the grain, right sides in. ${widths.join('. ')}.`,
-    'The straight edge is the fold or the selvedges, whichever lies at the side: every figure across is read from it, and every figure down from the start line.',
-    heldAt > 0
-      ? `Hold the tape with its ${chalkFigure(heldAt, tape)} on the start line: the band of ${formatLength(heldAt, exact)} is in the figures, and every level is read from there.`
-      : 'Hold the end of the tape on the start line: every level is read from there, in one pull.',
+    `The straight edge is the fold or the selvedges, whichever lies at the side: every figure across is read from it, and every figure ${fromHem ? 'up from the line of the hem' : 'down from the start line'}.`,
+    fromHem
+      ? `Hold the end of the tape on the line of the hem: every level is read up from there, in one pull.${heldAt > 0 ? ` The band of ${formatLength(heldAt, exact)} is in the figures.` : ''}`
+      : heldAt > 0
+        ? `Hold the tape with its ${chalkFigure(heldAt, tape)} on the start line: the band of ${formatLength(heldAt, exact)} is in the figures, and every level is read from there.`
+        : 'Hold the end of the tape on the start line: every level is read from there, in one pull.',
     choice.line === 'cut'
       ? `The lines are cut lines. In them are: ${seams}, and what the garment’s own parts and folds add.`
       : `The lines are stitching lines. Outside them are cut: ${seams}.`,
@@ -148,7 +161,12 @@ export function chalkSheet(source: ChalkSource, choice: ChalkChoice): ChalkSheet
   const { worked } = draft;
   const band = worked.choices['bandCounts'] === 'yes' ? worked.ledger.get('bandDepth')?.value : 0;
   const heldAt = typeof band === 'number' ? Math.round(band / step) * step : 0;
-  const saying: Saying = { tape: tape.tape, heldAt, sumOf: sumsFrom(worked, tapeFor(unit), unit) };
+  const saying: Saying = {
+    tape: tape.tape,
+    heldAt,
+    levelsFrom: choice.levels,
+    sumOf: sumsFrom(worked, tapeFor(unit), unit),
+  };
   const lay = (piece: Piece, on?: LaidPart): LaidPart => laid(styled.garment, piece, allowances, choice.line, step, on);
   const notchesOf = (id: string): Piece['notches'] => pieces.find(({ part }) => part.id === id)?.notches ?? [];
   const legs = legPieces(source).map(({ leg, pieces: of }) => {
@@ -177,7 +195,7 @@ export function chalkSheet(source: ChalkSource, choice: ChalkChoice): ChalkSheet
       part: of.id,
       id: 'straightEdge',
       kind: 'fold',
-      say: `${of.name}. The straight edge, along the grain; square across it the start line.`,
+      say: `${of.name}. The straight edge, along the grain${choice.levels === 'hem' ? '' : '; square across it the start line'}.`,
       from: point(grid.x0, grid.y0),
       to: point(grid.x0, bottom),
       through: [],

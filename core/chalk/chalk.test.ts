@@ -135,6 +135,7 @@ const CHOICES: readonly (readonly [Unit, Partial<ChalkChoice>])[] = [
   ['cm', { line: 'cut', tape: '0.5' }],
   ['in', { line: 'cut', back: 'front' }],
   ['in', { line: 'net', back: 'front', tape: '1/4' }],
+  ['cm', { line: 'cut', levels: 'hem' }],
 ];
 
 describe('a chalk sheet', () => {
@@ -227,6 +228,31 @@ describe('a chalk sheet', () => {
     const crotch = sheet.moves.find((m) => m.id === 'crotchLevel');
     expect(crotch?.figure).toBeCloseTo(draft.worked.levels.crotchLevel + Math.round(band / 2.5) * 2.5, 6);
     expect(crotch?.say).toContain('on the tape');
+  });
+
+  it('reads every level up from the hem where the maker begins there, and says the same places', () => {
+    const draft = draftBy('quarter-and-half');
+    const down = sheetOf(draft, { line: 'cut' }).sheet;
+    const { sheet } = sheetOf(draft, { line: 'cut', levels: 'hem' });
+    const squared = sheet.moves.filter((m) => m.part === 'front' && m.kind === 'square' && m.id.endsWith('Level'));
+    expect(squared.map((m) => m.id)).toEqual(['hemLevel', 'kneeLevel', 'crotchLevel', 'hipLevel']);
+    expect(squared[0]?.say).toBe(
+      'Hem line. 4.00 up from the end of the cloth, squared across; every level is read up from it.',
+    );
+    const [hem, , crotch] = squared;
+    expect(crotch?.rounded).toBeCloseTo((hem?.to.y ?? NaN) - (crotch?.to.y ?? NaN), 6);
+    expect(crotch?.say).toMatch(/^Crotch line\. [\d.]+ up from the hem line, squared across\.$/);
+    const point = (of: ChalkSheet): ChalkMove | undefined =>
+      of.moves.find((m) => m.part === 'front' && m.say.startsWith('Side waist'));
+    expect(point(sheet)?.to).toEqual(point(down)?.to);
+    expect(point(sheet)?.say).toMatch(/^Side waist\. [\d.]+ up, /);
+    expect(
+      sheet.moves
+        .filter((m) => m.part === 'front')
+        .map((m) => m.say)
+        .join(' '),
+    ).not.toMatch(/[\d.]+ down|start line/);
+    expect(sheet.before.join(' ')).toContain('Hold the end of the tape on the line of the hem');
   });
 
   it('chalks the back from the laid front: out and up from its points, levels carried across', () => {

@@ -4,7 +4,7 @@ import { slipOf } from '../steps/index.js';
 import type { Tape } from '../units/index.js';
 import type { ChalkedPart, ChalkedStretch } from './chalked.js';
 import { capital, NO_SUM, NOTHING, type Saying, type UnnumberedMove } from './chalk-move.js';
-import { throughWords } from './place-words.js';
+import { heightWords, throughWords } from './place-words.js';
 import { edgeWords } from './stations.js';
 import { chalkFigure } from './tape.js';
 
@@ -69,7 +69,7 @@ export function outlineMoves(part: ChalkedPart, notches: readonly Notch[], sayin
 }
 
 /** The folds within a part: a band's, a casing's. */
-export function foldMoves(part: ChalkedPart, { tape }: Saying): UnnumberedMove[] {
+export function foldMoves(part: ChalkedPart, saying: Saying): UnnumberedMove[] {
   const { laid } = part;
   const { grid } = laid;
   return laid.part.marks.flatMap((mark): UnnumberedMove[] => {
@@ -89,7 +89,7 @@ export function foldMoves(part: ChalkedPart, { tape }: Saying): UnnumberedMove[]
         part: laid.part.id,
         id: mark.label,
         kind: 'fold',
-        say: `${capital(mark.label)}. ${chalkFigure(rounded, tape)} ${flat ? 'down' : 'across'}.`,
+        say: `${capital(mark.label)}. ${flat ? capital(heightWords(part, a.y, saying)) : `${chalkFigure(rounded, saying.tape)} across`}.`,
         from: a,
         to: b,
         through: [],

@@ -5,7 +5,7 @@ import type { ChalkedPart } from './chalked.js';
 import { stationsOf } from './chalked.js';
 import { capital, NO_SUM, NOTHING, type Saying, type UnnumberedMove } from './chalk-move.js';
 import { foldMoves, marked, outlineMoves, rectangleMoves } from './line-moves.js';
-import { fromCrease, placeOnFront, placeWords } from './place-words.js';
+import { fromCrease, placeOnFront, placeWords, readAt } from './place-words.js';
 import type { Station } from './stations.js';
 import { chalkFigure } from './tape.js';
 
@@ -65,24 +65,41 @@ function pointMoves(
   });
 }
 
-function levelMoves(part: ChalkedPart, { tape, heldAt, sumOf }: Saying): UnnumberedMove[] {
+/** What is said of the line of the hem where all levels are read up from it: first it has to lie somewhere. */
+function hemWords({ laid, levels }: ChalkedPart, { tape }: Saying): string {
+  const hem = levels.get('hem') ?? NaN;
+  const below = Math.max(...stationsOf(laid).map((s) => s.at.y)) - hem;
+  const where =
+    below > LEAST_BELOW ? `${chalkFigure(marked(below, tape), tape)} up from` : 'The allowance of the hem above';
+  return `${where} the end of the cloth, squared across; every level is read up from it.`;
+}
+
+/** A cut edge that lies less than this under the hem, in mm, is the hem. */
+const LEAST_BELOW = 2;
+
+function levelMoves(part: ChalkedPart, saying: Saying): UnnumberedMove[] {
   const { laid } = part;
-  const { grid } = laid;
+  const { tape, heldAt, sumOf } = saying;
+  const fromHem = saying.levelsFrom === 'hem' && part.levels.has('hem');
   const right = Math.max(...stationsOf(laid).map((s) => s.at.x));
-  return laid.levels.map(({ name, y }): UnnumberedMove => {
+  const toward = fromHem ? 'up from the hem line' : heldAt > 0 ? 'on the tape' : 'down from the start line';
+  const levels = fromHem ? [...laid.levels].sort((a, b) => b.y - a.y) : laid.levels;
+  return levels.map(({ name, y }): UnnumberedMove => {
     const to = part.levels.get(name) ?? y;
-    const [drawn, rounded] = [y - grid.y0 + heldAt, to - grid.y0 + heldAt];
+    const rounded = readAt(part, to, saying);
+    const words =
+      fromHem && name === 'hem' ? hemWords(part, saying) : `${chalkFigure(rounded, tape)} ${toward}, squared across.`;
     return {
       part: laid.part.id,
       id: `${name}Level`,
       kind: 'square',
-      say: `${capital(name)} line. ${chalkFigure(rounded, tape)} ${heldAt > 0 ? 'on the tape' : 'down from the start line'}, squared across.`,
-      from: point(grid.x0, to),
+      say: `${capital(name)} line. ${words}`,
+      from: point(laid.grid.x0, to),
       to: point(right, to),
       through: [],
-      figure: drawn,
+      figure: fromHem ? rounded + to - y : rounded + y - to,
       rounded,
-      sum: sumOf(laid, name) ?? NO_SUM,
+      sum: (fromHem ? undefined : sumOf(laid, name)) ?? NO_SUM,
       slip: name === 'crotch' ? slipOf('levels') : '',
     };
   });

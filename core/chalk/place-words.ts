@@ -1,6 +1,6 @@
 import { point, type Point } from '../geometry/index.js';
 import type { ChalkedPart } from './chalked.js';
-import { NOTHING, type Saying } from './chalk-move.js';
+import { capital, NOTHING, type Saying } from './chalk-move.js';
 import type { Station } from './stations.js';
 import { chalkFigure } from './tape.js';
 
@@ -16,25 +16,43 @@ const BELOW_CROTCH = 60;
 const upDown = (mm: number, words: (mm: number) => string): string =>
   Math.abs(mm) < NOTHING ? 'level with it' : `${words(Math.abs(mm))} ${mm > 0 ? 'down' : 'up'}`;
 
+/** The line of the hem, where a part's levels are read up from it. */
+const hemUnder = ({ levels }: ChalkedPart, { levelsFrom }: Saying): number | undefined =>
+  levelsFrom === 'hem' ? levels.get('hem') : undefined;
+
+/** What the tape reads at a height of a part, in mm: down from its start line, or up from its hem. */
+export function readAt(part: ChalkedPart, y: number, saying: Saying): number {
+  const hem = hemUnder(part, saying);
+  return hem === undefined ? y - part.laid.grid.y0 + saying.heldAt : hem - y;
+}
+
+/** A height of a part in words, from where its levels are read; `brief` for one of a row of them. */
+export function heightWords(part: ChalkedPart, y: number, saying: Saying, brief = false): string {
+  const figure = (mm: number): string => chalkFigure(mm, saying.tape);
+  const hem = hemUnder(part, saying);
+  if (hem !== undefined) {
+    if (Math.abs(hem - y) < NOTHING) return 'on the hem line';
+    return hem > y ? `${figure(hem - y)} up` : `${figure(y - hem)} below the hem line`;
+  }
+  const down = y - part.laid.grid.y0;
+  if (Math.abs(down) < NOTHING) return 'on the start line';
+  if (down < 0) return `${figure(-down)} ${brief ? 'up' : 'above the start line'}`;
+  return `${figure(down + saying.heldAt)} down`;
+}
+
 /** Where a station is chalked, from the lines that were drawn before; with the place it is measured from. */
 export function placeWords(
   part: ChalkedPart,
   { id, level, at: drawn }: Pick<Station, 'id' | 'level' | 'at'>,
-  { tape, heldAt }: Saying,
+  saying: Saying,
 ): { words: string; from: Point; figure: number; rounded: number } {
+  const { tape } = saying;
   const { grid, upright } = part.laid;
   const at = part.at.get(id) ?? drawn;
   const figure = (mm: number): string => chalkFigure(mm, tape);
   const lineY = level === undefined ? undefined : part.levels.get(level);
   const onLine = lineY !== undefined && Math.abs(lineY - at.y) < NOTHING;
-  const y = at.y - grid.y0;
-  const height = onLine
-    ? `On the ${level} line`
-    : y < -NOTHING
-      ? `${figure(-y)} above the start line`
-      : Math.abs(y) < NOTHING
-        ? 'On the start line'
-        : `${figure(y + heldAt)} down`;
+  const height = onLine ? `On the ${level} line` : capital(heightWords(part, at.y, saying));
   if (fromCrease(part, at.y) && part.crease !== undefined) {
     const out = at.x - part.crease;
     const from = point(part.crease, at.y);
@@ -76,7 +94,8 @@ export function placeOnFront(
 }
 
 /** The points of a curve: how far down and across each lies. */
-export function throughWords(part: ChalkedPart, through: readonly Point[], { tape, heldAt }: Saying): string {
+export function throughWords(part: ChalkedPart, through: readonly Point[], saying: Saying): string {
+  const { tape } = saying;
   const { grid, upright } = part.laid;
   const figure = (mm: number): string => chalkFigure(mm, tape);
   const across = ({ x, y }: Point): string =>
@@ -85,11 +104,5 @@ export function throughWords(part: ChalkedPart, through: readonly Point[], { tap
       : x - grid.x0 < -NOTHING
         ? `${figure(grid.x0 - x)} beyond the straight edge`
         : `${figure(x - grid.x0)} across`;
-  const down = ({ y }: Point): string =>
-    Math.abs(y - grid.y0) < NOTHING
-      ? 'on the start line'
-      : y - grid.y0 < -NOTHING
-        ? `${figure(grid.y0 - y)} up`
-        : `${figure(y - grid.y0 + heldAt)} down`;
-  return through.map((p) => `${down(p)} ${across(p)}`).join('; ');
+  return through.map((p) => `${heightWords(part, p.y, saying, true)} ${across(p)}`).join('; ');
 }
