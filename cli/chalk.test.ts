@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
+import { SHEETS } from '../core/shipped/index.js';
 import { command } from './command.js';
 
 const folder = await mkdtemp(join(tmpdir(), 'upstride-chalk-'));
@@ -158,6 +159,22 @@ describe('upstride chalk', () => {
     expect(page.view.map(Math.round)).toEqual([0, 0, 612, 792]);
     const words = (await page.getTextContent()).items.map((t) => ('str' in t ? t.str : '')).join(' ');
     expect(words).toContain('Crotch line. 11 1/8 down from the start line');
+  });
+
+  it('takes two printed pages for a front and a back, by every method, on either paper', async () => {
+    const long: unknown[] = [];
+    for (const { id } of SHEETS) {
+      for (const [order, paper] of [
+        [{ measurements: METRIC.measurements, method: id }, 'a4'],
+        [{ measurements: INCHES.measurements, method: id }, 'letter'],
+      ] as const) {
+        const { out } = await command(['chalk', await file(order), '--format', 'pdf', '--paper', paper]);
+        if (!(out instanceof Uint8Array)) throw new Error(`${id} was not printed`);
+        const { numPages } = await getDocument({ data: new Uint8Array(out), verbosity: 0 }).promise;
+        if (numPages > 2) long.push([id, paper, numPages]);
+      }
+    }
+    expect(long).toEqual([]);
   });
 
   it.each([

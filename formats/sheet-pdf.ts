@@ -16,18 +16,18 @@ import type { Paper } from './tiles.js';
 
 /** Margins of a written page, and the room between its columns, in mm. */
 const MARGIN = 12;
-const GUTTER = 7;
+const GUTTER = 6;
 /** Letters and the lines they stand on, in mm. */
 const TITLE = 6;
 const HEADING = 3.9;
 const BODY = 3.1;
 const NOTE = 2.6;
-const LEADING = 1.28;
+const LEADING = 1.22;
 /** The number of a row stands in so much of its width, a box to tick in so much, in mm. */
 const MARK_WIDTH = 9;
 const BOX = 3;
 /** Rows, blocks and headings stand so far apart, in mm. */
-const ROW_GAP = 0.9;
+const ROW_GAP = 0.7;
 const BLOCK_GAP = 2.2;
 /** The foot of a page, in mm from its lower edge. */
 const FOOT = 6;

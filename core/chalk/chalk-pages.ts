@@ -8,7 +8,7 @@ import { ROUNDED, type Rounding } from './rounding.js';
 import { chalkFigure } from './tape.js';
 
 /** A sketch of a leg part on paper is so many times smaller. */
-const LEG_SCALE = 9;
+const LEG_SCALE = 12;
 const SMALL_SCALE = 6;
 /** Numbers on a sketch are so high on paper, in mm, and so far off their points. */
 const NUMBER = 3;
@@ -132,9 +132,20 @@ export function roundingRows({ figures }: Rounding, { unit, tape }: Pick<ChalkSh
   });
 }
 
+/** A slip is read once: on paper the back does not say again what the front said. */
+function slipsOnce(moves: readonly ChalkMove[]): readonly ChalkMove[] {
+  const told = new Set<string>();
+  return moves.map((move) => {
+    const again = told.has(move.slip);
+    told.add(move.slip);
+    return again ? { ...move, slip: '' } : move;
+  });
+}
+
 /** The sheet written down: cloth and fold first, then part by part its sketch and its moves, then what rounding does. */
 export function chalkPages(sheet: ChalkSheet, title = 'Chalk sheet'): WrittenPage {
-  const { moves, parts, before, cloth, rounding, tape } = sheet;
+  const { parts, before, cloth, rounding, tape } = sheet;
+  const moves = slipsOnce(sheet.moves);
   const onParts = parts.flatMap((part): WrittenBlock[] => {
     const { part: of } = part.laid;
     const own = moves.filter((m) => m.part === of.id);

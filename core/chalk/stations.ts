@@ -56,8 +56,8 @@ const LEAST_STRAIGHT = 45;
 const APART: Readonly<Record<Found['kind'], number>> = { corner: 1.5, level: 15, bend: 110 };
 /** The fold of a hem is set however near its corner lies; a crotch line beside the crotch point need not be. */
 const LEVEL_APART: Readonly<Record<string, number>> = { hem: 3, crotch: 60 };
-/** Where a rise leaves its straight line matters more than where another seam does. */
-const RISE_BEND_APART = 25;
+/** Where a rise, or the edge of a small part, leaves its straight line matters more than where another seam does. */
+const NEAR_BEND = 25;
 
 /** What edges of a leg that a style has cut are called. */
 const CUT_EDGES: Readonly<Record<string, string>> = {
@@ -167,7 +167,7 @@ const WEIGHT = { corner: 0, level: 1, bend: 2 } as const;
 function thinned(part: Part, found: readonly Found[]): Found[] {
   const onRise = ({ at }: Found): boolean => edgeAt(part.edges, at).role === 'rise';
   const apartOf = (one: Found): number => {
-    if (one.kind === 'bend' && onRise(one)) return RISE_BEND_APART;
+    if (one.kind === 'bend' && (!part.onFrame || onRise(one))) return NEAR_BEND;
     return LEVEL_APART[one.level?.name ?? ''] ?? APART[one.kind];
   };
   const kept: Found[] = [];
