@@ -45,6 +45,34 @@ describe('the lay', () => {
     expect(await readFile(await room.download('.svg'), 'utf8')).toContain('front.0');
   });
 
+  it('has others laid on the cloth with it, more of its own, and layers; what is bought is for all', async () => {
+    await room.visit('/demo/draft/ticket-plain/cut/lay');
+    await settled();
+    const [alone, parts] = [await bought(), (await room.driver.findElements({ css: '.lay-part' })).length];
+    const partsNow = async (): Promise<number> => (await room.driver.findElements({ css: '.lay-part' })).length;
+    await room.section('With');
+    await room.choose('Lay with it', 'bargee-shorts');
+    await room.until('the shorts lie there too', async () => (await partsNow()) > parts);
+    const two = await partsNow();
+    expect(await room.text('.lay-board')).toContain('Bargee, Shorts: Front');
+    expect(await bought()).toBeGreaterThan(alone);
+    await room.enter('Of this garment', '2');
+    await room.until('twice the own', async () => (await partsNow()) === two + parts);
+    await settled();
+    expect(await room.text('[data-to-buy]')).toContain('for 3 garments');
+    await room.section('Less');
+    expect(await room.text('.bench')).toContain('reckoned for one garment');
+    const one = await bought();
+    await room.section('Cloth');
+    await room.enter('Layers', '2');
+    await room.until('two layers take twice as much', async () => Math.abs((await bought()) - 2 * one) < 0.06);
+    expect(await room.text('[data-to-buy]')).toContain('in 2 layers');
+    await room.press('Undo');
+    await room.section('With');
+    await room.press('Take off');
+    await room.until('the shorts are gone', async () => (await partsNow()) === 2 * parts);
+  });
+
   it('is changed by hand and by keys, each move one step to undo, kept over a reload with what is locked', async () => {
     await room.visit('/demo/draft/lamp-plain/cut/lay');
     await settled();

@@ -1,7 +1,14 @@
 import Button from '@mui/material/Button';
 import { useId } from 'react';
 import { useParams } from 'react-router';
-import { clothsAtHand, type ClothData, type ClothFault, type ClothField } from '../../core/cloth/index.js';
+import {
+  clothsAtHand,
+  layersOf,
+  MOST_LAYERS,
+  type ClothData,
+  type ClothFault,
+  type ClothField,
+} from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import { newId } from '../shared/new-id.js';
 import { LengthField } from '../shared/LengthField.js';
@@ -108,6 +115,22 @@ export function ClothLines({
           set({ fold });
         }}
       />
+      <div className="line">
+        <label htmlFor="cloth-layers">Layers</label>
+        <PlainField
+          id="cloth-layers"
+          label="Layers"
+          value={layersOf(cloth)}
+          places={0}
+          suffix="×"
+          step={1}
+          onCommit={(value) => {
+            const layers = Math.min(MOST_LAYERS, Math.max(1, Math.round(value)));
+            set({ layers: layers > 1 ? layers : undefined });
+          }}
+        />
+        <span />
+      </div>
       {field('gap', 'Gap between parts', (mm) => {
         if (mm !== undefined) set({ gap: mm });
       })}

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { CLOTH_LABELS, type ClothData } from '../../core/cloth/index.js';
+import { CLOTH_LABELS, layersOf, type ClothData } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import { clothWords, layDrawing, toBuy, type FoundLay, type LayShape } from '../../core/lay/index.js';
 import { formatLength } from '../../core/units/index.js';
@@ -36,11 +36,12 @@ export function LayFiles({
   const [said, setSaid] = useState<string>();
   const [busy, setBusy] = useState(false);
   if (!lay) return <p className="quiet">The pieces are laid first.</p>;
+  const layers = layersOf(cloth);
   const drawing = layDrawing(shapes, lay.placed, { length: lay.length, width }, nameOf);
   const name = fileName(`${work.person.name} ${work.draft.name} lay ${kind}`);
   const words = [
     `${work.draft.name}, ${work.person.name}: ${CLOTH_LABELS[kind].toLowerCase()}${cloth.name ? ` (${cloth.name})` : ''}`,
-    `${clothWords(toBuy(lay.length, unit), unit)} of cloth ${formatLength(cloth.width, tape)} wide${cloth.fold === 'folded' ? ', folded' : ''}; the lay is ${formatLength(lay.length, tape)} long, ${(100 * lay.use).toFixed(1)} % used`,
+    `${clothWords(toBuy(lay.length * layers, unit), unit)} of cloth ${formatLength(cloth.width, tape)} wide${cloth.fold === 'folded' ? ', folded' : ''}; the lay is ${formatLength(lay.length, tape)} long${layers > 1 ? `, in ${layers} layers` : ''}, ${(100 * lay.use).toFixed(1)} % used`,
   ];
   const pdf = (file: string, sheet: typeof drawing): void => {
     setBusy(true);

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import type { ClothData } from '../../core/cloth/index.js';
+import { layersOf, type ClothData } from '../../core/cloth/index.js';
 import { clothWords, toBuy, type LeftOver } from '../../core/lay/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
@@ -14,16 +14,21 @@ export function LaySaid({
   lay,
   cloth,
   fault,
+  garments,
 }: {
   readonly lay: LayAtHand;
   readonly cloth: ClothData;
+  /** How many garments it is for. */
+  readonly garments: number;
   readonly fault: string | undefined;
 }) {
   const unit = useUnit();
   const tape = useTape();
   const { found, busy, failed, anew } = lay;
-  const buy = found && toBuy(found.length, unit);
-  const short = found && cloth.inHand !== undefined && found.length > cloth.inHand ? found.length - cloth.inHand : 0;
+  const layers = layersOf(cloth);
+  const taken = found && found.length * layers;
+  const buy = taken && toBuy(taken, unit);
+  const short = taken && cloth.inHand !== undefined && taken > cloth.inHand ? taken - cloth.inHand : 0;
   return (
     <div aria-live="polite" className="lay-said">
       {fault !== undefined && <p className="doubt">{withFractions(fault)}</p>}
@@ -31,7 +36,7 @@ export function LaySaid({
         <p data-to-buy>
           <strong className="to-buy">{withFractions(clothWords(buy, unit))}</strong>{' '}
           {withFractions(
-            `of cloth ${formatLength(cloth.width, tape)} wide${cloth.name ? `, ${cloth.name}` : ''}: the lay is ${formatLength(found.length, tape)} long, ${(100 * found.use).toFixed(1)} % of it used.`,
+            `of cloth ${formatLength(cloth.width, tape)} wide${cloth.name ? `, ${cloth.name}` : ''}${garments * layers > 1 ? `, for ${garments * layers} garments` : ''}: the lay is ${formatLength(found.length, tape)} long${layers > 1 ? `, in ${layers} layers` : ''}, ${(100 * found.use).toFixed(1)} % of it used.`,
           )}
           {cloth.price !== undefined && ` It costs ${((cloth.price * buy) / 1000).toFixed(2)}.`}
         </p>

@@ -1,15 +1,15 @@
 import { useEffect, useMemo, useState } from 'react';
-import { CLOTH_LABELS, clothFault, clothOf } from '../../core/cloth/index.js';
+import { CLOTH_LABELS, clothFault, clothOf, layersOf, spread } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import { inputOf } from '../../core/kept/index.js';
 import {
   clothsOf,
-  garmentShapes,
   laidUnder,
   layAreaOf,
   layCloth,
   layFault,
   leftOvers,
+  shapesTogether,
   toBuy,
   type LayOrder,
   type LeftOver,
@@ -30,6 +30,8 @@ import { LayBoard } from './LayBoard.js';
 import { LayFiles } from './LayFiles.js';
 import { LaySaid, LaySearch, LeftLines } from './LayLines.js';
 import { SavingLines } from './SavingLines.js';
+import { TogetherLines } from './TogetherLines.js';
+import { useLaidTogether } from './use-laid-together.js';
 import { useLay } from './use-lay.js';
 import { useLayHand } from './use-lay-hand.js';
 import { useSheetSource } from './use-sheets.js';
@@ -49,13 +51,16 @@ export function LayView() {
   const kind = kinds.includes(wanted) ? wanted : (kinds[0] ?? 'shell');
   const { cloths, lays } = work.draft;
   const cloth = clothOf(cloths, kind, unit);
+  // A layer has its share of what there is in hand.
+  const layer = useStable(spread(cloth));
+  const layers = layersOf(cloth);
   // Of a cloth only what the lay follows from: its name or price begins no search.
   const lies = useStable({ nap: cloth.nap, fold: cloth.fold });
   const laidOn = useStable(layCloth(cloths, kind, unit));
-  const made = useMemo(
-    () => (source ? garmentShapes(source.pieces, kind, lies.nap, lies.fold) : []),
-    [source, kind, lies],
-  );
+  const together = useLaidTogether(source);
+  const { garments, nameOf, inkOf } = together;
+  const made = useMemo(() => shapesTogether(garments, kind, lies.nap, lies.fold), [garments, kind, lies]);
+  const alone = garments.length === 1 && together.own === 1;
   // Drafted anew the pieces are other objects, and mostly the same shapes.
   const shapes = useStable(made);
   const length = (mm: number): string => formatLength(mm, tape);
@@ -65,13 +70,6 @@ export function LayView() {
     change(keepLay(kind, kept));
   });
   const hand = useLayHand(shapes, laidOn, lay);
-  const names = useMemo(() => new Map(source?.pieces.map((p) => [p.part.id, p.part.name])), [source]);
-  const inks = useMemo(
-    () => new Map(source?.pieces.map(({ part }) => [part.id, part.onFrame ? (part.like ?? part.id) : ''])),
-    [source],
-  );
-  const inkOf = (id: string): string => inks.get(id) ?? '';
-  const nameOf = (id: string): string => names.get(id) ?? id;
   const order = useMemo(
     (): LayOrder => ({
       input: inputOf(work, sheetOf(work.draft)),
@@ -89,20 +87,21 @@ export function LayView() {
         ? leftOvers(
             shapes,
             found.placed,
-            { length: Math.max(toBuy(found.length, unit), cloth.inHand ?? 0), width: laidOn.width },
+            { length: Math.max(toBuy(found.length * layers, unit) / layers, layer.inHand ?? 0), width: laidOn.width },
             laidOn.flaws,
           )
         : NO_LEFT,
-    [found, shapes, laidOn, cloth.inHand, unit],
+    [found, shapes, laidOn, layer.inHand, layers, unit],
   );
   useEffect(() => {
-    if (!found) return;
+    // A length that is for others too tells nothing of this garment.
+    if (!found || !alone) return;
     noteLay(work.draft.id, kind, {
       length: found.length,
       area: layAreaOf(shapes),
       under: laidUnder(shapes, laidOn),
     });
-  }, [found, shapes, laidOn, kind, work.draft.id]);
+  }, [found, alone, shapes, laidOn, kind, work.draft.id]);
   return (
     <>
       <main id="board" className="board lay-board" aria-label="The lay on the cloth">
@@ -110,7 +109,7 @@ export function LayView() {
           <LayBoard
             shapes={shapes}
             lay={found}
-            cloth={cloth}
+            cloth={layer}
             unit={unit}
             nameOf={nameOf}
             inkOf={inkOf}
@@ -139,7 +138,12 @@ export function LayView() {
                   onChoose={setKind}
                 />
               )}
-              <LaySaid lay={lay} cloth={cloth} fault={fault} />
+              <LaySaid
+                lay={lay}
+                cloth={cloth}
+                fault={fault}
+                garments={garments.reduce((sum, { count }) => sum + count, 0)}
+              />
             </>
           }
           sections={[
@@ -161,12 +165,23 @@ export function LayView() {
               content: () => <ClothLines kind={kind} cloth={cloth} fault={ofCloth} />,
             },
             {
+              id: 'with',
+              label: 'With',
+              marked: !alone,
+              content: () => <TogetherLines together={together} />,
+            },
+            {
               id: 'less',
               label: 'Less',
-              marked: found !== undefined && cloth.inHand !== undefined && found.length > cloth.inHand,
+              marked: found !== undefined && layer.inHand !== undefined && found.length > layer.inHand,
               content: () =>
-                found ? (
-                  <SavingLines order={order} kind={kind} lay={found} inHand={cloth.inHand} unit={unit} tape={tape} />
+                !alone ? (
+                  <p className="quiet">
+                    What would help is reckoned for one garment: take off what is laid with it, or lay them one after
+                    the other.
+                  </p>
+                ) : found ? (
+                  <SavingLines order={order} kind={kind} lay={found} inHand={layer.inHand} unit={unit} tape={tape} />
                 ) : (
                   <p className="quiet">The pieces are laid first.</p>
                 ),

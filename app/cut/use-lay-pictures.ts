@@ -1,17 +1,18 @@
 import { useMemo } from 'react';
-import { clothOf } from '../../core/cloth/index.js';
+import { clothOf, layersOf } from '../../core/cloth/index.js';
 import {
   clothsOf,
   clothWords,
-  garmentShapes,
   layCloth,
   layDrawing,
+  shapesTogether,
   toBuy,
   unchangedLay,
 } from '../../core/lay/index.js';
 import type { LayPicture } from '../../core/make/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { useTape, useUnit, useWork } from '../store/work-context.js';
+import { useLaidTogether } from './use-laid-together.js';
 import type { SheetSource } from './use-sheets.js';
 
 /** In a small picture words are larger, and the smallest parts have none. */
@@ -22,25 +23,26 @@ export function useLayPictures(source: SheetSource | undefined): readonly LayPic
   const { cloths, lays } = useWork(({ work }) => work.draft);
   const unit = useUnit();
   const tape = useTape();
+  const { garments, nameOf } = useLaidTogether(source);
   return useMemo(() => {
     if (!source) return [];
-    const names = new Map(source.pieces.map(({ part }) => [part.id, part.name]));
     return clothsOf(source.pieces).flatMap((kind): LayPicture[] => {
       const kept = lays?.[kind];
       const cloth = clothOf(cloths, kind, unit);
-      const shapes = garmentShapes(source.pieces, kind, cloth.nap, cloth.fold);
+      const shapes = shapesTogether(garments, kind, cloth.nap, cloth.fold);
       const on = layCloth(cloths, kind, unit);
       const placed = unchangedLay(kept, shapes, on);
       if (!kept || !placed) return [];
       const { length } = kept;
+      const layers = layersOf(cloth);
       const folded = cloth.fold === 'folded' ? ', folded' : '';
       return [
         {
           cloth: kind,
-          drawing: layDrawing(shapes, placed, { length, width: on.width }, (id) => names.get(id) ?? id, WORDS),
-          words: `${clothWords(toBuy(length, unit), unit)} of cloth ${formatLength(cloth.width, tape)} wide${folded}.`,
+          drawing: layDrawing(shapes, placed, { length, width: on.width }, nameOf, WORDS),
+          words: `${clothWords(toBuy(length * layers, unit), unit)} of cloth ${formatLength(cloth.width, tape)} wide${folded}${layers > 1 ? `, in ${layers} layers` : ''}.`,
         },
       ];
     });
-  }, [source, cloths, lays, unit, tape]);
+  }, [source, garments, nameOf, cloths, lays, unit, tape]);
 }

@@ -23,6 +23,15 @@ export const keepLay = (kind: Cloth, lay: KeptLay | undefined): Change =>
     return { ...draft, lays: lay ? { ...others, [kind]: lay } : others };
   });
 
+/** Lays other drafts on the cloth of this one, or more than one of it; one of itself alone is nothing to keep. */
+export const layWith = (list: NonNullable<KeptDraft['laidWith']>): Change =>
+  changeDraft((draft) => {
+    const told = list.filter((one) => one.draft !== draft.id || one.count > 1);
+    const { laidWith, ...alone } = draft;
+    if (told.length > 0) return { ...draft, laidWith: told };
+    return laidWith ? alone : draft;
+  });
+
 /** Cloths in the shape in which a draft keeps them. */
 const keptCloths = (cloths: Cloths): KeptDraft['cloths'] =>
   Object.fromEntries(

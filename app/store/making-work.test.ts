@@ -4,7 +4,7 @@ import { versionInHand } from '../../core/kept/index.js';
 import { keptLay } from '../../core/lay/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { DOES, firstFold, FOLD, foldWork } from '../../core/toile/index.js';
-import { changeCloth, keepLay, takeSaving } from './cloth-work.js';
+import { changeCloth, keepLay, layWith, takeSaving } from './cloth-work.js';
 import {
   beginFitting,
   keepPredicted,
@@ -35,6 +35,24 @@ const draftOf = (open: OpenWork) => open.state.getState().work.draft;
 const now = new Date('2026-11-01T10:00:00');
 
 describe('the cloth of a garment', () => {
+  it('holds others and more of its own, each a step to undo; one of itself alone is nothing to keep', () => {
+    const open = opened();
+    layWith([
+      { draft: 'cellist-dress', count: 2 },
+      { draft: 'rigger-work', count: 1 },
+    ])(open);
+    expect(draftOf(open).laidWith).toHaveLength(2);
+    layWith([
+      { draft: 'cellist-dress', count: 1 },
+      { draft: 'rigger-work', count: 1 },
+    ])(open);
+    expect(draftOf(open).laidWith).toEqual([{ draft: 'rigger-work', count: 1 }]);
+    layWith([{ draft: 'cellist-dress', count: 1 }])(open);
+    expect('laidWith' in draftOf(open)).toBe(false);
+    open.undo();
+    expect(draftOf(open).laidWith).toEqual([{ draft: 'rigger-work', count: 1 }]);
+  });
+
   it('is as the house has it until something is said, each thing said one step to undo', () => {
     const open = opened();
     changeCloth('shell', { width: 1400 })(open);

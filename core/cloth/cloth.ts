@@ -27,6 +27,9 @@ export interface Flaw {
   readonly width: number;
 }
 
+/** So many layers of cloth are cut at once at most. */
+export const MOST_LAYERS = 100;
+
 /** A cloth as it lies on the table: what is known of it, lengths in mm. */
 export interface ClothData {
   /** What its maker calls it; a named cloth is offered to the other garments of the room. */
@@ -36,6 +39,8 @@ export interface ClothData {
   /** How much there is of it, where it was bought already. */
   readonly inHand?: number | undefined;
   readonly fold: Fold;
+  /** How many of it lie on one another and are cut at once; one where nothing is said. */
+  readonly layers?: number | undefined;
   readonly nap: Nap;
   /** What is kept free between two parts. */
   readonly gap: number;
@@ -113,3 +118,10 @@ export function clothsAtHand(
   }
   return [...named.values()].sort((a, b) => a.name.localeCompare(b.name));
 }
+
+/** How many layers of a cloth are cut at once. */
+export const layersOf = ({ layers = 1 }: ClothData): number => layers;
+
+/** A cloth as it lies on the table: what there is of it in hand, parted among its layers. */
+export const spread = (cloth: ClothData): ClothData =>
+  cloth.inHand === undefined ? cloth : { ...cloth, inHand: cloth.inHand / layersOf(cloth) };

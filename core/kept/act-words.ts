@@ -154,6 +154,7 @@ const DRAFT_FIELDS: Readonly<Record<string, string>> = {
   fit: 'Fit and stretch',
   reference: 'Outline laid under',
   redrawn: 'Told how it is drawn now',
+  laidWith: 'What is laid on its cloth with it',
 };
 
 function draftSaid(patch: ValuePatch, { unit, sheet }: ActReader): string {

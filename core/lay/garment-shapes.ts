@@ -49,13 +49,14 @@ export const turnsOf = (nap: Nap | 'none'): readonly (0 | 180)[] => (nap === 'on
 
 /**
  * The pieces of one cloth as shapes to be laid. On folded cloth every cut gives two, one the other's mirror image: pairs
- * are cut at once, of an odd single part one is left over.
+ * are cut at once, of an odd single part one is left over. `garments` of them are cut.
  */
 export function garmentShapes(
   pieces: readonly Piece[],
   cloth: Cloth,
   nap: Nap | 'none',
   fold: Fold,
+  garments = 1,
 ): readonly LayShape[] {
   return pieces
     .filter(({ part }) => part.cloth === cloth)
@@ -65,7 +66,7 @@ export function garmentShapes(
       return {
         id: piece.part.id,
         outline: onCloth(piece),
-        count: folded ? Math.ceil(count / 2) : count,
+        count: folded ? Math.ceil((count * garments) / 2) : count * garments,
         turns: turnsOf(nap),
         mirrored: !folded && how === 'mirrored',
         match: matchOf(piece),

@@ -29,4 +29,5 @@ export {
   type SavingChange,
   type SavingFigures,
 } from './saving.js';
+export { shapesTogether, togetherName, type LaidGarment } from './together.js';
 export { clothWords, toBuy } from './to-buy.js';

@@ -99,8 +99,11 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
+/** The twenty-first version only adds what is laid on the same cloth, and how an own sheet is laid out. */
+const from20 = (book: Json): Json => ({ ...book, version: 21 });
+
 /** The twentieth version only adds the height of the front waist, and what was predicted of a fitting. */
-const from19 = (book: Json): Json => ({ ...book, version: 20 });
+const from19 = (book: Json): Json => from20({ ...book, version: 20 });
 
 /** The nineteenth version only adds that a pin may hold a fold. */
 const from18 = (book: Json): Json => from19({ ...book, version: 19 });
@@ -193,6 +196,7 @@ const FROM: Readonly<Record<number, (book: Json) => Json>> = {
   17: from17,
   18: from18,
   19: from19,
+  20: from20,
 };
 
 /**

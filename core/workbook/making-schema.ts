@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_LAYERS } from '../cloth/index.js';
 import { CORNER_WAYS } from '../piece/index.js';
 
 const id = z.string().min(1).max(100);
@@ -57,6 +58,7 @@ export const clothSchema = z
     width: mm,
     inHand: z.number().min(0).max(1_000_000).optional(),
     fold: z.enum(['open', 'folded']),
+    layers: z.number().int().min(1).max(MOST_LAYERS).optional(),
     nap: z.enum(['one-way', 'two-way']),
     gap: mm,
     barRepeat: mm.meta({ description: 'How far apart bars lie along the cloth; 0 where there are none.' }),
@@ -79,7 +81,7 @@ export const laySchema = z
     under: z.string().max(100_000).meta({ description: 'The terms that it was laid under: cloth and parts, as JSON.' }),
     placed: z
       .record(
-        z.string().max(220),
+        z.string().max(320),
         z.strictObject({
           x: z.number(),
           y: z.number(),
@@ -88,9 +90,23 @@ export const laySchema = z
           locked: z.boolean().optional(),
         }),
       )
-      .meta({ description: 'By the part and the number of its copy, counted from 0: “front 1”.' }),
+      .meta({
+        description:
+          'By the part and the number of its copy, counted from 0: “front 1”; of another draft by that too: “draft/front 1”.',
+      }),
   })
   .meta({ description: 'A lay of one cloth; x along the cloth, y across it.' });
+
+/** So many drafts may be laid on one cloth, and so many garments of each. */
+export const MOST_TOGETHER = 20;
+
+/** A draft whose pieces are laid on the cloth of another; of itself, how many of it. */
+export const laidWithSchema = z
+  .strictObject({
+    draft: z.string().min(1).max(100),
+    count: z.number().int().min(1).max(MOST_TOGETHER),
+  })
+  .meta({ description: 'What is laid on the same cloth: a draft and how many of it, the draft itself among them.' });
 
 /** A maker's own style: choices that can be put on any draft, with the allowances that go with them where they were kept. */
 export const keptStyleSchema = z

@@ -2,14 +2,23 @@ import { z } from 'zod';
 import { WAIST_SCHOOLS } from '../draft/index.js';
 import { MEASUREMENT_IDS, PAIR_FIGURE_IDS } from '../measure/index.js';
 import { alterationSchema, seamPlace, traceSchema } from './alteration-schema.js';
-import { allowancesSchema, clothKind, clothSchema, keptStyleSchema, laySchema, styleSchema } from './making-schema.js';
+import {
+  allowancesSchema,
+  clothKind,
+  clothSchema,
+  keptStyleSchema,
+  laidWithSchema,
+  laySchema,
+  MOST_TOGETHER,
+  styleSchema,
+} from './making-schema.js';
 import { patternSchema } from './pattern-schema.js';
 import { practiceSchema } from './practice-schema.js';
 import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 20;
+export const WORKBOOK_VERSION = 21;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -302,6 +311,7 @@ export const draftSchema = z
       }),
     reference: referenceSchema.optional(),
     lays: z.partialRecord(clothKind, laySchema).optional(),
+    laidWith: z.array(laidWithSchema).max(MOST_TOGETHER).optional(),
     versions: z.array(versionSchema).max(500).optional(),
     fittings: z.array(fittingSchema).max(200).optional(),
     runs: z.array(runSchema).max(100).optional(),
