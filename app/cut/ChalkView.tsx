@@ -34,8 +34,8 @@ const BACKS = [
   ['front', 'From the front'],
 ] as const;
 const LEVELS = [
-  ['waist', 'Down from the waist'],
-  ['hem', 'Up from the hem'],
+  ['waist', 'From the waist'],
+  ['hem', 'From the hem'],
 ] as const;
 const POINTS = [
   ['numbers', 'Numbers'],
