@@ -60,6 +60,17 @@ describe('the lay', () => {
     await room.until('twice the own', async () => (await partsNow()) === two + parts);
     await settled();
     expect(await room.text('[data-to-buy]')).toContain('for 3 garments');
+    await room.section('Lay');
+    await room.press('Keep 1');
+    expect(await room.text('[data-remnant]')).toMatch(/^Shell left of Front of house trousers, .* × .*, kept\./);
+    await room.visit('/demo/draft/bargee-shorts/cut/lay');
+    await settled();
+    await room.section('Cloth');
+    const kept = await room.driver.findElement({ xpath: '//option[contains(., "left of Front of house")]' });
+    await room.choose('Cloths at hand', (await kept.getAttribute('value')) ?? '');
+    expect(await (await room.find('#cloth-inHand')).getAttribute('value')).not.toBe('');
+    await room.visit('/demo/draft/ticket-plain/cut/lay');
+    await settled();
     await room.section('Less');
     expect(await room.text('.bench')).toContain('reckoned for one garment');
     const one = await bought();

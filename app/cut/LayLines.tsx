@@ -1,9 +1,12 @@
 import Button from '@mui/material/Button';
-import { layersOf, type ClothData } from '../../core/cloth/index.js';
+import { CLOTH_LABELS, layersOf, remnantOf, type ClothData } from '../../core/cloth/index.js';
+import type { Cloth } from '../../core/garment/index.js';
 import { clothWords, toBuy, type LeftOver } from '../../core/lay/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
-import { useTape, useUnit } from '../store/work-context.js';
+import { MOST_REMNANTS } from '../../core/workbook/index.js';
+import { forgetRemnant, keepRemnant } from '../store/cloth-work.js';
+import { useChange, useTape, useUnit, useWork } from '../store/work-context.js';
 import type { LayAtHand } from './use-lay.js';
 
 /** A search is gone on with for so long at a press, in ms. */
@@ -85,15 +88,58 @@ export function LaySearch({ lay, fault }: { readonly lay: LayAtHand; readonly fa
   );
 }
 
-/** What is left of the cloth that was bought, where it is worth keeping. */
-export function LeftLines({ left }: { readonly left: readonly LeftOver[] }) {
+/** What is left of the cloth that was bought, where it is worth keeping; kept, it is among the cloths at hand. */
+export function LeftLines({
+  left,
+  cloth,
+  kind,
+}: {
+  readonly left: readonly LeftOver[];
+  readonly cloth: ClothData;
+  readonly kind: Cloth;
+}) {
   const tape = useTape();
-  if (left.length === 0) return null;
+  const change = useChange();
+  const { name, remnants = [] } = useWork(({ work }) => work.draft);
+  const size = ({ length, width }: LeftOver): string => `${formatLength(length, tape)} × ${formatLength(width, tape)}`;
+  const called = (one: LeftOver): string => `${cloth.name || CLOTH_LABELS[kind]} left of ${name}, ${size(one)}`;
   return (
-    <p className="quiet" data-left-overs={left.length}>
-      {withFractions(
-        `Left whole: ${left.map((f, i) => `${i + 1}, ${formatLength(f.length, tape)} × ${formatLength(f.width, tape)}`).join('; ')}. Room for a facing, loops, a trial.`,
+    <>
+      {left.length > 0 && (
+        <p className="quiet" data-left-overs={left.length}>
+          {withFractions(`Left whole: ${left.map((f, i) => `${i + 1}, ${size(f)}`).join('; ')}.`)} Room for a facing,
+          loops, a trial; what is kept is offered to other garments as cloth.
+        </p>
       )}
-    </p>
+      <div className="acts">
+        {left.map((one, i) => (
+          <Button
+            key={i}
+            size="small"
+            variant="outlined"
+            disabled={remnants.length >= MOST_REMNANTS || remnants.some((r) => r.name === called(one))}
+            onClick={() => {
+              change(keepRemnant(remnantOf(cloth, one, called(one))));
+            }}
+          >
+            Keep {i + 1}
+          </Button>
+        ))}
+      </div>
+      {remnants.map((one) => (
+        <p key={one.name} className="quiet" data-remnant>
+          {withFractions(one.name)}, kept.{' '}
+          <Button
+            size="small"
+            aria-label={`${one.name}: used up`}
+            onClick={() => {
+              change(forgetRemnant(one.name));
+            }}
+          >
+            Used up
+          </Button>
+        </p>
+      ))}
+    </>
   );
 }

@@ -153,7 +153,7 @@ export function LayView() {
               content: () => (
                 <>
                   <LaySearch lay={lay} fault={fault} />
-                  {!lay.busy && <LeftLines left={left} />}
+                  {!lay.busy && <LeftLines left={left} cloth={cloth} kind={kind} />}
                   <HandLines lay={lay} hand={hand} shapes={shapes} nameOf={nameOf} />
                 </>
               ),

@@ -32,6 +32,21 @@ export const layWith = (list: NonNullable<KeptDraft['laidWith']>): Change =>
     return laidWith ? alone : draft;
   });
 
+/** Keeps a piece of cloth that is left, to be offered to other garments; one of the same name is that one. */
+export const keepRemnant = (remnant: ClothData): Change =>
+  changeDraft((draft) => {
+    const others = (draft.remnants ?? []).filter(({ name }) => name !== remnant.name);
+    return { ...draft, remnants: [...others, { ...remnant, flaws: [...remnant.flaws] }] };
+  });
+
+/** A piece of cloth that was kept is used up. */
+export const forgetRemnant = (name: string): Change =>
+  changeDraft((draft) => {
+    const { remnants = [], ...rest } = draft;
+    const left = remnants.filter((one) => one.name !== name);
+    return left.length > 0 ? { ...draft, remnants: left } : rest;
+  });
+
 /** Cloths in the shape in which a draft keeps them. */
 const keptCloths = (cloths: Cloths): KeptDraft['cloths'] =>
   Object.fromEntries(

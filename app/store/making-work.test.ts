@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { houseCloth } from '../../core/cloth/index.js';
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { versionInHand } from '../../core/kept/index.js';
 import { keptLay } from '../../core/lay/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
 import { DOES, firstFold, FOLD, foldWork } from '../../core/toile/index.js';
-import { changeCloth, keepLay, layWith, takeSaving } from './cloth-work.js';
+import { changeCloth, forgetRemnant, keepLay, keepRemnant, layWith, takeSaving } from './cloth-work.js';
 import {
   beginFitting,
   keepPredicted,
@@ -35,6 +36,23 @@ const draftOf = (open: OpenWork) => open.state.getState().work.draft;
 const now = new Date('2026-11-01T10:00:00');
 
 describe('the cloth of a garment', () => {
+  it('keeps what is left of it by a name, once, until it is used up', () => {
+    const open = opened();
+    const left = { ...houseCloth('shell', 'cm'), name: 'Left', width: 300, inHand: 500 };
+    keepRemnant(left)(open);
+    keepRemnant({ ...left, inHand: 450 })(open);
+    keepRemnant({ ...left, name: 'Other' })(open);
+    expect(draftOf(open).remnants?.map((r) => [r.name, r.inHand])).toEqual([
+      ['Left', 450],
+      ['Other', 500],
+    ]);
+    forgetRemnant('Other')(open);
+    forgetRemnant('Left')(open);
+    expect('remnants' in draftOf(open)).toBe(false);
+    open.undo();
+    expect(draftOf(open).remnants).toHaveLength(1);
+  });
+
   it('holds others and more of its own, each a step to undo; one of itself alone is nothing to keep', () => {
     const open = opened();
     layWith([

@@ -263,6 +263,34 @@ export const CUTTING_FAULTS: readonly Fault[] = [
   ),
   // What is printed.
   fault(
+    'one garment cut for several',
+    'core/lay/garment-shapes.ts',
+    'Math.ceil((count * garments) / 2) : count * garments',
+    'Math.ceil(count / 2) : count',
+    LAY,
+  ),
+  fault(
+    'parts of others by the names of ours',
+    'core/lay/together.ts',
+    'draft === undefined ? part : `${draft}/${part}`;',
+    'draft === undefined ? part : part;',
+    LAY,
+  ),
+  fault(
+    'each layer has all there is',
+    'core/cloth/cloth.ts',
+    'inHand: cloth.inHand / layersOf(cloth) };',
+    'inHand: cloth.inHand };',
+    LAY,
+  ),
+  fault(
+    'what is left of folded cloth once',
+    'core/cloth/cloth.ts',
+    "layersOf(cloth) * (cloth.fold === 'folded' ? 2 : 1);",
+    'layersOf(cloth);',
+    'core/cloth',
+  ),
+  fault(
     'words over joins',
     'core/drawing/fit-label.ts',
     'if (joins !== undefined && !clearOfJoins(room, joins)) return false;',

@@ -3,6 +3,7 @@ import {
   clothFault,
   clothOf,
   clothsAtHand,
+  remnantOf,
   grownWords,
   houseCloth,
   laidWidth,
@@ -26,6 +27,41 @@ describe('a cloth of which nothing was said', () => {
     expect(shrinkageOf({ shell }, 'interfacing')).toEqual({ length: 0.04, width: 0.02 });
     expect(shrinkageOf({ shell, lining: cloth({ shrinkLength: 0.01 }) }, 'lining')).toEqual({ length: 0.01, width: 0 });
     expect(shrinkageOf(undefined, 'shell')).toEqual({ length: 0, width: 0 });
+  });
+});
+
+describe('what is left of a cloth', () => {
+  const twill = { ...houseCloth('shell', 'cm'), name: 'Twill', price: 12, shrinkLength: 0.03 };
+  const left = { length: 600, width: 400 };
+
+  it('is a cloth of its own: open, as wide as it is, with what there is of it, shrinking as before, paid for', () => {
+    const flawed = { ...twill, flaws: [{ id: 'a', along: 0, across: 0, length: 10, width: 10 }] };
+    expect(remnantOf(flawed, left, 'Twill, small')).toEqual({
+      ...twill,
+      name: 'Twill, small',
+      width: 400,
+      inHand: 600,
+      layers: undefined,
+      flaws: [],
+      price: undefined,
+    });
+  });
+
+  it('is there in every layer it lay in, and twice of folded cloth', () => {
+    expect(remnantOf({ ...twill, fold: 'folded', layers: 3 }, left, 'x')).toMatchObject({
+      fold: 'open',
+      layers: 6,
+      inHand: 3600,
+    });
+  });
+
+  it('is at hand for other garments with the named cloths', () => {
+    const remnant = remnantOf(twill, left, 'Twill, small');
+    const owner = { changed: '2026-11-01T10:00:00.000Z', cloths: { shell: twill }, remnants: [remnant] };
+    expect(clothsAtHand([owner]).map((c) => [c.name, c.width])).toEqual([
+      ['Twill', 1500],
+      ['Twill, small', 400],
+    ]);
   });
 });
 

@@ -105,12 +105,18 @@ export function shrinkageOf(cloths: Cloths | undefined, kind: Cloth): Shrinkage 
 /** The width that parts are laid on: all of it, or half where the cloth lies folded. */
 export const laidWidth = ({ width, fold }: ClothData): number => (fold === 'folded' ? width / 2 : width);
 
-/** The named cloths of other garments, each once, the newest of a name. */
-export function clothsAtHand(
-  garments: readonly { readonly changed: string; readonly cloths?: Cloths | undefined }[],
-): readonly ClothData[] {
+/** A garment as far as cloth is at hand through it: what it is cut of, and what was kept of that. */
+interface ClothOwner {
+  readonly changed: string;
+  readonly cloths?: Cloths | undefined;
+  readonly remnants?: readonly ClothData[] | undefined;
+}
+
+/** The named cloths of other garments and what was kept of them, each once, the newest of a name. */
+export function clothsAtHand(garments: readonly ClothOwner[]): readonly ClothData[] {
   const named = new Map<string, ClothData>();
-  for (const { cloths } of [...garments].sort((a, b) => a.changed.localeCompare(b.changed))) {
+  for (const { cloths, remnants = [] } of [...garments].sort((a, b) => a.changed.localeCompare(b.changed))) {
+    for (const remnant of remnants) named.set(remnant.name, remnant);
     for (const kind of CLOTHS) {
       const cloth = cloths?.[kind];
       if (cloth && cloth.name !== '') named.set(cloth.name, cloth);
@@ -125,3 +131,25 @@ export const layersOf = ({ layers = 1 }: ClothData): number => layers;
 /** A cloth as it lies on the table: what there is of it in hand, parted among its layers. */
 export const spread = (cloth: ClothData): ClothData =>
   cloth.inHand === undefined ? cloth : { ...cloth, inHand: cloth.inHand / layersOf(cloth) };
+
+/**
+ * A rectangle that is left of a cloth, as a cloth of its own: so wide, and what there is of it in hand; of folded cloth,
+ * or of one in layers, each of them has it. Lengths in mm.
+ */
+export function remnantOf(
+  cloth: ClothData,
+  left: { readonly length: number; readonly width: number },
+  name: string,
+): ClothData {
+  const all = layersOf(cloth) * (cloth.fold === 'folded' ? 2 : 1);
+  return {
+    ...cloth,
+    name,
+    width: left.width,
+    inHand: left.length * all,
+    fold: 'open',
+    layers: all > 1 ? all : undefined,
+    flaws: [],
+    price: undefined,
+  };
+}

@@ -7,6 +7,7 @@ export {
   laidWidth,
   layersOf,
   MOST_LAYERS,
+  remnantOf,
   shrinkageOf,
   spread,
   type ClothData,

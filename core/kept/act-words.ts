@@ -155,6 +155,7 @@ const DRAFT_FIELDS: Readonly<Record<string, string>> = {
   reference: 'Outline laid under',
   redrawn: 'Told how it is drawn now',
   laidWith: 'What is laid on its cloth with it',
+  remnants: 'What is kept of its cloth',
 };
 
 function draftSaid(patch: ValuePatch, { unit, sheet }: ActReader): string {

@@ -99,7 +99,7 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
-/** The twenty-first version only adds what is laid on the same cloth, and how an own sheet is laid out. */
+/** The twenty-first version only adds what is laid on the same cloth and kept of it, and how an own sheet is laid out. */
 const from20 = (book: Json): Json => ({ ...book, version: 21 });
 
 /** The twentieth version only adds the height of the front waist, and what was predicted of a fitting. */

@@ -13,7 +13,7 @@ export {
   type Run,
   type Trace,
 } from './schema.js';
-export { MOST_TOGETHER, type KeptStyle } from './making-schema.js';
+export { MOST_REMNANTS, MOST_TOGETHER, type KeptStyle } from './making-schema.js';
 export { lessonSchema, type ItemProgress, type Lesson, type Practice } from './practice-schema.js';
 export { readWorkbook, writeWorkbook, type WorkbookContent } from './read.js';
 export { alterationWork } from './alteration-schema.js';

@@ -100,6 +100,9 @@ export const laySchema = z
 /** So many drafts may be laid on one cloth, and so many garments of each. */
 export const MOST_TOGETHER = 20;
 
+/** So many pieces of cloth may be kept of one garment. */
+export const MOST_REMNANTS = 50;
+
 /** A draft whose pieces are laid on the cloth of another; of itself, how many of it. */
 export const laidWithSchema = z
   .strictObject({

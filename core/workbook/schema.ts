@@ -9,6 +9,7 @@ import {
   keptStyleSchema,
   laidWithSchema,
   laySchema,
+  MOST_REMNANTS,
   MOST_TOGETHER,
   styleSchema,
 } from './making-schema.js';
@@ -312,6 +313,11 @@ export const draftSchema = z
     reference: referenceSchema.optional(),
     lays: z.partialRecord(clothKind, laySchema).optional(),
     laidWith: z.array(laidWithSchema).max(MOST_TOGETHER).optional(),
+    remnants: z
+      .array(clothSchema)
+      .max(MOST_REMNANTS)
+      .optional()
+      .meta({ description: 'What was kept of its cloths when it was cut: offered to other garments.' }),
     versions: z.array(versionSchema).max(500).optional(),
     fittings: z.array(fittingSchema).max(200).optional(),
     runs: z.array(runSchema).max(100).optional(),
