@@ -47,9 +47,9 @@ export const CUTTING_FAULTS: readonly Fault[] = [
   fault('the back not on the front', 'core/chalk/laid.ts', '? on.crease - on.shift - crease : 0;', '? 0 : 0;', CHALK),
   fault(
     'band taken off twice',
-    'core/chalk/moves.ts',
-    'const [drawn, rounded] = [y - grid.y0 + heldAt, to - grid.y0 + heldAt];',
-    'const [drawn, rounded] = [y - grid.y0, to - grid.y0];',
+    'core/chalk/place-words.ts',
+    'return hem === undefined ? y - part.laid.grid.y0 + saying.heldAt : hem - y;',
+    'return hem === undefined ? y - part.laid.grid.y0 : hem - y;',
     CHALK,
   ),
   fault(
@@ -57,6 +57,13 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     'core/chalk/chalk-sheet.ts',
     "return isLaidOn(laidOutOf(worked.sheet, worked.choices)) ? 'front' : 'own';",
     "return 'own';",
+    CHALK,
+  ),
+  fault(
+    'levels read up from the waist',
+    'core/chalk/place-words.ts',
+    "levelsFrom === 'hem' ? levels.get('hem') : undefined;",
+    "levelsFrom === 'hem' ? levels.get('crotch') : undefined;",
     CHALK,
   ),
   fault(
