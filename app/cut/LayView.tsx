@@ -58,9 +58,8 @@ export function LayView() {
   const lies = useStable({ nap: cloth.nap, fold: cloth.fold });
   const laidOn = useStable(layCloth(cloths, kind, unit));
   const together = useLaidTogether(source);
-  const { garments, nameOf, inkOf } = together;
+  const { garments, alone, nameOf, inkOf } = together;
   const made = useMemo(() => shapesTogether(garments, kind, lies.nap, lies.fold), [garments, kind, lies]);
-  const alone = garments.length === 1 && together.own === 1;
   // Drafted anew the pieces are other objects, and mostly the same shapes.
   const shapes = useStable(made);
   const length = (mm: number): string => formatLength(mm, tape);

@@ -28,7 +28,10 @@ export interface LaidOther {
 
 /** What lies on a cloth together. */
 export interface LaidTogether {
+  /** Nothing until the shelf has been read, where others lie here. */
   readonly garments: readonly LaidGarment[];
+  /** Whether nothing lies here but one of the garment in hand. */
+  readonly alone: boolean;
   /** How many of the garment in hand. */
   readonly own: number;
   readonly others: readonly LaidOther[];
@@ -87,6 +90,7 @@ export function useLaidTogether(source: SheetSource | undefined): LaidTogether {
       }),
     [drafts, people, own, laidWith],
   );
+  const waits = others.length > 0 && !drafts;
   const count = laidWith.find(({ draft }) => draft === own)?.count ?? 1;
   return useMemo(() => {
     const names = new Map<string, string>();
@@ -101,12 +105,14 @@ export function useLaidTogether(source: SheetSource | undefined): LaidTogether {
     note(undefined, '', source?.pieces ?? []);
     for (const { draft, label, pieces } of others) note(draft, `${label}: `, pieces);
     return {
-      garments: source ? [{ pieces: source.pieces, count }, ...others.filter(({ pieces }) => pieces.length > 0)] : [],
+      garments:
+        source && !waits ? [{ pieces: source.pieces, count }, ...others.filter(({ pieces }) => pieces.length > 0)] : [],
+      alone: others.length === 0 && count === 1,
       own: count,
       others,
       candidates,
       nameOf: (id) => names.get(id) ?? id,
       inkOf: (id) => inks.get(id) ?? '',
     };
-  }, [source, count, others, candidates]);
+  }, [source, count, others, candidates, waits]);
 }
