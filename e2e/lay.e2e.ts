@@ -69,6 +69,8 @@ describe('the lay', () => {
     const kept = await room.driver.findElement({ xpath: '//option[contains(., "left of Front of house")]' });
     await room.choose('Cloths at hand', (await kept.getAttribute('value')) ?? '');
     expect(await (await room.find('#cloth-inHand')).getAttribute('value')).not.toBe('');
+    await room.press('Undo');
+    await room.saved();
     await room.visit('/demo/draft/ticket-plain/cut/lay');
     await settled();
     await room.section('Less');
@@ -82,6 +84,8 @@ describe('the lay', () => {
     await room.section('With');
     await room.press('Take off');
     await room.until('the shorts are gone', async () => (await partsNow()) === 2 * parts);
+    await room.enter('Of this garment', '1');
+    await room.until('one is left', async () => (await partsNow()) === parts);
   });
 
   it('is changed by hand and by keys, each move one step to undo, kept over a reload with what is locked', async () => {

@@ -1,3 +1,5 @@
+import { isNotLoaded } from './not-loaded.js';
+
 /** What stands in place of a station that failed: the work is kept, and the room about it goes on. */
 export function StationFault({
   error,
@@ -7,13 +9,11 @@ export function StationFault({
   readonly resetErrorBoundary: () => void;
 }) {
   const message = error instanceof Error ? error.message : String(error);
-  // A part of the program that the server no longer has, or that cannot be reached.
-  const unloaded = error instanceof TypeError && message.includes('module');
   return (
     <div className="board page" role="alert">
       <h2>This station stopped</h2>
       <p>
-        {unloaded
+        {isNotLoaded(error)
           ? 'A part of Upstride could not be loaded. Everything entered is kept; load the page again when the server can be reached.'
           : 'Everything entered is kept on this device, and the other stations go on. Undo the last step, or try again.'}
       </p>
