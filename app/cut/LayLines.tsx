@@ -131,7 +131,7 @@ export function LeftLines({
           {withFractions(one.name)}, kept.{' '}
           <Button
             size="small"
-            aria-label={`${one.name}: used up`}
+            aria-label={`Used up: ${one.name}`}
             onClick={() => {
               change(forgetRemnant(one.name));
             }}

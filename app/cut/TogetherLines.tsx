@@ -45,7 +45,7 @@ export function TogetherLines({ together }: { readonly together: LaidTogether })
           {why !== undefined && <p className="doubt">{why}</p>}
           <Button
             size="small"
-            aria-label={`Take ${label} off`}
+            aria-label={`Take off: ${label}`}
             onClick={() => {
               set(all.filter((one) => one.draft !== draft));
             }}
