@@ -13,7 +13,7 @@ import {
 } from '../../core/chalk/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { PickLine } from '../shared/PickLine.js';
-import { useKeys } from '../shared/use-keys.js';
+import { useStepKeys } from '../shared/use-step-keys.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { usePreferences } from '../store/preferences.js';
 import { useUnit } from '../store/work-context.js';
@@ -206,17 +206,10 @@ export function ChalkView() {
     return chalkSketch(part, sheet.moves, high / SKETCH_HIGH, move.n);
   }, [sheet, part, move]);
 
-  const goTo = (to: number) => (): void => {
+  const goTo = (to: number): void => {
     setAt(Math.min(moves.length - 1, Math.max(0, to)));
   };
-  useKeys({
-    n: goTo(at + 1),
-    PageDown: goTo(at + 1),
-    p: goTo(at - 1),
-    PageUp: goTo(at - 1),
-    Home: goTo(0),
-    End: goTo(moves.length - 1),
-  });
+  useStepKeys(at, [0, moves.length - 1], goTo);
 
   return (
     <>

@@ -3,7 +3,7 @@ import IconButton from '@mui/material/IconButton';
 import Back from '@mui/icons-material/NavigateBefore';
 import Next from '@mui/icons-material/NavigateNext';
 import { useEffect, useRef, useState } from 'react';
-import { useKeys } from '../shared/use-keys.js';
+import { useStepKeys } from '../shared/use-step-keys.js';
 import type { OpenPages } from './open-pages.js';
 import './page-look.css';
 
@@ -76,29 +76,21 @@ export function PageLook({
   }, [pages, page, larger, shows]);
 
   const count = pages?.count ?? 0;
-  const go = (to: number) => (): void => {
+  const go = (to: number): void => {
     setPage(Math.min(Math.max(1, to), Math.max(1, count)));
   };
   const turn = (): void => {
     setLarger((is) => !is);
   };
-  useKeys({
-    n: go(page + 1),
-    PageDown: go(page + 1),
-    p: go(page - 1),
-    PageUp: go(page - 1),
-    Home: go(1),
-    End: go(count),
-    Escape: onClose,
-  });
+  useStepKeys(page, [1, count], go, { Escape: onClose });
   return (
     <section className="page-look" aria-label="The pages">
       <div className="page-look-acts" role="toolbar" aria-label="Pages">
-        <IconButton aria-label="Page before" disabled={page <= 1} onClick={go(page - 1)}>
+        <IconButton aria-label="Page before" disabled={page <= 1} onClick={() => go(page - 1)}>
           <Back />
         </IconButton>
         <span role="status">{count > 0 ? `Page ${page} of ${count}` : 'Opening the pages'}</span>
-        <IconButton aria-label="Next page" disabled={page >= count} onClick={go(page + 1)}>
+        <IconButton aria-label="Next page" disabled={page >= count} onClick={() => go(page + 1)}>
           <Next />
         </IconButton>
         <Button size="small" disabled={count === 0} aria-pressed={larger} onClick={turn}>

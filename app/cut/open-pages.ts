@@ -15,8 +15,8 @@ export interface PageBox {
 }
 
 /**
- * Opens the bytes of a PDF to look at its very pages, read back in a worker as any reader would. Rejects where it cannot
- * be read.
+ * Opens the bytes of a PDF to look at its very pages, read back in a worker as it will be printed. Rejects where it
+ * cannot be read, or the worker breaks down.
  */
 export async function openPages(bytes: Uint8Array): Promise<OpenPages> {
   const port = new Worker(new URL('../workers/pages.worker.ts', import.meta.url), { type: 'module' });
@@ -40,7 +40,7 @@ export async function openPages(bytes: Uint8Array): Promise<OpenPages> {
       count: pdf.numPages,
       close,
       draw: async (canvas, number, box, more) => {
-        const page = await pdf.getPage(number);
+        const page = await Promise.race([pdf.getPage(number), broken]);
         const whole = page.getViewport({ scale: 1 });
         const shown = more * Math.min(box.width / whole.width, box.height / whole.height);
         const fine = Math.min(2, globalThis.devicePixelRatio || 1);
@@ -50,7 +50,7 @@ export async function openPages(bytes: Uint8Array): Promise<OpenPages> {
         canvas.style.width = `${whole.width * shown}px`;
         canvas.style.height = `${whole.height * shown}px`;
         const canvasContext = canvas.getContext('2d');
-        if (canvasContext) await page.render({ canvasContext, viewport }).promise;
+        if (canvasContext) await Promise.race([page.render({ canvasContext, viewport }).promise, broken]);
       },
     };
   } catch (error) {

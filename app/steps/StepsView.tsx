@@ -9,7 +9,7 @@ import { Link, useParams } from 'react-router';
 import { stepsOf, type StepSum, type WorkedStep } from '../../core/steps/index.js';
 import type { Drawn } from '../board/drawn-board.js';
 import { withFractions } from '../shared/fractions.js';
-import { useKeys } from '../shared/use-keys.js';
+import { useStepKeys } from '../shared/use-step-keys.js';
 import { ViewHead } from '../shared/ViewHead.js';
 import { useComputed, useUnit, useWork } from '../store/work-context.js';
 import { StepDrawing } from './StepDrawing.js';
@@ -86,25 +86,7 @@ export function StepsView({ board }: { board: (over: (drawn: Drawn) => ReactNode
   const move = (to: number): void => {
     set({ at: Math.min(last, Math.max(0, to)), playing: false });
   };
-  const [on, back] = [
-    () => {
-      move(at + 1);
-    },
-    () => {
-      move(at - 1);
-    },
-  ];
-  useKeys({
-    n: on,
-    PageDown: on,
-    p: back,
-    PageUp: back,
-    Home: () => {
-      move(0);
-    },
-    End: () => {
-      move(last);
-    },
+  useStepKeys(at, [0, last], move, {
     Space: () => {
       set({ playing: !playing });
     },
