@@ -2,7 +2,6 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useEffect, useRef, useState } from 'react';
-import { CHALK_HOUSE } from '../../core/chalk/index.js';
 import { setOf, valuesOf, type Run } from '../../core/kept/index.js';
 import { isMeasurementId } from '../../core/measure/index.js';
 import { specPage } from '../../core/make/index.js';
@@ -11,6 +10,7 @@ import { writePeople } from '../../formats/csv/index.js';
 import { PAPERS } from '../../formats/index.js';
 import { startSheets } from '../shared/print-job.js';
 import { fileName, saveFile } from '../shared/save-file.js';
+import { chalkChoiceOf } from '../shared/chalk-choice.js';
 import { usePreferences } from '../store/preferences.js';
 import { useUnit, useWork } from '../store/work-context.js';
 import type { BatchTask } from '../workers/batch.worker.js';
@@ -86,14 +86,7 @@ export function FilesLines({
         paper,
         sheets,
         ink,
-        chalk: {
-          ...CHALK_HOUSE,
-          line: chalk.line,
-          back: chalk.back,
-          points: chalk.points ?? 'numbers',
-          levels: chalk.levels ?? 'waist',
-          tape: unit === 'in' ? chalk.in : chalk.cm,
-        },
+        chalk: chalkChoiceOf(chalk, unit),
         along: [{ name: 'measurements.csv', text: measured }],
       },
       (done) => {

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
-import { CHALK_HOUSE, chalkSheet, type ChalkSheet, type ChalkSource } from '../../core/chalk/index.js';
+import { chalkSheet, type ChalkSheet, type ChalkSource } from '../../core/chalk/index.js';
 import type { Draft } from '../../core/chain/index.js';
 import { grownGarment, piecesOf } from '../../core/piece/index.js';
 import { draftGarment, NO_STYLE } from '../../core/style/index.js';
+import { chalkChoiceOf } from '../shared/chalk-choice.js';
 import { usePreferences } from '../store/preferences.js';
 import { useShrinkage } from '../shared/use-shrinkage.js';
 import { useComputed, useUnit, useWork } from '../store/work-context.js';
@@ -29,9 +30,6 @@ export function useSheetSource(): SheetSource | undefined {
 
 /** The chalk sheet of the open draft, as its maker chalks. */
 export function useChalkSheet(source: SheetSource | undefined): ChalkSheet | undefined {
-  const { line, back, points = 'numbers', levels = 'waist', in: inches, cm } = usePreferences((p) => p.chalk);
-  return useMemo(() => {
-    if (!source) return undefined;
-    return chalkSheet(source, { ...CHALK_HOUSE, line, back, points, levels, tape: source.unit === 'in' ? inches : cm });
-  }, [source, line, back, points, levels, inches, cm]);
+  const chalk = usePreferences((p) => p.chalk);
+  return useMemo(() => source && chalkSheet(source, chalkChoiceOf(chalk, source.unit)), [source, chalk]);
 }
