@@ -17,6 +17,7 @@ const stages = [
   'chain',
   'vocabulary',
   'reference',
+  'grade',
   'true-it',
   'correct',
   'steps',

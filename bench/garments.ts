@@ -9,9 +9,10 @@ import { partOutline } from '../core/garment/index.js';
 import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
 import { refusalSentence } from '../core/refusal/index.js';
 import { SHEETS } from '../core/shipped/index.js';
-import { COMPONENTS, styleContext, styled, type Field, type Style, type StyleValue } from '../core/style/index.js';
+import { styleContext, styled } from '../core/style/index.js';
 import { readerIn } from '../core/units/index.js';
 import { inputFor, isMeantFor, seeded, waysOf, wideBody } from './random-body.js';
+import { randomStyle } from './random-style.js';
 
 const [count = 10_000, seed = 1] = process.argv.slice(2).map(Number);
 const random = seeded(seed);
@@ -28,24 +29,6 @@ const add = (name: string): void => {
   told[name] = (told[name] ?? 0) + 1;
 };
 
-/** A value of a choice: anything in its range, more often than not near what the house has. */
-function anyValue(field: Field): StyleValue {
-  if (field.as === 'tick') return random() < 0.5;
-  if (field.as === 'pick') return field.options[Math.floor(random() * field.options.length)]?.[0] ?? field.start;
-  const { least, most } = field;
-  const value = least + (most - least) * random() ** 2;
-  return field.as === 'count' ? Math.round(value) : value;
-}
-
-function anyStyle(): Style {
-  return COMPONENTS.filter(() => random() < 0.22).map(({ id, fields }) => ({
-    id,
-    values: Object.fromEntries(
-      Object.entries(fields).flatMap(([name, field]) => (random() < 0.3 ? [[name, anyValue(field)]] : [])),
-    ),
-  }));
-}
-
 for (let i = 0; i < count;) {
   const sheet = SHEETS[i % SHEETS.length];
   const body = wideBody(random);
@@ -58,7 +41,7 @@ for (let i = 0; i < count;) {
     choices: ways[Math.floor(random() * ways.length)] ?? {},
   });
   if (!outcome.ok) continue;
-  const style = anyStyle();
+  const style = randomStyle(random, { chance: 0.22, set: 0.3 });
   const name = `${sheet.id}: ${JSON.stringify(style)}`;
   try {
     const unit = random() < 0.5 ? 'cm' : 'in';

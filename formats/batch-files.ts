@@ -1,6 +1,5 @@
 import { Zip, ZipDeflate, ZipPassThrough, strToU8 } from 'fflate';
-import { finished, toldOf, type Making } from '../core/batch/index.js';
-import type { DraftInput } from '../core/chain/index.js';
+import { finished, toldOf, type BatchInput, type Making } from '../core/batch/index.js';
 import { chalkPages, chalkSheet, type ChalkChoice } from '../core/chalk/index.js';
 import { grownWords } from '../core/cloth/index.js';
 import { DRAW_ALL, pieceSheet } from '../core/drawing/index.js';
@@ -29,7 +28,7 @@ export interface BatchFile {
   readonly name: string;
   /** When it was measured, or the chart that it is of. */
   readonly note: string;
-  readonly input: DraftInput;
+  readonly input: BatchInput;
   readonly making: Making;
 }
 

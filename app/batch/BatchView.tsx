@@ -241,7 +241,7 @@ export function BatchView() {
               label: 'Nest',
               content: () =>
                 shown === 'nest' ? (
-                  <NestLines run={run} parts={nest.parts} />
+                  <NestLines run={run} parts={nest.parts} charts={hand.charts} />
                 ) : (
                   <Button
                     variant="outlined"

@@ -1,11 +1,12 @@
 import Button from '@mui/material/Button';
 import { useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { BatchRow } from '../../core/batch/index.js';
+import { drawnInput, type BatchRow } from '../../core/batch/index.js';
 import { CLOTH_LABELS } from '../../core/cloth/index.js';
 import { changeOf, draftOfBody, type Run, type RunBody } from '../../core/kept/index.js';
 import { clothWords, toBuy } from '../../core/lay/index.js';
-import { formatLength } from '../../core/units/index.js';
+import { refusalsSentence } from '../../core/refusal/index.js';
+import { formatLength, readerIn } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { newId } from '../shared/new-id.js';
 import { doAt } from '../store/place-acts.js';
@@ -13,7 +14,9 @@ import { useActs } from '../store/queries.js';
 import { roomOf } from '../store/rooms.js';
 import { changeRun, setOwn } from '../store/run-work.js';
 import { useChange, useTape, useUnit } from '../store/work-context.js';
+import { inputNow } from '../store/sheets.js';
 import { askWords } from './row-words.js';
+import { gradingOf } from './tasks.js';
 
 /** The body in hand: what its garment asks for, what it takes, and what can be done for it alone. */
 export function BodyLines({
@@ -41,8 +44,11 @@ export function BodyLines({
   const openOwn = async (): Promise<void> => {
     if (making.current) return;
     making.current = true;
-    const { draft, person } = draftOfBody(body, newId, new Date());
     try {
+      const grading = gradingOf(body);
+      const drawn = grading && drawnInput({ ...inputNow(body.work), grading });
+      if (drawn && !drawn.ok) throw new Error(refusalsSentence(drawn.refusals, readerIn(unit)));
+      const { draft, person } = draftOfBody(body, newId, new Date(), drawn?.value.pattern);
       const made = [
         ...(person ? [changeOf({ kind: 'person', id: person.id }, undefined, person)] : []),
         changeOf({ kind: 'draft', id: draft.id }, undefined, draft),
@@ -71,7 +77,10 @@ export function BodyLines({
       <h3>{body.name}</h3>
       <p className="quiet">
         {isPerson ? `Measured ${body.note}` : body.note}
-        {own ? `; by a draft of its own, “${own.name}”` : body.byHand ? '; with changes by hand' : ''}.
+        {own
+          ? `; by a draft of its own, “${own.name}”`
+          : `${body.graded ? '; by the grade rule' : ''}${body.byHand ? '; with changes by hand' : ''}`}
+        .
       </p>
       {row && !row.ok && <p className="doubt">{row.sentence}</p>}
       {row?.ok && (

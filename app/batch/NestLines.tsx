@@ -20,6 +20,8 @@ import { methodName } from '../store/sheets.js';
 import { useWork } from '../store/work-context.js';
 import { useBatch } from './batch-store.js';
 import { PenSample } from './NestDrawing.js';
+import { RuleWritten } from './RuleWritten.js';
+import type { RunInHand } from './use-run.js';
 
 const ALIGNED: readonly (readonly [(typeof NEST_ALIGNMENTS)[number], string])[] = [
   ['crease', 'Crease at crotch'],
@@ -33,7 +35,15 @@ const sameAlignment = (a: NestAlignment, b: NestAlignment): boolean =>
   typeof a === 'string' || typeof b === 'string' ? a === b : a.point === b.point;
 
 /** How the sizes are laid over one another, which line is which, and the nest as a file. */
-export function NestLines({ run, parts }: { readonly run: Run; readonly parts: readonly NestPart[] | undefined }) {
+export function NestLines({
+  run,
+  parts,
+  charts,
+}: {
+  readonly run: Run;
+  readonly parts: readonly NestPart[] | undefined;
+  readonly charts: RunInHand['charts'];
+}) {
   const { align, part, cut, stitching, arrows, focus, body, set } = useBatch();
   const draft = useWork((s) => s.work.draft);
   const paperId = usePreferences((p) => p.paper);
@@ -155,6 +165,12 @@ export function NestLines({ run, parts }: { readonly run: Run; readonly parts: r
           </li>
         ))}
       </ul>
+      {run.of.from === 'chart' && (
+        <>
+          <h3>Grade rule</h3>
+          <RuleWritten run={run} charts={charts} />
+        </>
+      )}
       <h3>As a file</h3>
       <div className="acts">
         <Button variant="outlined" disabled={none || busy} onClick={pdf}>

@@ -5,6 +5,7 @@ import { NameField } from '../shared/NameField.js';
 import { newId } from '../shared/new-id.js';
 import { PickLine } from '../shared/PickLine.js';
 import { beginRun, changeRun, forgetRun } from '../store/run-work.js';
+import { ByRule, RuleLine } from './ByRule.js';
 import { useChange } from '../store/work-context.js';
 import type { RunInHand } from './use-run.js';
 
@@ -19,7 +20,7 @@ export function NewRun({ hand }: { readonly hand: RunInHand }) {
   const [to, setTo] = useState<string>();
   const begin = (name: string, of: Run['of']): void => {
     const id = newId();
-    change(beginRun(id, name, of, new Date()));
+    change(beginRun(id, { name, of }, new Date()));
     hand.take(id);
   };
   const first = Math.max(0, sizes.indexOf(from ?? ''));
@@ -69,6 +70,7 @@ export function NewRun({ hand }: { readonly hand: RunInHand }) {
           </p>
         </>
       )}
+      {hand.rules.length > 0 && <ByRule hand={hand} />}
     </>
   );
 }
@@ -102,6 +104,7 @@ export function WhoLines({ hand }: { readonly hand: RunInHand }) {
               }}
             />
           </div>
+          {run.by && <RuleLine run={run} />}
           {missing > 0 && (
             <p className="doubt">
               {missing} {missing === 1 ? 'is' : 'are'} no longer{' '}

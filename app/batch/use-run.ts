@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { bodiesOf, type Run, type RunBody } from '../../core/kept/index.js';
+import { bodiesOf, rulesOffered, type OfferedRule, type Run, type RunBody } from '../../core/kept/index.js';
 import { SHIPPED_CHARTS, type SizeChart } from '../../core/measure/index.js';
 import { contentOf } from '../store/database.js';
 import { useShelf } from '../store/queries.js';
@@ -12,6 +12,8 @@ export interface RunInHand {
   readonly run: Run | undefined;
   readonly bodies: readonly RunBody[];
   readonly charts: readonly SizeChart[];
+  /** Grade rules written from other garments of the room. */
+  readonly rules: readonly OfferedRule[];
   readonly people: ReturnType<typeof contentOf>['people'];
   readonly pending: boolean;
   readonly fault: Error | null;
@@ -36,11 +38,13 @@ export function useRun(room: RoomId): RunInHand {
     () => (run && shelf.data ? bodiesOf(run, work, around) : NOBODY),
     [run, work, around, shelf.data],
   );
+  const rules = useMemo(() => rulesOffered(around.drafts, work), [around, work]);
   return {
     runs,
     run,
     bodies,
     charts: around.charts,
+    rules,
     people: around.people,
     pending: shelf.isPending,
     fault: shelf.error,

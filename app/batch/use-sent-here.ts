@@ -16,7 +16,7 @@ export function useSentHere(): void {
   useEffect(() => {
     if (!state?.run || taken.current) return;
     taken.current = true;
-    change(beginRun(newId(), state.run.name, state.run.of, new Date()));
+    change(beginRun(newId(), state.run, new Date()));
     void go(pathname, { replace: true, state: null });
   }, [state, pathname, go, change]);
 }

@@ -21,7 +21,7 @@ import { lastLayOf, noteLay, useLastLays } from '../store/last-lays.js';
 import { useTape, useUnit, useWork } from '../store/work-context.js';
 import { withFractions } from './fractions.js';
 import type { Job } from './job.js';
-import { startLay } from './lay-search.js';
+import { startEstimate, startLay } from './lay-search.js';
 import './cloth-needed.css';
 
 const FROM: Readonly<Record<LengthFrom, string>> = {
@@ -48,17 +48,35 @@ export function ClothNeeded({ pieces }: { readonly pieces: readonly Piece[] }) {
         const last = lastLayOf(found, draftId, kind) ?? kept?.[kind];
         const shapes = garmentShapes(pieces, kind, cloth.nap, cloth.fold);
         const laidOn = layCloth(cloths, kind, unit);
-        return { kind, width: cloth.width, shapes, laidOn, ...quickLength(shapes, laidOn, last) };
+        const under = laidUnder(shapes, laidOn);
+        const quick = quickLength(shapes, laidOn, last);
+        return { kind, width: cloth.width, shapes, laidOn, under, known: last?.under === under, ...quick };
       }),
     [pieces, cloths, kept, found, draftId, unit],
   );
+  useEffect(() => {
+    const jobs = needed
+      .filter(({ known, shapes, laidOn }) => !known && layFault(shapes, laidOn, String) === undefined)
+      .map(({ kind, shapes, laidOn, under }) => {
+        const job = startEstimate(shapes, laidOn);
+        job.answer
+          .then((length) => {
+            noteLay(draftId, kind, { length, area: layAreaOf(shapes), under, estimated: true });
+          })
+          .catch(() => undefined);
+        return job;
+      });
+    return () => {
+      for (const job of jobs) job.stop();
+    };
+  }, [needed, draftId]);
   useEffect(() => {
     const open = needed.filter((n) => n.from !== 'lay');
     let job: Job<FoundLay> | undefined;
     const next = (): void => {
       const one = open.shift();
       if (!one) return;
-      const { kind, shapes, laidOn } = one;
+      const { kind, shapes, laidOn, under } = one;
       if (layFault(shapes, laidOn, String) !== undefined) {
         next();
         return;
@@ -66,7 +84,7 @@ export function ClothNeeded({ pieces }: { readonly pieces: readonly Piece[] }) {
       job = startLay({ shapes, cloth: laidOn, from: [], locked: [] }, 1, FIRST_MS, () => undefined);
       job.answer
         .then(({ length }) => {
-          noteLay(draftId, kind, { length, area: layAreaOf(shapes), under: laidUnder(shapes, laidOn) });
+          noteLay(draftId, kind, { length, area: layAreaOf(shapes), under });
           next();
         })
         .catch(() => undefined);

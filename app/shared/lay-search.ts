@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { FoundLay } from '../../core/lay/index.js';
+import type { FoundLay, LayCloth, LayShape } from '../../core/lay/index.js';
 import { runJob, takeHand, type Hand, type Job } from './job.js';
 import type { Layer, LayTask } from '../workers/lay.worker.js';
 
@@ -45,6 +45,10 @@ export const startOneLay = (task: LayTask, seed: number, forMs: number): Job<Fou
       proxy(() => undefined),
     ),
   );
+
+/** Tells how long a lay will be before it is searched for, in mm. */
+export const startEstimate = (shapes: readonly LayShape[], cloth: LayCloth): Job<number> =>
+  runJob<Layer, number>(worker, 'The cloth could not be estimated', (layer) => layer.estimate(shapes, cloth));
 
 /** Looks whether a lay that was kept can still lie so. */
 export const layHolds = (task: LayTask): Job<FoundLay | undefined> =>

@@ -22,7 +22,7 @@ function opened(): OpenWork {
   const person = people.find((p) => p.id === draft?.personId);
   if (!draft || !person) throw new Error('not in the demo');
   const open = openWork({ draft, person });
-  beginRun('crew', 'The crew', ALL, new Date('2026-11-01T10:00:00'))(open);
+  beginRun('crew', { name: 'The crew', of: ALL }, new Date('2026-11-01T10:00:00'))(open);
   return open;
 }
 const runOf = (open: OpenWork): Run | undefined => open.state.getState().work.draft.runs?.[0];

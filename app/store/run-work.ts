@@ -5,11 +5,11 @@ const changeRuns = (make: (runs: readonly Run[]) => readonly Run[]): Change =>
   changeDraft((draft): KeptDraft => ({ ...draft, runs: [...make(draft.runs ?? [])] }));
 
 /** Applies the open draft to many bodies: a run that is kept with it. */
-export const beginRun = (id: string, name: string, of: Run['of'], now: Date): Change =>
-  changeRuns((runs) => [...runs, { id, name, made: now.toISOString(), of, own: {}, sewn: [] }]);
+export const beginRun = (id: string, facts: Pick<Run, 'name' | 'of' | 'by'>, now: Date): Change =>
+  changeRuns((runs) => [...runs, { id, made: now.toISOString(), own: {}, sewn: [], ...facts }]);
 
-/** Changes what is said of a run, or whom it is for; what bodies had by hand stays for when they come back. */
-export const changeRun = (id: string, facts: Partial<Pick<Run, 'name' | 'of'>>): Change =>
+/** Changes what is said of a run, whom it is for, or the grade rule that it wrote or is made by; what bodies had by hand stays for when they come back. */
+export const changeRun = (id: string, facts: Partial<Pick<Run, 'name' | 'of' | 'rule' | 'by'>>): Change =>
   changeRuns((runs) => runs.map((run) => (run.id === id ? { ...run, ...facts } : run)));
 
 /** Forgets a run; drafts that were made of it stay. */

@@ -1,6 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { finished, rowOf, type BatchRow, type Making } from '../../core/batch/index.js';
-import type { DraftInput } from '../../core/chain/index.js';
+import { drawnInput, finished, rowOf, type BatchInput, type BatchRow, type Making } from '../../core/batch/index.js';
 import type { ClothData } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import { garmentShapes, type LaidFor } from '../../core/lay/index.js';
@@ -13,7 +12,7 @@ import { letterFiles } from './letter-files.js';
 export interface BatchTask {
   readonly key: string;
   readonly name: string;
-  readonly input: DraftInput;
+  readonly input: BatchInput;
   readonly making: Making;
 }
 
@@ -45,7 +44,8 @@ const worker = {
   /** What True it changes on each body; nothing where it finds nothing to change or cannot be run. */
   trued(tasks: readonly BatchTask[], onTrued: (key: string, changes: readonly TrueItChange[]) => void): void {
     for (const { key, input, making } of tasks) {
-      const found = trueIt(input, making.unit, {});
+      const drawn = drawnInput(input);
+      const found = drawn.ok ? trueIt(drawn.value, making.unit, {}) : drawn;
       onTrued(key, found.ok ? found.value.changes : []);
     }
   },

@@ -1,6 +1,8 @@
 import { expose } from 'comlink';
 import {
+  estimatedLength,
   LayJob,
+  LOOKS,
   layAt,
   layOf,
   putByHand,
@@ -54,6 +56,9 @@ const layer = {
     if (!best) throw new Error('A search gives a first lay at once');
     return best;
   },
+
+  /** How long a lay will be, closely, before any is searched for; in mm. */
+  estimate: (shapes: readonly LayShape[], cloth: LayCloth): number => estimatedLength(shapes, cloth, LOOKS.closely),
 
   /** Makes shapes on a cloth ready to be moved by hand. */
   ready(shapes: readonly LayShape[], cloth: LayCloth): void {

@@ -1,8 +1,9 @@
 import { computeDraft, type Draft, type DraftInput } from '../chain/index.js';
 import { worstFirst, type Check } from '../check/index.js';
-import { clothOf, laidWidth, shrinkageOf, type Cloths } from '../cloth/index.js';
+import { clothOf, shrinkageOf, type Cloths } from '../cloth/index.js';
 import type { Cloth } from '../garment/index.js';
-import { clothsOf, estimatedLength, garmentShapes } from '../lay/index.js';
+import { drawnInput, type BatchInput } from './graded-input.js';
+import { clothsOf, estimatedLength, garmentShapes, layCloth, LOOKS } from '../lay/index.js';
 import type { Figure, Measured, MeasurementId } from '../measure/index.js';
 import { grownGarment, piecesOf, type Allowances, type Piece } from '../piece/index.js';
 import type { Refusal } from '../refusal/index.js';
@@ -60,8 +61,10 @@ export const appliedTo = (garment: BatchGarment, { figure, measured }: BatchBody
   finished(garment, { ...garment.input, measured, adopted: {}, heights: [], ...(figure && { figure }) });
 
 /** A draft from its input to its pieces, with what asks for something, what was estimated and how much cloth it takes. */
-export function finished({ style, allowances, cloths, unit }: Making, input: DraftInput): Applied {
-  const outcome = computeDraft(input);
+export function finished({ style, allowances, cloths, unit }: Making, asked: BatchInput): Applied {
+  const input = drawnInput(asked);
+  if (!input.ok) return { ok: false, refusals: input.refusals };
+  const outcome = computeDraft(input.value);
   if (!outcome.ok) return { ok: false, refusals: outcome.refusals };
   const draft = outcome.value;
   const styled = draftGarment(draft, style, unit);
@@ -83,7 +86,7 @@ export function finished({ style, allowances, cloths, unit }: Making, input: Dra
     cloth: clothsOf(pieces).map((kind): BatchCloth => {
       const cloth = clothOf(cloths, kind, unit);
       const shapes = garmentShapes(pieces, kind, cloth.nap, cloth.fold);
-      return { kind, width: cloth.width, length: estimatedLength(shapes, laidWidth(cloth)) };
+      return { kind, width: cloth.width, length: estimatedLength(shapes, layCloth(cloths, kind, unit), LOOKS.atOnce) };
     }),
   };
 }

@@ -1,3 +1,4 @@
+export { drawnInput, type BatchInput, type Grading, type RuleSize } from './graded-input.js';
 export {
   appliedTo,
   finished,

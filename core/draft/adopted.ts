@@ -61,6 +61,8 @@ export interface AdoptedPattern {
   readonly kneeBelow?: number | undefined;
   /** How far the crease lies from halfway between side and inseam at the hem, toward the inseam, in mm. */
   readonly creaseOff?: number | undefined;
+  /** The same of the back, where it lies otherwise. */
+  readonly creaseOffBack?: number | undefined;
   readonly darts?: readonly LaidDart[] | undefined;
 }
 
@@ -300,7 +302,7 @@ export function drawAdopted(pattern: AdoptedPattern, worked: Worked): Outcome<Bl
     const panel = panelOf(name, piece, edgesOf(piece, move), move, {
       levels,
       aboveHem,
-      creaseOff: pattern.creaseOff ?? 0,
+      creaseOff: (name === 'back' ? pattern.creaseOffBack : undefined) ?? pattern.creaseOff ?? 0,
       size: worked.size,
       darts: (pattern.darts ?? []).filter((d) => d.panel === name),
     });

@@ -120,22 +120,33 @@ export function splitPath(path: Path, place: PathPlace): readonly [Path, Path] {
   ];
 }
 
-const SAMPLES = 96;
+const SAMPLES = 64;
 
 /** Golden section search about every sample that is nearer than both its neighbours. */
 function nearestOnCubic(c: Cubic, p: Point): { t: number; distance: number } {
-  const away = (t: number): number => distance(pointAt(c, t), p);
-  const samples = Array.from({ length: SAMPLES + 1 }, (_, i) => away(i / SAMPLES));
+  const { p0, p1, p2, p3 } = c;
+  const away = (t: number): number => {
+    const u = 1 - t;
+    const [a, b, d, e] = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
+    const x = a * p0.x + b * p1.x + d * p2.x + e * p3.x - p.x;
+    const y = a * p0.y + b * p1.y + d * p2.y + e * p3.y - p.y;
+    return x * x + y * y;
+  };
   let best = { t: 0, distance: Infinity };
-  for (const [i, d] of samples.entries()) {
-    if (d > (samples[i - 1] ?? Infinity) || d > (samples[i + 1] ?? Infinity)) continue;
-    const between = goldenLeast(away, Math.max(0, (i - 1) / SAMPLES), Math.min(1, (i + 1) / SAMPLES), 40);
-    for (const t of [i / SAMPLES, between]) {
-      const settled = away(t);
-      if (settled < best.distance) best = { t, distance: settled };
+  const take = (t: number): void => {
+    const square = away(t);
+    if (square < best.distance) best = { t, distance: square };
+  };
+  let [before, here] = [Infinity, away(0)];
+  for (let i = 0; i <= SAMPLES; i++) {
+    const after = i < SAMPLES ? away((i + 1) / SAMPLES) : Infinity;
+    if (here <= before && here <= after) {
+      take(i / SAMPLES);
+      take(goldenLeast(away, Math.max(0, (i - 1) / SAMPLES), Math.min(1, (i + 1) / SAMPLES), 40));
     }
+    [before, here] = [here, after];
   }
-  return best;
+  return { t: best.t, distance: Math.sqrt(best.distance) };
 }
 
 /** Sums of squares are right to far less than this, in mm. */

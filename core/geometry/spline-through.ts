@@ -1,34 +1,17 @@
 import type { Path } from './path.js';
+import { splineSlopes } from './numeric/spline-slopes.js';
 import { distance, point, type Point } from './point.js';
 
-/** The smooth line through points with the given directions at its ends: a cubic spline over chord length (clamped). */
-export function splineThrough(points: readonly Point[], leaving: Point, arriving: Point): Path {
-  const n = points.length - 1;
+/**
+ * The smooth line through points: a cubic spline over chord length, with the directions given at its ends; without one it
+ * bends evenly there.
+ */
+export function splineThrough(points: readonly Point[], leaving?: Point, arriving?: Point): Path {
   const gaps = points.slice(1).map((p, i) => Math.max(1e-6, distance(p, points[i] ?? p)));
-  const solve = (of: (p: Point) => number, first: number, last: number): number[] => {
-    const values = points.map(of);
-    const slopes = new Array<number>(n + 1).fill(0);
-    slopes[0] = first;
-    slopes[n] = last;
-    const upper: number[] = [];
-    const right: number[] = [];
-    for (let i = 1; i < n; i++) {
-      const [h, k] = [gaps[i - 1] ?? 1, gaps[i] ?? 1];
-      const [v0, v1, v2] = [values[i - 1] as number, values[i] as number, values[i + 1] as number];
-      let rhs = 3 * ((v1 - v0) / (h * h) + (v2 - v1) / (k * k));
-      const lower = 1 / h;
-      if (i === 1) rhs -= lower * first;
-      if (i === n - 1) rhs -= last / k;
-      const pivot = 2 * (1 / h + 1 / k) - (i === 1 ? 0 : lower * (upper[i - 2] as number));
-      upper.push(i === n - 1 ? 0 : 1 / k / pivot);
-      right.push((rhs - (i === 1 ? 0 : lower * (right[i - 2] as number))) / pivot);
-    }
-    for (let i = n - 1; i >= 1; i--)
-      slopes[i] = (right[i - 1] as number) - (upper[i - 1] as number) * (i === n - 1 ? 0 : (slopes[i + 1] as number));
-    return slopes;
-  };
-  const xs = solve((p) => p.x, leaving.x, arriving.x);
-  const ys = solve((p) => p.y, leaving.y, arriving.y);
+  const slopes = (of: (p: Point) => number): number[] =>
+    splineSlopes(gaps, points.map(of), leaving && of(leaving), arriving && of(arriving));
+  const xs = slopes((p) => p.x);
+  const ys = slopes((p) => p.y);
   return gaps.map((gap, i) => {
     const a = points[i] ?? point(0, 0);
     const b = points[i + 1] ?? a;

@@ -44,6 +44,7 @@ export {
 } from './versions.js';
 export { cutOfVersion, cutVersionOf, type CutVersion } from './cut-version.js';
 export { draftFromFitted, fittedDraft, withFitted } from './fitted.js';
+export { inputOfRule, nearestSize, ruleOfRun, rulesOffered, type OfferedRule } from './grade-rules.js';
 export { bodiesOf, draftOfBody, gone, type RunBody } from './runs.js';
 export { same, type Patch } from './patch.js';
 export { mergeWorkbooks, planMerge, type Conflict, type Decisions, type Merge, type Side } from './merge.js';
@@ -53,6 +54,7 @@ export type {
   Fitting,
   KeptChart,
   KeptDraft,
+  KeptGradeRule,
   KeptStyle,
   MeasurementSet,
   Person,

@@ -1,6 +1,14 @@
 export { putByHand, SNAP, type HandPlace } from './by-hand.js';
 export { clothsOf, garmentShapes, turnsOf } from './garment-shapes.js';
-export { estimatedLength, laidUnder, layAreaOf, quickLength, type LastLay, type LengthFrom } from './estimate.js';
+export {
+  estimatedLength,
+  laidUnder,
+  LOOKS,
+  layAreaOf,
+  quickLength,
+  type LastLay,
+  type LengthFrom,
+} from './estimate.js';
 export { LayJob, oriented, type LayCloth, type LayShape, type Placed } from './job.js';
 export { copyName, keptLay, lockedIn, placesIn, unchangedLay, type KeptLay, type KeptPlace } from './kept-lay.js';
 export { layDrawing } from './lay-drawing.js';

@@ -2,7 +2,7 @@ import type { Flaw } from '../cloth/index.js';
 import { convexParts } from './convex-parts.js';
 import { outward } from './outward.js';
 import { Overlap, type Lying } from './overlap.js';
-import { areaOf, boundsOf, tidied, type Corner, type Polygon } from './polygon.js';
+import { areaOf, boundsOf, tidied, type Bounds, type Corner, type Polygon } from './polygon.js';
 
 /** A shape to be laid, and how often; turns in degrees about its origin. The cloth runs along x. */
 export interface LayShape {
@@ -51,6 +51,8 @@ export interface Way extends Lying {
   readonly turn: 0 | 180;
   readonly flipped: boolean;
   readonly match: Corner | undefined;
+  /** The box about the outline made simpler, which reaches a little further than the outline. */
+  readonly outer: Bounds;
 }
 
 /** A copy with the ways in which it may lie. */
@@ -104,7 +106,8 @@ export class LayJob {
         [length, width],
         [0, width],
       ];
-      ways.push({ shape: FLAW, turn: 0, flipped: false, parts: [box], bounds: boundsOf(box), match: undefined });
+      const bounds = boundsOf(box);
+      ways.push({ shape: FLAW, turn: 0, flipped: false, parts: [box], bounds, match: undefined, outer: bounds });
       copies.push({ shape: FLAW, copy: 0, ways: [ways.length - 1], held: { x: along, y: across } });
     }
     for (const [shape, { outline, count, turns, mirrored, match }] of shapes.entries()) {
@@ -124,6 +127,7 @@ export class LayJob {
           flipped,
           parts: parts.map(lies),
           bounds: boundsOf(oriented(net, turn, flipped)),
+          outer: boundsOf(oriented(simple, turn, flipped)),
           match: match && oriented([match], turn, flipped)[0],
         });
         wayOf.set(key, ways.length - 1);

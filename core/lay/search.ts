@@ -36,6 +36,8 @@ function heldLay(job: LayJob): Lay {
 const ACROSS = 24;
 /** And along it, from where what lies there ends. */
 const ALONG = 40;
+/** A copy this far behind all others, in mm, is clear of them. */
+const CLEAR = 1;
 
 /** A first lay without overlap: the largest first, each as far to the left as it goes among what lies there. */
 export function firstLay(job: LayJob): Lay {
@@ -54,12 +56,12 @@ export function firstLay(job: LayJob): Lay {
   for (const copy of order) {
     let best: { way: number; x: number; y: number; reach: number } | undefined;
     for (const way of job.copies[copy]?.ways ?? []) {
-      const { bounds } = job.ways[way] as Way;
+      const { bounds, outer } = job.ways[way] as Way;
       const [minX, minY] = [-bounds.left, -bounds.low];
       const maxY = job.cloth.width - bounds.high;
-      const end = laid.reduce((most, j) => Math.max(most, reachOf(job, lay, j)), 0);
-      // One bar further than behind all others: there a copy finds a place on its bar.
-      const last = minX + end + job.cloth.gap + job.stepsOf(way)[0];
+      const end = laid.reduce((most, j) => Math.max(most, (lay.x[j] as number) + wayOf(job, lay, j).outer.right), 0);
+      // Clear of all others, and one bar further: there a copy finds a place on its bar.
+      const last = end - outer.left + job.cloth.gap + job.stepsOf(way)[0] + CLEAR;
       for (let a = 0; a <= ACROSS; a++) {
         for (let s = 0; s <= ALONG; s++) {
           const place = job.settled(

@@ -99,8 +99,11 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
+/** The twenty-second version only adds grade rules, and where the crease of an adopted back lies. */
+const from21 = (book: Json): Json => ({ ...book, version: 22 });
+
 /** The twenty-first version only adds what is laid on the same cloth and kept of it, and how an own sheet is laid out. */
-const from20 = (book: Json): Json => ({ ...book, version: 21 });
+const from20 = (book: Json): Json => from21({ ...book, version: 21 });
 
 /** The twentieth version only adds the height of the front waist, and what was predicted of a fitting. */
 const from19 = (book: Json): Json => from20({ ...book, version: 20 });
@@ -197,6 +200,7 @@ const FROM: Readonly<Record<number, (book: Json) => Json>> = {
   18: from18,
   19: from19,
   20: from20,
+  21: from21,
 };
 
 /**

@@ -18,7 +18,15 @@ export type Refusal = RefusalIn<DraftSaid>;
 /** Why a panel cannot be drawn, where the panel is all that is to be said. */
 export type PanelCode = Exclude<
   keyof typeof DRAFT_SAID,
-  'tooSmall' | 'centreLift' | 'levelOrder' | 'adoptedEdge' | 'adoptedLevel' | 'adoptedDart' | 'adoptedCrosses'
+  | 'tooSmall'
+  | 'centreLift'
+  | 'levelOrder'
+  | 'adoptedEdge'
+  | 'adoptedLevel'
+  | 'adoptedDart'
+  | 'adoptedCrosses'
+  | 'gradeSize'
+  | 'gradeKnee'
 >;
 
 /** Why an alteration cannot be done. */

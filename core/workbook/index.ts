@@ -10,6 +10,7 @@ export {
   type Fitting,
   type KeptDraft,
   type KeptChart,
+  type KeptGradeRule,
   type Run,
   type Trace,
 } from './schema.js';

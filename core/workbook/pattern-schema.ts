@@ -33,6 +33,7 @@ export const patternSchema: z.ZodType<AdoptedPattern> = z
     hipAbove: mm.optional().meta({ description: 'How far the hip line lies above the crotch line.' }),
     kneeBelow: mm.optional().meta({ description: 'How far the knee line lies below the crotch line.' }),
     creaseOff: mm.optional().meta({ description: 'How far the crease lies from the middle of the hem, inward.' }),
+    creaseOffBack: mm.optional().meta({ description: 'The same of the back, where it lies otherwise.' }),
     darts: z
       .array(
         z.strictObject({

@@ -19,7 +19,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 21;
+export const WORKBOOK_VERSION = 22;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -263,6 +263,19 @@ const ownSchema = z.strictObject({
   draft: id.optional(),
 });
 
+/** A grade rule: the garment and the sizes that it was written from; what places move by is computed from them. */
+const gradeRuleSchema = z
+  .strictObject({
+    name: words,
+    figure,
+    inputs: z.strictObject(draftInputs),
+    sizes: z
+      .array(z.strictObject({ name: words, values }))
+      .min(2)
+      .max(100),
+  })
+  .meta({ description: 'A grade rule, by the garment and the sizes that it was written from.' });
+
 /** A garment applied to many bodies: people, or the sizes of a chart. */
 const runSchema = z
   .strictObject({
@@ -276,6 +289,13 @@ const runSchema = z
     own: z
       .record(z.string().max(2000), ownSchema)
       .meta({ description: 'What a body has by hand, by the id of the person or the name of the size.' }),
+    rule: gradeRuleSchema.optional().meta({ description: 'The grade rule that was written from these sizes.' }),
+    by: z
+      .strictObject({ rule: gradeRuleSchema, size: words })
+      .optional()
+      .meta({
+        description: 'The grade rule that these sizes are made by, and which of its sizes the draft itself is.',
+      }),
     sewn: z
       .array(
         z.strictObject({
@@ -362,6 +382,8 @@ export type Photo = z.infer<typeof photoSchema>;
 export type DraftVersion = z.infer<typeof versionSchema>;
 /** A garment applied to many bodies. */
 export type Run = z.infer<typeof runSchema>;
+/** A grade rule as it is kept. */
+export type KeptGradeRule = z.infer<typeof gradeRuleSchema>;
 /** A kept draft. */
 export type KeptDraft = z.infer<typeof draftSchema>;
 /** A size chart as kept. */

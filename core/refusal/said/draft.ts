@@ -54,6 +54,14 @@ export const DRAFT_SAID = {
     `The ${panel} of the adopted outline does not close, or crosses itself.`,
     'Name its stretches under Seams, or go back to the method.',
   ],
+  gradeSize: ({ size }: { readonly size: string }): Said => [
+    `The grade rule has no size ${size}.`,
+    'Take the size out of the run, or take another rule.',
+  ],
+  gradeKnee: (): Said => [
+    'The grade rule was written from pieces that end on the other side of the knee line.',
+    'Take another rule, or draft each size on its own figures.',
+  ],
   sideNoRoom: ({ panel }: OfPanel): Said => [
     `The ${panel} side seam has no room between waist, hip, crotch and knee.`,
     'Check the depths, or give the side lift back to the sheet.',
