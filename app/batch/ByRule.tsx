@@ -30,12 +30,15 @@ export function ByRule({ hand: { rules, take } }: { readonly hand: Pick<RunInHan
       <PickLine
         label="Grade rule"
         value={String(picked)}
-        choices={rules.map(({ rule: r, draft }, i) => [String(i), `${r.name}, of “${draft.name}”`] as const)}
+        choices={rules.map(({ rule: r }, i) => [String(i), r.name] as const)}
         onChoose={(next) => {
           pick(Number(next));
           setBase(undefined);
         }}
       />
+      <p className="quiet">
+        Written from “{offered.draft.name}”, sizes {names[0]} to {names.at(-1)}.
+      </p>
       <PickLine label={BASE} value={size} choices={names.map((n) => [n, n] as const)} onChoose={setBase} />
       <p>
         <Button

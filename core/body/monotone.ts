@@ -1,24 +1,16 @@
+import { monotoneSlopes } from '../geometry/index.js';
+
 /** A smooth line through values at rising places that never goes beyond two neighbours; flat outside all of them. */
 export type Run = (y: number) => number;
 
-/**
- * A monotone cubic through places in rising order (Fritsch and Carlson, "Monotone piecewise cubic interpolation", with
- * Fritsch and Butland's slopes). Level at both ends.
- */
+/** A monotone cubic through places in rising order, level at both ends. */
 export function monotoneThrough(places: readonly (readonly [y: number, value: number])[]): Run {
   const ys = places.map(([y]) => y);
   const vs = places.map(([, v]) => v);
   const at = (list: readonly number[], i: number): number => list[i] as number;
   const last = places.length - 1;
-  const steps = places.slice(1).map((_, i) => (at(vs, i + 1) - at(vs, i)) / (at(ys, i + 1) - at(ys, i)));
-  const slopes = places.map((_, i) => {
-    if (i === 0 || i === last) return 0;
-    const [before, after] = [at(steps, i - 1), at(steps, i)];
-    if (before * after <= 0) return 0;
-    const [h0, h1] = [at(ys, i) - at(ys, i - 1), at(ys, i + 1) - at(ys, i)];
-    const share = (h0 + 2 * h1) / (3 * (h0 + h1));
-    return (before * after) / (share * after + (1 - share) * before);
-  });
+  const gaps = ys.slice(1).map((y, i) => y - at(ys, i));
+  const slopes = monotoneSlopes(gaps, vs, 0, 0);
   return (y) => {
     if (!(y > at(ys, 0))) return at(vs, 0);
     if (y >= at(ys, last)) return at(vs, last);

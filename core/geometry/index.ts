@@ -38,7 +38,7 @@ export {
 export { laidDown, remember } from './numeric/remember.js';
 export { FixedPoint } from './numeric/fixed-point.js';
 export { seeded } from './numeric/seeded.js';
-export { splineSlopes } from './numeric/spline-slopes.js';
+export { monotoneSlopes, splineSlopes } from './numeric/spline-slopes.js';
 export { goldenLeast } from './numeric/golden.js';
 export { solveSymmetric } from './numeric/symmetric.js';
 export type { BendGive, BendLimits, BendWish } from './bend-wish.js';

@@ -127,7 +127,7 @@ function movedEdge(parts: readonly GradeStretch[], moves: Moves): readonly Path[
   let run = 0;
   return drawn(
     parts.map((part, i): Moved => {
-      const by = moveThrough(bySection ? (stations[i] ?? []) : stations.flat());
+      const by = moveThrough(bySection ? (stations[i] ?? []) : stations.flat(), moves.own);
       const begin = run;
       run += pathLength(part.path);
       const before = parts[i - 1];

@@ -32,3 +32,27 @@ export function splineSlopes(
   for (let i = n; i >= 0; i--) slopes[i] = (right[i] as number) - (upper[i] as number) * (slopes[i + 1] ?? 0);
   return slopes;
 }
+
+/**
+ * The slopes at its places of a line through values at rising places that never goes beyond two neighbours (Fritsch and
+ * Carlson, "Monotone piecewise cubic interpolation", with Fritsch and Butland's slopes). Where no slope is given for an end
+ * it runs straight out of there.
+ */
+export function monotoneSlopes(
+  gaps: readonly number[],
+  values: readonly number[],
+  first: number | undefined,
+  last: number | undefined,
+): number[] {
+  const n = gaps.length;
+  const step = (i: number): number => ((values[i + 1] as number) - (values[i] as number)) / (gaps[i] as number);
+  return values.slice(0, n + 1).map((_, i) => {
+    if (i === 0) return first ?? step(0);
+    if (i === n) return last ?? step(n - 1);
+    const [before, after] = [step(i - 1), step(i)];
+    if (before * after <= 0) return 0;
+    const [long, longAfter] = [gaps[i - 1] as number, gaps[i] as number];
+    const share = (long + 2 * longAfter) / (3 * (long + longAfter));
+    return (before * after) / (share * after + (1 - share) * before);
+  });
+}
