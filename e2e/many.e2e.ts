@@ -128,6 +128,45 @@ describe('a garment for many', () => {
     await room.until('no PDF', async () => (await room.text('.bench')).includes('Made'));
   });
 
+  it('writes a grade rule from its sizes, by which another garment is made in them, undone and opened as a draft', async () => {
+    await room.press('Keep as a grade rule');
+    await room.until('no rule', async () => (await room.text('.bench')).includes('Kept as a grade rule'));
+    await room.saved();
+    await room.visit('/demo/draft/ticket-plain/cut/many');
+    await room.choose('This draft is size', '146');
+    await room.press('12 sizes by this rule');
+    await applied();
+    await room.press('Nest');
+    await room.find('.nest-drawing');
+    const lines = await room.driver.findElements({ css: '[data-nest="back"] [data-size]' });
+    expect(lines).toHaveLength(12);
+    await room.section('Nest');
+    expect(await room.text('[data-made-by-rule]')).toContain('this draft is size 146');
+    await room.section('Who');
+    await room.choose('This draft is size', '158');
+    await room.section('Nest');
+    expect(await room.text('[data-made-by-rule]')).toContain('this draft is size 158');
+    await room.press('Undo');
+    await room.until('not undone', async () => (await room.text('[data-made-by-rule]')).includes('size 146'));
+    await room.press('Each body');
+    await room.section('Each');
+    await (await room.find('[data-body="152"]')).click();
+    expect(await room.text('[data-body-in-hand]')).toContain('by the grade rule');
+    await room.press('Make it a draft of its own');
+    await room.until('not opened', async () => (await room.text('.head')).includes('152'));
+    expect(await room.has('.board [data-panel], .board svg')).toBe(true);
+    await room.visit('/demo');
+    await room.press('Undo');
+    await room.until('it stays', async () => !(await room.text('.page')).includes('Plain trousers, 152'));
+    await room.visit('/demo/draft/ticket-plain/cut/many');
+    await room.section('Who');
+    await room.press('Forget this run');
+    await room.until('still there', async () => (await room.text('.board')).includes('Apply this garment'));
+    await room.saved();
+    await room.visit('/demo/draft/lamp-plain/cut/many');
+    await applied();
+  });
+
   it('has a spec for each size, and tells what of a sewn one is out of tolerance, in inches too', async () => {
     await room.press('Spec');
     await room.choose('Size or person', '128');
