@@ -1,4 +1,4 @@
-import { Fragment, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { Fragment, memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { laidWidth, type ClothData } from '../../core/cloth/index.js';
 import {
   clothWords,
@@ -129,7 +129,6 @@ export function LayBoard({
         if (!shape) return null;
         const name = copyName(placed);
         const trial = hand.trial?.moved && copyName(hand.trial.moved) === name ? hand.trial : undefined;
-        const outline = placedOutline(shape, placed);
         return (
           <g
             key={name}
@@ -151,8 +150,16 @@ export function LayBoard({
               keys(event, placed);
             }}
           >
-            <path className="lay-part" data-placed={name} d={outlineData(outline)} vectorEffect="non-scaling-stroke" />
-            <PartWords outline={outline} words={nameOf(placed.id)} locked={locked.has(name)} />
+            <LayPart
+              shape={shape}
+              copy={placed.copy}
+              x={placed.x}
+              y={placed.y}
+              turn={placed.turn}
+              flipped={placed.flipped}
+              words={nameOf(placed.id)}
+              locked={locked.has(name)}
+            />
           </g>
         );
       })}
@@ -162,6 +169,28 @@ export function LayBoard({
     </svg>
   );
 }
+
+/** A part as it lies, with its name: drawn again only where it was moved, of many. */
+const LayPart = memo(function LayPart({
+  shape,
+  words,
+  locked,
+  ...lies
+}: Omit<Placed, 'id'> & { readonly shape: LayShape; readonly words: string; readonly locked: boolean }) {
+  const placed = { ...lies, id: shape.id };
+  const outline = placedOutline(shape, placed);
+  return (
+    <>
+      <path
+        className="lay-part"
+        data-placed={copyName(placed)}
+        d={outlineData(outline)}
+        vectorEffect="non-scaling-stroke"
+      />
+      <PartWords outline={outline} words={words} locked={locked} />
+    </>
+  );
+});
 
 /** A part where the hand has it, and where it would come to lie. */
 function LayTrial({

@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { CLOTH_LABELS, layersOf, type ClothData } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
+import type { Drawing } from '../../core/drawing/index.js';
 import { clothWords, layDrawing, toBuy, type FoundLay, type LayShape } from '../../core/lay/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { drawingToScale, PAPERS, toDxf, toSvg } from '../../formats/index.js';
@@ -37,13 +38,13 @@ export function LayFiles({
   const [busy, setBusy] = useState(false);
   if (!lay) return <p className="quiet">The pieces are laid first.</p>;
   const layers = layersOf(cloth);
-  const drawing = layDrawing(shapes, lay.placed, { length: lay.length, width }, nameOf);
+  const drawing = (): Drawing => layDrawing(shapes, lay.placed, { length: lay.length, width }, nameOf);
   const name = fileName(`${work.person.name} ${work.draft.name} lay ${kind}`);
   const words = [
     `${work.draft.name}, ${work.person.name}: ${CLOTH_LABELS[kind].toLowerCase()}${cloth.name ? ` (${cloth.name})` : ''}`,
     `${clothWords(toBuy(lay.length * layers, unit), unit)} of cloth ${formatLength(cloth.width, tape)} wide${cloth.fold === 'folded' ? ', folded' : ''}; the lay is ${formatLength(lay.length, tape)} long${layers > 1 ? `, in ${layers} layers` : ''}, ${(100 * lay.use).toFixed(1)} % used`,
   ];
-  const pdf = (file: string, sheet: typeof drawing): void => {
+  const pdf = (file: string, sheet: Drawing): void => {
     setBusy(true);
     setSaid(undefined);
     startPrint(sheet, head, undefined, { ink }, () => undefined)
@@ -71,7 +72,7 @@ export function LayFiles({
             variant="outlined"
             disabled={busy}
             onClick={() => {
-              if (paper) pdf(`${name} to scale`, drawingToScale(drawing, paper, words));
+              if (paper) pdf(`${name} to scale`, drawingToScale(drawing(), paper, words));
             }}
           >
             PDF to scale
@@ -83,7 +84,7 @@ export function LayFiles({
             variant="outlined"
             disabled={busy}
             onClick={() => {
-              pdf(`${name} full size`, drawing);
+              pdf(`${name} full size`, drawing());
             }}
           >
             PDF full size
@@ -94,7 +95,7 @@ export function LayFiles({
           <Button
             variant="outlined"
             onClick={() => {
-              save('svg', 'image/svg+xml', toSvg(drawing, work.draft.name));
+              save('svg', 'image/svg+xml', toSvg(drawing(), work.draft.name));
             }}
           >
             Save SVG
@@ -105,7 +106,7 @@ export function LayFiles({
           <Button
             variant="outlined"
             onClick={() => {
-              save('dxf', 'application/dxf', toDxf(drawing));
+              save('dxf', 'application/dxf', toDxf(drawing()));
             }}
           >
             Save DXF

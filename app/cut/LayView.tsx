@@ -8,11 +8,9 @@ import {
   layAreaOf,
   layCloth,
   layFault,
-  leftOvers,
   shapesTogether,
   toBuy,
   type LayOrder,
-  type LeftOver,
 } from '../../core/lay/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { NO_STYLE } from '../../core/style/index.js';
@@ -32,12 +30,11 @@ import { LaySaid, LaySearch, LeftLines } from './LayLines.js';
 import { SavingLines } from './SavingLines.js';
 import { TogetherLines } from './TogetherLines.js';
 import { useLaidTogether } from './use-laid-together.js';
+import { useLeftOvers } from './use-left-overs.js';
 import { useLay } from './use-lay.js';
 import { useLayHand } from './use-lay-hand.js';
 import { useSheetSource } from './use-sheets.js';
 import './cut.css';
-
-const NO_LEFT: readonly LeftOver[] = [];
 
 /** The lay: the pieces of one cloth on it, as short as it is found or as a hand lays them, and how much to buy. */
 export function LayView() {
@@ -80,18 +77,8 @@ export function LayView() {
     [work, unit],
   );
   const { found } = lay;
-  const left = useMemo(
-    () =>
-      found
-        ? leftOvers(
-            shapes,
-            found.placed,
-            { length: Math.max(toBuy(found.length * layers, unit) / layers, layer.inHand ?? 0), width: laidOn.width },
-            laidOn.flaws,
-          )
-        : NO_LEFT,
-    [found, shapes, laidOn, layer.inHand, layers, unit],
-  );
+  const bought = found ? Math.max(toBuy(found.length * layers, unit) / layers, layer.inHand ?? 0) : 0;
+  const left = useLeftOvers(shapes, lay.busy ? undefined : found, bought, laidOn);
   useEffect(() => {
     // A length that is for others too tells nothing of this garment.
     if (!found || !alone) return;
@@ -114,7 +101,7 @@ export function LayView() {
             inkOf={inkOf}
             hand={hand}
             locked={lay.locked}
-            left={lay.busy ? NO_LEFT : left}
+            left={left}
           />
         ) : (
           <div className="board-empty">

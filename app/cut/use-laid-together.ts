@@ -41,12 +41,26 @@ export interface LaidTogether {
   readonly inkOf: (id: string) => string;
 }
 
+/** The pieces of another draft, or why there are none. */
+interface Made {
+  readonly pieces: readonly Piece[];
+  readonly why: string | undefined;
+}
+
+/** What was made of other drafts last, as they are: a lay that is kept changes none of them. */
+const made = new WeakMap<KeptDraft, { readonly of: readonly unknown[]; readonly made: Made }>();
+
+/** The pieces of another draft, made anew only where it, its person or the shrinkage has changed. */
+function piecesOfOther(person: Person, draft: KeptDraft, shrinkage: (kind: Cloth) => Shrinkage): Made {
+  const last = made.get(draft);
+  if (last?.of[0] === person && last.of[1] === shrinkage) return last.made;
+  const now = piecesFor(person, draft, shrinkage);
+  made.set(draft, { of: [person, shrinkage], made: now });
+  return now;
+}
+
 /** The pieces of another draft, grown by what this cloth shrinks by; or why there are none. */
-function piecesFor(
-  person: Person,
-  draft: KeptDraft,
-  shrinkage: (kind: Cloth) => Shrinkage,
-): { readonly pieces: readonly Piece[]; readonly why: string | undefined } {
+function piecesFor(person: Person, draft: KeptDraft, shrinkage: (kind: Cloth) => Shrinkage): Made {
   const outcome = computeDraft(inputNow({ person, draft }));
   if (!outcome.ok) {
     return { pieces: [], why: refusalsSentence(outcome.refusals.slice(0, 1), readerIn(person.unit)) };
@@ -77,7 +91,12 @@ export function useLaidTogether(source: SheetSource | undefined): LaidTogether {
             const why = drafts ? 'It is not on the shelf any more: take it off.' : undefined;
             return { draft: id, label: 'A draft', count, pieces: [], why };
           }
-          return { draft: id, label: `${person.name}, ${draft.name}`, count, ...piecesFor(person, draft, shrinkage) };
+          return {
+            draft: id,
+            label: `${person.name}, ${draft.name}`,
+            count,
+            ...piecesOfOther(person, draft, shrinkage),
+          };
         }),
     [laidWith, own, drafts, people, shrinkage],
   );

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { FoundLay, LayCloth, LayShape } from '../../core/lay/index.js';
+import type { FoundLay, LayCloth, LayShape, LeftOver, Placed } from '../../core/lay/index.js';
 import { runJob, takeHand, type Hand, type Job } from './job.js';
 import type { Layer, LayTask } from '../workers/lay.worker.js';
 
@@ -44,6 +44,17 @@ export const startOneLay = (task: LayTask, seed: number, forMs: number): Job<Fou
       forMs,
       proxy(() => undefined),
     ),
+  );
+
+/** What is left of cloth of a length and width about a lay. */
+export const startLeftOvers = (
+  shapes: readonly LayShape[],
+  placed: readonly Placed[],
+  bought: { readonly length: number; readonly width: number },
+  flaws: LayCloth['flaws'],
+): Job<readonly LeftOver[]> =>
+  runJob<Layer, readonly LeftOver[]>(worker, 'What is left could not be looked for', (layer) =>
+    layer.leftOvers(shapes, placed, bought, flaws),
   );
 
 /** Tells how long a lay will be before it is searched for, in mm. */

@@ -5,11 +5,13 @@ import {
   LOOKS,
   layAt,
   layOf,
+  leftOvers,
   putByHand,
   type FoundLay,
   type HandPlace,
   type LayCloth,
   type LayShape,
+  type LeftOver,
   type Placed,
 } from '../../core/lay/index.js';
 
@@ -59,6 +61,14 @@ const layer = {
 
   /** How long a lay will be, closely, before any is searched for; in mm. */
   estimate: (shapes: readonly LayShape[], cloth: LayCloth): number => estimatedLength(shapes, cloth, LOOKS.closely),
+
+  /** What is left of the cloth about a lay. */
+  leftOvers: (
+    shapes: readonly LayShape[],
+    placed: readonly Placed[],
+    bought: { readonly length: number; readonly width: number },
+    flaws: LayCloth['flaws'],
+  ): readonly LeftOver[] => leftOvers(shapes, placed, bought, flaws),
 
   /** Makes shapes on a cloth ready to be moved by hand. */
   ready(shapes: readonly LayShape[], cloth: LayCloth): void {
