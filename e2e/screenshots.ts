@@ -44,7 +44,7 @@ await picture('chalk', '/demo/draft/rigger-work/cut/chalk', '[data-move]', async
   for (let i = 0; i < 10; i++) await room.press('Next move');
 });
 await picture('cut', '/demo/draft/cellist-dress/cut', '.tile-preview svg');
-await picture('lay', '/demo/draft/rigger-work/cut/lay', '[data-searching="false"]');
+await picture('lay', '/demo/draft/rigger-work/cut/lay', '[data-to-buy] ~ [data-searching="false"]');
 await picture('many', '/demo/draft/lamp-plain/cut/many', '.bench button', async () => {
   await room.press('12 sizes of Children by height');
   await room.press('Nest');

@@ -65,13 +65,7 @@ export function placesAt(rule: GradeRule, panel: PanelName, size: string): Reado
 }
 
 /** How far each place of a piece moves from one size of a rule to another; what either of them lacks is left out. */
-export function movesBetween(
-  rule: GradeRule,
-  panel: PanelName,
-  from: string,
-  to: string,
-): ReadonlyMap<PlaceId, Point> | undefined {
-  if (!rule.sizes.includes(from) || !rule.sizes.includes(to)) return undefined;
+export function movesBetween(rule: GradeRule, panel: PanelName, from: string, to: string): ReadonlyMap<PlaceId, Point> {
   const [was, is] = [placesAt(rule, panel, from), placesAt(rule, panel, to)];
   return new Map(
     [...was].flatMap(([id, at]) => {

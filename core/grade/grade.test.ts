@@ -92,7 +92,7 @@ describe('a grade rule', () => {
           const [is, was] = [made.block[name], base.block[name]];
           expect(isSound(is), `${other.id} ${name}`).toBe(true);
           const moves = movesBetween(rule, name, nameOf(3), nameOf(to));
-          const [side, inseam] = [moves?.get('sideHem'), moves?.get('inseamHem')];
+          const [side, inseam] = [moves.get('sideHem'), moves.get('inseamHem')];
           const grown = (inseam?.x ?? NaN) - (side?.x ?? NaN);
           expect(pathLength(is.edges.hem) - pathLength(was.edges.hem)).toBeCloseTo(grown, 0);
           const shin = ({ edges, joints }: typeof is): boolean =>

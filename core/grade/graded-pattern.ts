@@ -36,7 +36,7 @@ import { moveThrough, type Station } from './move-through.js';
 const DIGITS = 5;
 
 /**
- * What the places of a piece move by from the size that the block is; and whether the piece is the one that the rule was
+ * What the places of a piece move by from the size that the block is; and whether the block is the one that the rule was
  * written from, so that what lies between its corners and levels moves as it does there.
  */
 interface Moves {
@@ -44,18 +44,17 @@ interface Moves {
   readonly own: boolean;
 }
 
-/** A piece is the one that a rule was written from where no place of it lies further off than this, in mm. */
+/** A piece is one that a rule was written from where no place of it lies further off than this, in mm. */
 const OWN = 25;
 
-/** What the places of a piece move by by a rule; nothing where it lacks one of both sizes. */
-function movesOf(panel: Panel, rule: GradeRule, from: string, to: string): Moves | undefined {
-  const by = movesBetween(rule, panel.name, from, to);
-  const ruled = placesAt(rule, panel.name, from);
-  const own = [...placesOf(panel)].every(([id, at]) => distance(at, ruled.get(id) ?? FAR) < OWN);
-  return by && { by, own };
-}
-
 const FAR = point(Infinity, 0);
+
+/** Whether both pieces of a block are those that a rule was written from: what is sewn to one another is graded alike. */
+const isOwn = (block: Block, rule: GradeRule, from: string): boolean =>
+  PANEL_NAMES.every((name) => {
+    const ruled = placesAt(rule, name, from);
+    return [...placesOf(block[name])].every(([id, at]) => distance(at, ruled.get(id) ?? FAR) < OWN);
+  });
 
 /** What the places of an edge move by, by its length along the whole edge, in its stretches. */
 function stationsOf(parts: readonly GradeStretch[], { by, own }: Moves): readonly (readonly Station[])[] {
@@ -180,11 +179,13 @@ export function gradedPattern(
 ): Outcome<AdoptedPattern> {
   if (PANEL_NAMES.some((name) => block[name].kneeOnPiece !== rule.kneeOnPiece))
     return refused(refusal('pattern', 'gradeKnee'));
-  const [front, back] = [movesOf(block.front, rule, from, to), movesOf(block.back, rule, from, to)];
-  if (!front || !back) {
-    const missing = rule.sizes.includes(from) ? to : from;
-    return refused(refusal('pattern', 'gradeSize', { size: missing }));
-  }
+  const missing = [from, to].find((size) => !rule.sizes.includes(size));
+  if (missing !== undefined) return refused(refusal('pattern', 'gradeSize', { size: missing }));
+  const own = isOwn(block, rule, from);
+  const [front, back]: readonly [Moves, Moves] = [
+    { by: movesBetween(rule, 'front', from, to), own },
+    { by: movesBetween(rule, 'back', from, to), own },
+  ];
   const { crease, levels } = block.front;
   const by = (id: PlaceId): Point => front.by.get(id) ?? point(0, 0);
   const origin = gradeOrigin(block.front);
