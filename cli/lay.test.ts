@@ -2,6 +2,10 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
+import { garmentShapes } from '../core/lay/index.js';
+import { HOUSE_ALLOWANCES, piecesOf } from '../core/piece/index.js';
+import { draftGarment } from '../core/style/index.js';
 import { command } from './command.js';
 
 const folder = await mkdtemp(join(tmpdir(), 'upstride-lay-'));
@@ -67,7 +71,22 @@ describe('upstride lay', () => {
   it('cuts pairs at once on folded cloth, half as wide', async () => {
     const answer = await asked({ cloth: { ...CLOTH, fold: 'folded' }, orders: [ORDER] });
     expect(answer.placed.filter((p) => p['part'] === 'front')).toHaveLength(1);
-    for (const p of answer.placed) expect(Number(p['y'])).toBeLessThan(760);
+    const outcome = computeDraft({
+      ...EMPTY_INPUT,
+      measured: { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 },
+    });
+    if (!outcome.ok) throw new Error('must draft');
+    const style = ['fly', 'slantPocket', 'band'].map((id) => ({ id, values: {} }));
+    const pieces = piecesOf(draftGarment(outcome.value, style, 'cm').garment, HOUSE_ALLOWANCES);
+    const shapes = garmentShapes(pieces, 'shell', 'one-way', 'folded');
+    for (const { part, y, flipped } of answer.placed) {
+      const across = (shapes.find((s) => s.id === part)?.outline ?? []).map(
+        (c) => Number(y) + (flipped ? -c[1] : c[1]),
+      );
+      expect(across.length).toBeGreaterThan(3);
+      expect(Math.min(...across)).toBeGreaterThan(-0.01);
+      expect(Math.max(...across)).toBeLessThan(750.01);
+    }
   });
 
   it('keeps clear of flaws, lies on stripes, and grows what will shrink, in the unit of the file', async () => {

@@ -75,7 +75,7 @@ describe('the workbook file', () => {
   });
 
   it('says so when it was written by a newer program', () => {
-    const read = readWorkbook(text.replace('"version": 22', '"version": 22'));
+    const read = readWorkbook(text.replace('"version": 22', '"version": 23'));
     expect(read.ok ? '' : fileRefusalsSentence(read.refusals, readerIn('cm'))).toContain('newer Upstride');
   });
 
