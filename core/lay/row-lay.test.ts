@@ -24,6 +24,8 @@ describe('a lay by rows', () => {
   it('is as long as boxes that fit the width are, and tells what no lay is shorter than', () => {
     expect(rowLay([box('a', 300, 100, 4)], { width: 400, gap: 0 }, 10_000)).toEqual({ length: 300, least: 300 });
     expect(rowLay([box('a', 300, 100, 5)], { width: 400, gap: 0 }, 10_000)).toEqual({ length: 600, least: 375 });
+    // However many lie in a row.
+    expect(rowLay([box('a', 10, 100, 60)], { width: 100, gap: 0 }, 10_000)).toEqual({ length: 600, least: 600 });
     // A gap lies between two, not at the edges.
     expect(rowLay([box('a', 300, 100, 2)], { width: 100, gap: 10 }, 10_000).length).toBe(610);
     expect(rowLay([], { width: 100, gap: 0 }, 1000)).toEqual({ length: 0, least: 0 });

@@ -4,8 +4,6 @@ import { boundsOf, type Corner } from './polygon.js';
 
 /** The cloth is looked at in rows of so much across it, in mm. */
 const ROW = 5;
-/** No row holds more pieces than this. */
-const MOST_IN_ROW = 32;
 /** What a row further in costs against a mm further along: from filling the width first to filling the length first. */
 const LEANINGS = [1000, 30, 10, 5, 2, 0.5] as const;
 /** A shorter lay is looked for so far toward the shortest that can be hoped for, and by at least so much of the length. */
@@ -74,18 +72,19 @@ class Rows {
 
   constructor(
     readonly count: number,
+    /** How many runs a row has room for: every piece and every flaw. */
+    readonly most: number,
     readonly gap: number,
     readonly barRepeat: number,
     readonly flaws: NonNullable<LayCloth['flaws']>,
   ) {
-    this.runs = new Float64Array(count * 2 * MOST_IN_ROW);
+    this.runs = new Float64Array(count * 2 * most);
     this.counts = new Int32Array(count);
   }
 
   private put(row: number, from: number, to: number): void {
-    const at = row * 2 * MOST_IN_ROW;
+    const at = row * 2 * this.most;
     let i = this.counts[row] as number;
-    if (i + 2 > 2 * MOST_IN_ROW) return;
     while (i > 0 && (this.runs[at + i - 2] as number) > from) {
       this.runs[at + i] = this.runs[at + i - 2] as number;
       this.runs[at + i + 1] = this.runs[at + i - 1] as number;
@@ -111,7 +110,7 @@ class Rows {
     // Round and round the rows until none has moved it.
     for (let free = 0, k = 0; free < rows && x <= most; free++, k = k + 1 === rows ? 0 : k + 1) {
       this.looked += 1;
-      const at = (from + k) * 2 * MOST_IN_ROW;
+      const at = (from + k) * 2 * this.most;
       const end = at + (counts[from + k] as number);
       const begin = begins[k] as number;
       const own = ends[k] as number;
@@ -190,7 +189,13 @@ export function rowLay(shapes: readonly LayShape[], cloth: LayCloth, looks: numb
     .sort((a, b) => areaOf(b.ways[0] as Way) - areaOf(a.ways[0] as Way));
   if (pieces.length === 0) return { length: 0, least: 0 };
   const widest = Math.max(...pieces.map(({ ways }) => (ways[0] as Way).rows));
-  const rows = new Rows(Math.max(widest, Math.floor((width + gap) / ROW)), gap, barRepeat, flaws);
+  const rows = new Rows(
+    Math.max(widest, Math.floor((width + gap) / ROW)),
+    pieces.length + flaws.length,
+    gap,
+    barRepeat,
+    flaws,
+  );
   const longest = Math.max(...pieces.map(({ ways }) => (ways[0] as Way).long)) - gap;
   const least = Math.max(longest, pieces.reduce((sum, p) => sum + areaOf(p.ways[0] as Way), 0) / rows.count);
 
