@@ -114,7 +114,8 @@ export function AdoptedBlock() {
             allowEmpty
             onCommit={(mm) => {
               const laid: Pick<AdoptedPattern, Laid> = { [id]: mm };
-              change(changePattern(laid));
+              // A crease that is laid by hand is both pieces'.
+              change(changePattern(id === 'creaseOff' ? { ...laid, creaseOffBack: undefined } : laid));
             }}
           />
         </div>
