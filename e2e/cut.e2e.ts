@@ -64,7 +64,7 @@ describe('the chalk sheet', () => {
     await room.visit('/demo/draft/rigger-work/cut/chalk');
     await room.find('[data-move]');
     const rows = await room.driver.findElements({ css: '.chalk-list li' });
-    const crotch = (await Promise.all(rows.map((r) => r.getText()))).findIndex((t) => t.startsWith('Crotch line'));
+    const crotch = (await room.texts('.chalk-list li')).findIndex((t) => t.startsWith('Crotch line'));
     expect(await rows[crotch]?.getAttribute('data-done')).toBe('false');
     expect(await rows[0]?.getAttribute('data-done')).toBe('true');
   });
@@ -80,10 +80,7 @@ describe('the chalk sheet', () => {
     expect(await hip()).not.toBe('');
     expect(fine).toContain('in');
     await room.choose('Back', 'front');
-    const said = async (): Promise<string> =>
-      (await Promise.all((await room.driver.findElements({ css: '.chalk-list li' })).map((r) => r.getText()))).join(
-        '\n',
-      );
+    const said = async (): Promise<string> => (await room.texts('.chalk-list li')).join('\n');
     expect(await said()).toContain('From the front’s crotch point');
     await room.choose('Back', 'own');
     await room.choose('Tape', '1/8');
@@ -114,12 +111,7 @@ describe('the chalk sheet', () => {
 });
 
 describe('the make sheet', () => {
-  const order = async (): Promise<string[]> => {
-    const rows = await room.driver.findElements({
-      css: '[data-sheet="make"] .written-rows:last-of-type .written-words',
-    });
-    return Promise.all(rows.map((r) => r.getText()));
-  };
+  const order = (): Promise<string[]> => room.texts('[data-sheet="make"] .written-rows:last-of-type .written-words');
 
   it('changes its order with the way the maker works, keeps its ticks, and goes on paper', async () => {
     await room.visit('/demo/draft/rigger-work/cut/make');
