@@ -116,7 +116,16 @@ describe('a file with three sizes', () => {
     await room.saved();
     await room.visit('/demo/draft/cellist-dress/draft');
     expect(await room.text('[data-adopted]')).toContain('The method’s lines do not draw it');
-    expect(await room.has('[data-handle]')).toBe(false);
+    // What the method sets has no handle; what is laid into a pattern has.
+    expect(await room.has('[data-handle="back.crotch"]')).toBe(false);
+    const hip = 'Hip line, above the crotch line';
+    const [line, hipAbove] = [await room.find('[data-handle="back.hip-line"]'), await room.valueOf(hip)];
+    await line.sendKeys(Key.ARROW_UP);
+    await room.until('the hip line stays', async () => (await room.valueOf(hip)) !== hipAbove);
+    await room.drag('back.hip-line', 0, 40);
+    await room.until('the hip line is not lower', async () => Number(await room.valueOf(hip)) < Number(hipAbove));
+    await (await room.find('[data-handle="back.hip-line"]')).sendKeys(Key.DELETE);
+    await room.until('the hip line is not the body’s again', async () => (await room.valueOf(hip)) === hipAbove);
     const before = await room.edge('front.waist');
     await room.press('Dart into the front');
     await room.until('no dart is laid in', async () => (await room.edge('front.waist')) !== before);

@@ -120,7 +120,7 @@ const sayFigure = (name: string, figure: number, tape: Tape): string =>
 /** One line of the ledger on the bench: its figure, where it comes from, its sum, and the way back to the sheet. */
 export const ParameterLine = memo(function ParameterLine({ name, label }: { name: string; label?: string }) {
   const worked = useComputed((c) => c.draft?.worked);
-  const entered = useWork(({ work, preview }) => preview?.[name] ?? work.draft.set[name]);
+  const entered = useWork(({ work, preview }) => preview?.set?.[name] ?? work.draft.set[name]);
   const refusal = useComputed((c) => c.refusals.find((r: Refusal) => r.field === name));
   const unit = useUnit();
   const drawn = useComputed((c) => c.draft && drawnOf(c.draft).get(name)?.drawn);

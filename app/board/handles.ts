@@ -18,21 +18,25 @@ export interface Move {
 }
 
 /** A place on a piece that can be taken hold of. Coordinates are the panel's. */
-export interface Handle {
+export interface Place {
   readonly id: string;
   readonly label: string;
   readonly at: Point;
-  /** What it does: slides along one way, both ways, or also turns. */
-  readonly does: 'across' | 'both' | 'turns';
-  /** The parameters it sets, without the panel's name. */
-  readonly sets: readonly ParameterName[];
-  /** The lines of the other panel that go along, unless the modifier is held. */
-  readonly along: readonly string[];
+  /** What it does: slides across the piece, along it, both ways, or also turns. */
+  readonly does: 'across' | 'along' | 'both' | 'turns';
   /**
    * How far it goes for one step of its figure, as a share: a width that moves on both sides of the crease at once goes
    * half as far at either.
    */
   readonly ofStep: 0.5 | 1;
+}
+
+/** A place that sets lines of the sheet. */
+export interface Handle extends Place {
+  /** The parameters it sets, without the panel's name. */
+  readonly sets: readonly ParameterName[];
+  /** The lines of the other panel that go along, unless the modifier is held. */
+  readonly along: readonly string[];
   /** The lines set by hand that bring the handle to `to`. */
   readonly drag: (to: Point, move: Move) => HandValues;
 }

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import type { AdoptedPattern, LaidDart } from '../../core/draft/index.js';
+import type { LaidDart } from '../../core/draft/index.js';
 import { pathLength } from '../../core/geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { toMm } from '../../core/units/index.js';
@@ -7,12 +7,19 @@ import { changePattern, leavePattern } from '../store/reference-work.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { LengthField } from './LengthField.js';
 
-type Laid = 'hipAbove' | 'kneeBelow' | 'creaseOff';
+type Laid = 'hipAbove' | 'kneeBelow' | 'creaseOff' | 'creaseOffBack';
 
 const LINES: readonly (readonly [Laid, string])[] = [
   ['hipAbove', 'Hip line, above the crotch line'],
   ['kneeBelow', 'Knee line, below the crotch line'],
   ['creaseOff', 'Crease, from the middle of the hem inward'],
+];
+
+/** Where the back's crease lies otherwise than the front's. */
+const LINES_APART: typeof LINES = [
+  ...LINES.filter(([id]) => id !== 'creaseOff'),
+  ['creaseOff', 'Front’s crease, from the middle of the hem inward'],
+  ['creaseOffBack', 'Back’s crease, from the middle of the hem inward'],
 ];
 
 const DART_FIGURES: readonly (readonly [Exclude<keyof LaidDart, 'panel'>, string])[] = [
@@ -95,14 +102,16 @@ export function AdoptedBlock() {
     hipAbove: levels && levels.crotchLevel - levels.hipLevel,
     kneeBelow: levels && levels.kneeLevel - levels.crotchLevel,
     creaseOff: 0,
+    creaseOffBack: pattern.creaseOff ?? 0,
   };
+  const lines = pattern.creaseOffBack === undefined ? LINES : LINES_APART;
   return (
     <section className="notice" aria-label="Adopted pattern" data-adopted={pattern.name}>
       <p>
         The block is “{pattern.name}”, adopted on {pattern.date}. The method’s lines do not draw it; its eases and
         checks hold.
       </p>
-      {LINES.map(([id, label]) => (
+      {lines.map(([id, label]) => (
         <div key={id} className="line" data-laid={id}>
           <label htmlFor={`laid-${id}`}>{label}</label>
           <LengthField
@@ -113,9 +122,7 @@ export function AdoptedBlock() {
             source={pattern[id] === undefined ? 'estimate' : 'hand'}
             allowEmpty
             onCommit={(mm) => {
-              const laid: Pick<AdoptedPattern, Laid> = { [id]: mm };
-              // A crease that is laid by hand is both pieces'.
-              change(changePattern(id === 'creaseOff' ? { ...laid, creaseOffBack: undefined } : laid));
+              change(changePattern({ [id]: mm }));
             }}
           />
         </div>

@@ -1,7 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Alteration } from '../../core/alter/index.js';
 import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
-import type { Block, Leg } from '../../core/draft/index.js';
+import type { AdoptedPattern, Block, Leg } from '../../core/draft/index.js';
 import type { MeasurementId } from '../../core/measure/index.js';
 import { mendedBy, type DartPlace } from '../../core/method/index.js';
 import type { Refusal } from '../../core/refusal/index.js';
@@ -25,10 +25,16 @@ import { LONGEST_MS, within } from '../shared/within.js';
 /** Lines set by hand while a handle is held: shown at once, kept only when it is let go. */
 export type HandValues = Readonly<Record<string, number | DartPlace>>;
 
+/** What a held handle makes of a draft: lines set by hand, or what is laid into an adopted pattern. */
+export interface Preview {
+  readonly set?: HandValues;
+  readonly pattern?: Partial<AdoptedPattern>;
+}
+
 /** What is being worked on, and what a held handle would make of it. */
 export interface WorkState {
   readonly work: Work;
-  readonly preview: HandValues | undefined;
+  readonly preview: Preview | undefined;
   /** Alterations shown in the place of the draft's, not yet kept. */
   readonly trial: readonly Alteration[] | undefined;
   /** The leg that is looked at, where an alteration makes the two differ. */
@@ -111,7 +117,8 @@ function compute({ work, preview, trial, leg }: WorkState, last: Computed): Comp
   const missing = missingFigures(input);
   const tried = {
     ...input,
-    ...(preview && { set: { ...input.set, ...preview } }),
+    ...(preview?.set && { set: { ...input.set, ...preview.set } }),
+    ...(preview?.pattern && input.pattern && { pattern: { ...input.pattern, ...preview.pattern } }),
     ...(trial && { alterations: trial }),
   };
   const outcome = computeDraft(tried, within(LONGEST_MS));

@@ -27,6 +27,13 @@ export const adoptPattern = (pattern: AdoptedPattern): Change => changeDraft((dr
 export const changePattern = (facts: Partial<AdoptedPattern>): Change =>
   changeDraft((draft) => (draft.pattern ? { ...draft, pattern: { ...draft.pattern, ...facts } } : draft));
 
+/** Shows what would be laid into the adopted pattern, without keeping it. */
+export const previewPattern =
+  (facts: Partial<AdoptedPattern> | undefined): Change =>
+  ({ state }) => {
+    state.setState({ preview: facts && { pattern: facts } });
+  };
+
 /** Leaves the adopted pattern: the method draws the block again. */
 export const leavePattern: Change = changeDraft((draft) => {
   const next = { ...draft };

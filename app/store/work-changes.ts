@@ -257,7 +257,7 @@ export const lookAtLeg =
 export const previewByHand =
   (values: HandValues | undefined): Change =>
   ({ state }) => {
-    state.setState({ preview: values });
+    state.setState({ preview: values && { set: values } });
   };
 
 /** Takes note that the maker was told how the pieces are drawn now; it is no step that can be undone. */

@@ -2,7 +2,6 @@ import {
   along,
   angleBetween,
   between,
-  directionAtPlace,
   endOf,
   mapPath,
   pathLength,
@@ -72,6 +71,9 @@ function closedOver({ sections, apexes }: CutWaist): {
   return { path, cuts, flat };
 }
 
+/** A dart begins within this of where it was laid: legs made equal and a curved waist move it by less, in mm. */
+const NEAR = 12;
+
 /** What lies between a dart and the next, or an end of its section, at the least, in mm. */
 const BESIDE = 3;
 
@@ -89,11 +91,11 @@ export function withDarts(waist: CutWaist, darts: readonly LaidDart[]): CutWaist
     const section = sections[k];
     if (!section || intake <= 0 || length <= 0) return undefined;
     const place = (s: number): Place => placeAtLength(section, s - before);
-    const middle = place(at);
-    // The waist runs to the side: the piece lies on its left.
-    const apex = along(middle.at, quarterTurn(directionAtPlace(section, middle)), -length);
-    const [left] = splitPath(section, place(at - intake / 2));
-    const [, right] = splitPath(section, place(at + intake / 2));
+    const [from, to] = [place(at - intake / 2), place(at + intake / 2)];
+    // Square to what it takes out of the waist, so that its legs are of one length; the piece lies on the waist's left.
+    const apex = along(between(from.at, to.at, 0.5), quarterTurn(unit(subtract(to.at, from.at))), -length);
+    const [left] = splitPath(section, from);
+    const [, right] = splitPath(section, to);
     sections = [...sections.slice(0, k), left, right, ...sections.slice(k + 1)];
     apexes = [...apexes.slice(0, k), apex, ...apexes.slice(k)];
   }
@@ -104,6 +106,23 @@ export function withDarts(waist: CutWaist, darts: readonly LaidDart[]): CutWaist
 interface WaistOfPanel extends Pick<Panel, 'darts' | 'waistSections' | 'closedWaist'> {
   readonly edge: Path;
   readonly turned: number;
+}
+
+/**
+ * Which of a panel's darts each of those laid into it has become, by place in `panel.darts`; -1 where none of them lies
+ * there any more. A dart that is laid in later takes its intake out of the waist before those nearer to the side.
+ */
+export function laidDartsOn(panel: Pick<Panel, 'name' | 'waistSections'>, darts: readonly LaidDart[]): number[] {
+  const own = darts.filter((d) => d.panel === panel.name);
+  let run = 0;
+  const starts = panel.waistSections.slice(0, -1).map((section) => (run += pathLength(section)));
+  return own.map(({ at, intake }, i) => {
+    const later = own.slice(i + 1).filter((d) => d.at < at);
+    const start = at - intake / 2 - later.reduce((sum, d) => sum + d.intake, 0);
+    const near = starts.map((s) => Math.abs(s - start));
+    const nearest = near.indexOf(Math.min(...near));
+    return (near[nearest] ?? Infinity) < NEAR ? nearest : -1;
+  });
 }
 
 /** The waist opened again over its darts; one without darts as it lies. */
