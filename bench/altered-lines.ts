@@ -21,9 +21,11 @@ export interface AlteredLines {
 }
 
 const HIP: LevelPlace = { line: 'hipLevel', by: 0 };
+/** So low that both sides reach it. */
+const BELOW_WAIST: LevelPlace = { line: 'waistLine', by: 12 };
 
 /** Kinds of everyday alterations, each with any figures that a fitter would give. */
-export const EVERYDAY = ['wedge', 'close', 'scoop', 'fill', 'tilt', 'crotchPoint', 'across'] as const;
+export const EVERYDAY = ['wedge', 'close', 'scoop', 'fill', 'tilt', 'crotchPoint', 'across', 'side', 'inseam'] as const;
 
 function everyday(kind: (typeof EVERYDAY)[number], { block }: Draft, random: () => number): AlterationWork {
   const between = (low: number, high: number): number => Math.round(2 * (low + (high - low) * random())) / 2;
@@ -47,6 +49,27 @@ function everyday(kind: (typeof EVERYDAY)[number], { block }: Draft, random: () 
     case 'crotchPoint': {
       const down = random() < 0.5 ? 0 : sign * between(1, 10);
       return { kind: 'crotchPoint', panel, out: sign * between(2, 20), down, recentre: random() < 0.7 };
+    }
+    case 'side': {
+      const places: readonly (readonly [LevelPlace, LevelPlace])[] = [
+        [HIP, { line: 'crotchLevel', by: 0 }],
+        [HIP, HIP],
+        [BELOW_WAIST, BELOW_WAIST],
+        [BELOW_WAIST, { line: 'hemLevel', by: 0 }],
+        [
+          { line: 'kneeLevel', by: 0 },
+          { line: 'hemLevel', by: 0 },
+        ],
+      ];
+      const [from, to] = places[Math.floor(places.length * random())] ?? [HIP, HIP];
+      const by = sign * between(2, 12);
+      return { kind: 'seam', panel: 'both', seam: 'side', by, from, to, runOut: between(120, 180) };
+    }
+    case 'inseam': {
+      const from: LevelPlace = random() < 0.5 ? { line: 'kneeLevel', by: 0 } : { line: 'thighLevel', by: 0 };
+      const to: LevelPlace = { line: 'hemLevel', by: 0 };
+      const by = sign * between(2, 10);
+      return { kind: 'seam', panel: 'both', seam: 'inseam', by, from, to, runOut: between(120, 180) };
     }
     case 'across': {
       const line = (['hipLevel', 'crotchLevel', 'kneeLevel'] as const)[Math.floor(3 * random())] ?? 'kneeLevel';

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { houseCloth } from '../../core/cloth/index.js';
+import type { Block } from '../../core/draft/index.js';
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
 import { versionInHand } from '../../core/kept/index.js';
 import { keptLay } from '../../core/lay/index.js';
 import { SHEETS } from '../../core/shipped/index.js';
-import { DOES, firstFold, FOLD, foldWork } from '../../core/toile/index.js';
+import { firstFold, FOLD, foldWork, worksOf } from '../../core/toile/index.js';
 import { changeCloth, forgetRemnant, keepLay, keepRemnant, layWith, takeSaving } from './cloth-work.js';
 import {
   beginFitting,
@@ -33,6 +34,11 @@ function opened(id = 'cellist-dress'): OpenWork {
   return openWork({ draft, person });
 }
 const draftOf = (open: OpenWork) => open.state.getState().work.draft;
+function blockOf(open: OpenWork): Block {
+  const block = open.computed.getState().draft?.block;
+  if (!block) throw new Error('does not draft');
+  return block;
+}
 const now = new Date('2026-11-01T10:00:00');
 
 describe('the cloth of a garment', () => {
@@ -101,7 +107,7 @@ describe('the cloth of a garment', () => {
   it('takes what saves cloth in one step: alterations with ids of their own, each time', () => {
     const open = opened();
     const before = draftOf(open);
-    const work = DOES.sideIn.make(20)[0];
+    const work = worksOf('sideIn', 20, blockOf(open))[0];
     if (!work) throw new Error('nothing done');
     const saving = { alterations: [{ id: 'same', on: true, note: 'To save cloth', work }], style: [] };
     let n = 0;
@@ -167,7 +173,7 @@ describe('a fitting', () => {
     const open = opened();
     const before = draftOf(open).alterations.length;
     beginFitting('f', now)(open);
-    const [work] = DOES.closeSeat.make(8);
+    const [work] = worksOf('closeSeat', 8, blockOf(open));
     if (!work) throw new Error('nothing done');
     takeCause('f', { cause: 'backRiseLong', by: 8, leg: 'both' }, [
       { id: 'a', on: true, note: 'The back rise is too long', work },

@@ -5,6 +5,7 @@ import type { Fitting } from '../../core/kept/index.js';
 import {
   causesOf,
   DOES,
+  worksOf,
   seenNamed,
   type AmountFrom,
   type Evidence,
@@ -115,7 +116,8 @@ function CauseLine({ fitting, ranked }: { readonly fitting: Fitting; readonly ra
   const amount = own ?? ranked.amount;
   const none = amount <= 0;
   const taken = fitting.taken.includes(cause.id);
-  const works = useMemo(() => DOES[cause.does].make(amount), [cause.does, amount]);
+  const block = useComputed((c) => c.draft?.block);
+  const works = useMemo(() => (block ? worksOf(cause.does, amount, block) : []), [cause.does, amount, block]);
   const knowledge = useKnowledge();
   const words = seen.flatMap((id) => seenNamed(id, knowledge)?.words.toLowerCase() ?? []);
   return (

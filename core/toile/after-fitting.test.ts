@@ -11,7 +11,6 @@ import { houseAllowances, piecesOf, type Allowances } from '../piece/index.js';
 import {
   blankFittingPage,
   causesOf,
-  DOES,
   firstFold,
   fittingPage,
   FOLD,
@@ -19,6 +18,7 @@ import {
   learntOf,
   onCut,
   sewnSeam,
+  worksOf,
   type DoesId,
 } from './index.js';
 import { OPPOSITE } from './does.js';
@@ -73,7 +73,9 @@ describe('what a person’s fittings have taught', () => {
   it('knows of opposites that take one another back: done one after the other the figure is what it was', () => {
     for (const [id, opposite] of Object.entries(OPPOSITE) as [DoesId, DoesId][]) {
       expect(OPPOSITE[opposite]).toBe(id);
-      const [one, both] = [draft().block, draft([...DOES[id].make(8), ...DOES[opposite].make(8)]).block];
+      const one = draft().block;
+      const first = worksOf(id, 8, one);
+      const both = draft([...first, ...worksOf(opposite, 8, draft(first).block)]).block;
       for (const figure of ['frontRise', 'backRise', 'waist', 'hip'] as const) {
         expect(Math.abs(figuresOf(one)[figure] - figuresOf(both)[figure]), `${id} ${figure}`).toBeLessThan(1);
       }
@@ -194,7 +196,7 @@ describe('a fitting as a page', () => {
     predicted: [{ words: 'The hip is tighter.', seen: 'It was so.' }],
     done: [{ words: 'The waist is too wide behind', by: 16, leg: 'both' as const }],
     before: draft().block,
-    now: draft(DOES.deeperDarts.make(16)).block,
+    now: draft(worksOf('deeperDarts', 16, draft().block)).block,
   };
 
   it('tells what was seen, pinned and done, and the figures before and after', () => {

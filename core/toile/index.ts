@@ -1,5 +1,5 @@
 export { causesOf, type AmountFrom, type Evidence, type Observed, type OnLeg, type RankedCause } from './causes.js';
-export { DOES, startingAmount, type DoesId } from './does.js';
+export { DOES, startingAmount, worksOf, type DoesId } from './does.js';
 export {
   atPlace,
   KNOWLEDGE,

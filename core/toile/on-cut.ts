@@ -25,7 +25,7 @@ export interface OnCut {
 }
 
 /** A line that has moved by less than this stays, in mm. */
-const STAYS = 0.5;
+const STAYS = 1;
 /** A seam wants this much beyond its stitching line, in mm: a quarter of an inch. */
 const SEAM = 6.35;
 const FLAT = 0.5;

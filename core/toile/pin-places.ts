@@ -22,6 +22,8 @@ export interface PinPlace {
 
 /** How far a pinch at the top of a seam runs down it, in mm. */
 const DOWN = 90;
+/** How far a seam that is unpicked along the thigh gapes, in mm. */
+const LONG = 250;
 /** Between how many places a pinch along a seam is drawn. */
 const STEPS = 12;
 
@@ -47,6 +49,15 @@ function beside(name: PanelName, seam: Path, by: (share: number) => number, side
     along(place.at, scale(quarterTurn(directionAtPlace(seam, place)), side), by(i / STEPS)),
   );
   return { panel: name, corners: [...places.map(({ at }) => at), ...inner.reverse()] };
+}
+
+/** What is missing above a waist: `by` at its centre, nothing at the side. */
+function above({ name, closedWaist, edges, centreDown, darts }: Panel, by: number): PinPlace {
+  const waist = darts.length > 0 ? edges.waist : closedWaist;
+  const long = pathLength(waist);
+  const places = Array.from({ length: STEPS + 1 }, (_, i) => placeAtLength(waist, (long * i) / STEPS).at);
+  const raised = places.map((at, i) => along(at, centreDown, -by * (1 - i / STEPS)));
+  return { panel: name, corners: [...places, ...raised.reverse()] };
 }
 
 /** The part of a seam from its start, at most so long. */
@@ -77,6 +88,20 @@ export function pinPlaces(kind: string, by: number, { front, back }: Block): rea
         const below = panel.edges.side.slice(panel.joints.sideHip, panel.joints.sideKnee);
         return beside(panel.name, below, (s) => (by / 2) * Math.max(0, 1 - 2 * Math.max(0, s - 0.3)), -1);
       });
+    case 'openedSide':
+      return [front, back].map((panel) => {
+        const below = panel.edges.side.slice(panel.joints.sideHip, panel.joints.sideKnee);
+        return beside(panel.name, below, (s) => (by / 2) * Math.max(0, 1 - 2 * Math.max(0, s - 0.3)), 1);
+      });
+    case 'openedThigh':
+      return PANEL_NAMES.map((name) => {
+        const down = begun(reversePath((name === 'front' ? front : back).edges.inseam), LONG);
+        return beside(name, down, (s) => (by / 2) * (1 - s), -1);
+      });
+    case 'waistGap':
+      return [beside('front', begun(reversePath(front.edges.rise), DOWN), (s) => (by / 2) * (1 - s), -1)];
+    case 'droppedFront':
+      return [above(front, by)];
     case 'pinchedInseam':
       return PANEL_NAMES.map((name) => {
         const down = begun(reversePath((name === 'front' ? front : back).edges.inseam), DOWN);

@@ -1,7 +1,7 @@
-import type { AlterationWork, LevelPlace } from '../alter/index.js';
+import type { AlterationWork } from '../alter/index.js';
 import type { Check } from '../check/index.js';
 import { edgeLengths, type Block } from '../draft/index.js';
-import { DOES } from './does.js';
+import { sideAtWaist, worksOf } from './does.js';
 
 /** A seam that is measured on the garment. */
 export type SewnSeamId = 'frontRise' | 'backRise' | 'waist' | 'side' | 'inseam';
@@ -51,24 +51,14 @@ function wantedBy(id: SewnSeamId, checks: readonly Check[]): number | undefined 
     : undefined;
 }
 
-/** So far below the upper ends of both sides a level crosses both, in mm. */
-const BELOW = 2;
-
-/** The side of both panels moved out at the waist, running out below; four seams' worth of it are in the girth. */
-function sideAtWaist(by: number, { front, back }: Block): AlterationWork {
-  const top = Math.max(0, front.points.sideWaist.y, back.points.sideWaist.y) + BELOW;
-  const level: LevelPlace = { line: 'waistLine', by: top };
-  return { kind: 'seam', panel: 'both', seam: 'side', by, from: level, to: level, runOut: 120 };
-}
-
 /** What a rise or a waist that is too long by so much (less than nothing: too short) is mended by. */
 function mendOf(id: SewnSeamId, over: number, block: Block): readonly AlterationWork[] | undefined {
   if (id === 'frontRise' || id === 'backRise') {
     const panel = id === 'frontRise' ? 'front' : 'back';
     return [{ kind: 'waist', panel, centre: -over, side: 0, centreOnly: false }];
   }
-  if (id === 'waist' && block.back.darts.length === 0) return [sideAtWaist(-over / 4, block)];
-  if (id === 'waist') return over > 0 ? DOES.deeperDarts.make(over) : DOES.narrowerDarts.make(-over);
+  if (id === 'waist' && block.back.darts.length === 0) return [sideAtWaist(-over, block)];
+  if (id === 'waist') return worksOf(over > 0 ? 'deeperDarts' : 'narrowerDarts', Math.abs(over), block);
   return undefined;
 }
 
