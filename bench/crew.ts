@@ -137,13 +137,28 @@ new PerformanceObserver((l) => window.long.push(...l.getEntries().map((e) => e.d
 const STEPS = 10;
 const BETWEEN = 400;
 
+/** Notes in the page itself when its first draft stands there: asked from outside it is up to a third of a second late. */
+const NOTE_FIRST = `
+new MutationObserver((_, watching) => {
+  if (!document.querySelector('.shelf [data-draft]')) return;
+  window.first = performance.now();
+  watching.disconnect();
+}).observe(document, { childList: true, subtree: true });
+`;
+const { identifier } = await driver.sendAndGetDevToolsCommand<{ identifier: string }>(
+  'Page.addScriptToEvaluateOnNewDocument',
+  {
+    source: NOTE_FIRST,
+  },
+);
 const opened: number[] = [];
 for (let i = 0; i < 5; i++) {
   await driver.get(`${address}/own`);
   await driver.wait(async () => (await driver.findElements({ css: '.shelf [data-draft]' })).length > 0, 30_000);
-  opened.push(await driver.executeScript<number>(`return performance.now()`));
+  opened.push(await driver.executeScript<number>('return window.first'));
 }
 report('the shelf, from its address to its first draft', opened, SHELF_LIMIT);
+await driver.sendDevToolsCommand('Page.removeScriptToEvaluateOnNewDocument', { identifier });
 
 await driver.findElement({ css: '.shelf [data-draft] a' }).click();
 await driver.wait(async () => (await driver.findElements({ css: '[data-edge="back.rise"]' })).length > 0, 30_000);

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useMemo, useRef, type ReactNode } from 'react';
 import { LEVELS } from '../../core/method/index.js';
 import { useLens } from '../shared/lens-store.js';
+import { onDemand } from '../shared/on-demand.js';
 import { usePreferences } from '../store/preferences.js';
 import { useComputed, useTape } from '../store/work-context.js';
 import { arrange } from './arrange.js';
@@ -15,13 +16,16 @@ import { useView } from './view.js';
 import './board.css';
 
 const BoardMessage = lazy(() => import('./BoardMessage.js').then((m) => ({ default: m.BoardMessage })));
-const BoardFoot = lazy(() => import('./BoardFoot.js').then((m) => ({ default: m.BoardFoot })));
+const BoardFoot = onDemand(() => import('./BoardFoot.js').then((m) => ({ default: m.BoardFoot })));
 const BoardSliders = lazy(() => import('./BoardSliders.js').then((m) => ({ default: m.BoardSliders })));
 const LineVerbs = lazy(() => import('./LineVerbs.js').then((m) => ({ default: m.LineVerbs })));
 const Legend = lazy(() => import('./Legend.js').then((m) => ({ default: m.Legend })));
 const LegSwitch = lazy(() => import('./LegSwitch.js').then((m) => ({ default: m.LegSwitch })));
 const Lens = lazy(() => import('./Lens.js').then((m) => ({ default: m.Lens })));
-const Rulers = lazy(() => import('./Rulers.js').then((m) => ({ default: m.Rulers })));
+const Rulers = onDemand(() => import('./Rulers.js').then((m) => ({ default: m.Rulers })));
+
+/** What the board shows as soon as it is laid. */
+export const BOARD_PARTS = [BoardFoot, Rulers] as const;
 
 interface BoardProps {
   /** What is laid on the frame, from the lowest up. */

@@ -1,4 +1,4 @@
-import type { ComponentType } from 'react';
+import type { FunctionComponent } from 'react';
 import type { Draft } from '../../core/chain/index.js';
 import type { Tape } from '../../core/units/index.js';
 import type { Arranged } from './arrange.js';
@@ -14,4 +14,4 @@ export interface Drawn {
 }
 
 /** One layer of the board, drawn in screen coordinates. */
-export type BoardLayer = ComponentType<{ readonly drawn: Drawn }>;
+export type BoardLayer = FunctionComponent<{ readonly drawn: Drawn }>;

@@ -4,6 +4,7 @@ import { edgeLengths } from '../../core/draft/index.js';
 import { EDGE_WORDS, LEG_SEAMS, sewnTo } from '../../core/garment/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { formatLength } from '../../core/units/index.js';
+import { onDemand } from '../shared/on-demand.js';
 import { usePreferences } from '../store/preferences.js';
 import { useComputed, useWork } from '../store/work-context.js';
 import { toBoard } from './arrange.js';
@@ -16,7 +17,8 @@ import { Tag } from './Tag.js';
 import { toScreen } from './view.js';
 
 const CutLines = lazy(() => import('./CutLayer.js').then((m) => ({ default: m.CutLayer })));
-const Handles = lazy(() => import('./HandleLayer.js').then((m) => ({ default: m.HandleLayer })));
+/** The handles of the piece in hand. */
+export const Handles = onDemand(() => import('./HandleLayer.js').then((m) => ({ default: m.HandleLayer })));
 const ReferenceLines = lazy(() => import('./ReferenceLayer.js').then((m) => ({ default: m.ReferenceLayer })));
 const ReadingTag = lazy(() => import('./ReadingTag.js').then((m) => ({ default: m.ReadingTag })));
 const LevelLine = lazy(() => import('./LevelLine.js').then((m) => ({ default: m.LevelLine })));

@@ -1,14 +1,16 @@
-import { lazy, Suspense, type ReactNode } from 'react';
+import { Suspense, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { usePreferences, withUnit } from '../store/preferences.js';
 import { useShelf } from '../store/queries.js';
 import { ROOM_LABELS, type RoomId } from '../store/rooms.js';
+import { onDemand } from '../shared/on-demand.js';
 import { useKeys } from '../shared/use-keys.js';
 import { DIALOG_KEYS } from './dialogs.js';
 import { PageNav } from './PageNav.js';
 import './head.css';
 
-const HeadTools = lazy(() => import('./HeadTools.js').then((m) => ({ default: m.HeadTools })));
+/** What stands at the right of a page's head. */
+export const HeadTools = onDemand(() => import('./HeadTools.js').then((m) => ({ default: m.HeadTools })));
 
 /** The head of a page of the workroom: which room, which page, and what every head has at its right. */
 export function PageHead({ room, title, undoRedo }: { room: RoomId; title: string; undoRedo?: ReactNode }) {

@@ -4,14 +4,16 @@ import DeleteOutlined from '@mui/icons-material/DeleteOutlined';
 import EditOutlined from '@mui/icons-material/EditOutlined';
 import HandOver from '@mui/icons-material/FileDownloadOutlined';
 import NoteIcon from '@mui/icons-material/StickyNote2Outlined';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { dayOf } from '../../core/kept/index.js';
 import type { RoomId } from '../store/rooms.js';
+import { onDemand } from '../shared/on-demand.js';
 import { methodName } from '../store/sheets.js';
 import type { ShelfLine } from './shelf-rows.js';
 
-const DraftPicture = lazy(() => import('./DraftPicture.js').then((m) => ({ default: m.DraftPicture })));
+/** The small picture of a draft. */
+export const DraftPicture = onDemand(() => import('./DraftPicture.js').then((m) => ({ default: m.DraftPicture })));
 
 interface ShelfRowProps {
   readonly room: RoomId;

@@ -4,6 +4,7 @@ import { useStore } from 'zustand';
 import { Board } from '../board/Board.js';
 import { PIECES, READINGS } from '../board/layers.js';
 import { useBoard } from '../board/board-store.js';
+import { onDemand } from '../shared/on-demand.js';
 import { StationFault } from '../shared/StationFault.js';
 import type { Autosave } from '../store/autosave.js';
 import { usePreferences } from '../store/preferences.js';
@@ -18,10 +19,13 @@ import { useRoomKeys } from './use-room-keys.js';
 import { Walk } from './Walk.js';
 
 const CheckBench = lazy(() => import('../checks/CheckBench.js'));
-const CheckTape = lazy(() => import('../checks/CheckTape.js').then((m) => ({ default: m.CheckTape })));
+const CheckTape = onDemand(() => import('../checks/CheckTape.js').then((m) => ({ default: m.CheckTape })));
 const DrawnOtherwise = lazy(() => import('./DrawnOtherwise.js'));
-const SheetGrip = lazy(() => import('./SheetGrip.js').then((m) => ({ default: m.SheetGrip })));
+const SheetGrip = onDemand(() => import('./SheetGrip.js').then((m) => ({ default: m.SheetGrip })));
 const SaveTrouble = lazy(() => import('./SaveTrouble.js').then((m) => ({ default: m.SaveTrouble })));
+
+/** What a room shows as soon as it is opened. */
+export const ROOM_PARTS = [CheckTape, SheetGrip] as const;
 
 const layBoard: BoardMaker = (instead, above) => (
   <Board layers={instead ? READINGS : PIECES}>

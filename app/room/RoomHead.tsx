@@ -1,7 +1,8 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
 import { NameField } from '../shared/NameField.js';
+import { onDemand } from '../shared/on-demand.js';
 import type { Autosave } from '../store/autosave.js';
 import type { RoomId } from '../store/rooms.js';
 import { methodName } from '../store/sheets.js';
@@ -10,9 +11,12 @@ import { useChange, useCurrentSet, useWork } from '../store/work-context.js';
 import type { StationId } from './stations.js';
 import '../head/head.css';
 
-const RoomTools = lazy(() => import('./RoomTools.js').then((m) => ({ default: m.RoomTools })));
+const RoomTools = onDemand(() => import('./RoomTools.js').then((m) => ({ default: m.RoomTools })));
 
-const MoreFacts = lazy(() => import('./MoreFacts.js').then((m) => ({ default: m.MoreFacts })));
+const MoreFacts = onDemand(() => import('./MoreFacts.js').then((m) => ({ default: m.MoreFacts })));
+
+/** What the head shows as soon as the room is opened. */
+export const HEAD_PARTS = [RoomTools, MoreFacts] as const;
 
 const SAVED: Record<string, string> = { saved: 'Saved', saving: 'Saving', conflict: 'Not saved', failed: 'Not saved' };
 

@@ -1,9 +1,10 @@
 import Tune from '@mui/icons-material/TuneOutlined';
 import PushPin from '@mui/icons-material/PushPinOutlined';
 import ContentCut from '@mui/icons-material/ContentCutOutlined';
-import { lazy, type ComponentType, type ReactNode } from 'react';
+import type { ComponentType, ReactNode } from 'react';
 import type { BoardLayer, Drawn } from '../board/drawn-board.js';
 import { PIECES, PIECES_IN_HAND } from '../board/layers.js';
+import { onDemand } from '../shared/on-demand.js';
 import { GarmentIcon, PieceIcon, TapeIcon, WalkedIcon } from '../shared/trade-icons.js';
 import type { RoomId } from '../store/rooms.js';
 
@@ -42,6 +43,9 @@ interface StationEntry {
   readonly views: readonly ViewEntry[];
 }
 
+const PinLayer = onDemand(() => import('../toile/PinLayer.js').then((m) => ({ default: m.PinLayer })));
+const TrueLayer = onDemand(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer })));
+
 /**
  * The stations that exist so far, in the order of work, each with its key and its views: routes, walk, find and keys
  * read them here, and nowhere else is one declared.
@@ -52,7 +56,7 @@ export const STATIONS = [
     label: 'Measure',
     key: '1',
     Icon: TapeIcon,
-    Place: lazy(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation }))),
+    Place: onDemand(() => import('../measure/MeasureStation.js').then((m) => ({ default: m.MeasureStation }))),
     views: [],
   },
   {
@@ -60,28 +64,28 @@ export const STATIONS = [
     label: 'Choose',
     key: '2',
     Icon: Tune,
-    Bench: lazy(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench }))),
+    Bench: onDemand(() => import('../choose/ChooseBench.js').then((m) => ({ default: m.ChooseBench }))),
     views: [
       {
         id: 'advise',
         label: 'Which method',
-        View: lazy(() => import('../advise/AdviseView.js').then((m) => ({ default: m.AdviseView }))),
+        View: onDemand(() => import('../advise/AdviseView.js').then((m) => ({ default: m.AdviseView }))),
         tape: false,
       },
       {
         id: 'compare',
         label: 'Compare methods and drafts',
-        View: lazy(() => import('../compare/CompareView.js').then((m) => ({ default: m.CompareView }))),
+        View: onDemand(() => import('../compare/CompareView.js').then((m) => ({ default: m.CompareView }))),
       },
       {
         id: 'steps',
         label: 'Worked steps',
-        View: lazy(() => import('../steps/StepsView.js').then((m) => ({ default: m.StepsView }))),
+        View: onDemand(() => import('../steps/StepsView.js').then((m) => ({ default: m.StepsView }))),
       },
       {
         id: 'sheet',
         label: 'Method sheet',
-        View: lazy(() => import('../sheet/SheetView.js').then((m) => ({ default: m.SheetView }))),
+        View: onDemand(() => import('../sheet/SheetView.js').then((m) => ({ default: m.SheetView }))),
         tape: false,
       },
     ],
@@ -91,7 +95,7 @@ export const STATIONS = [
     label: 'Draft',
     key: '3',
     Icon: PieceIcon,
-    Bench: lazy(() => import('../board/DraftBench.js').then((m) => ({ default: m.DraftBench }))),
+    Bench: onDemand(() => import('../board/DraftBench.js').then((m) => ({ default: m.DraftBench }))),
     layers: PIECES_IN_HAND,
     views: [],
   },
@@ -100,33 +104,33 @@ export const STATIONS = [
     label: 'True',
     key: '4',
     Icon: WalkedIcon,
-    Bench: lazy(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench }))),
-    layers: [...PIECES, lazy(() => import('../true/TrueLayer.js').then((m) => ({ default: m.TrueLayer })))],
+    Bench: onDemand(() => import('../true/TrueBench.js').then((m) => ({ default: m.TrueBench }))),
+    layers: [...PIECES, TrueLayer],
     views: [
       {
         id: 'it',
         label: 'True it',
-        View: lazy(() => import('../true/TrueItView.js').then((m) => ({ default: m.TrueItView }))),
+        View: onDemand(() => import('../true/TrueItView.js').then((m) => ({ default: m.TrueItView }))),
       },
       {
         id: 'walk',
         label: 'Walk the seams',
-        View: lazy(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView }))),
+        View: onDemand(() => import('../true/WalkView.js').then((m) => ({ default: m.WalkView }))),
       },
       {
         id: 'curve',
         label: 'The body’s curve',
-        View: lazy(() => import('../true/CurveView.js').then((m) => ({ default: m.CurveView }))),
+        View: onDemand(() => import('../true/CurveView.js').then((m) => ({ default: m.CurveView }))),
       },
       {
         id: 'outline',
         label: 'Outline from a file',
-        View: lazy(() => import('../true/reference/ReferenceView.js').then((m) => ({ default: m.ReferenceView }))),
+        View: onDemand(() => import('../true/reference/ReferenceView.js').then((m) => ({ default: m.ReferenceView }))),
       },
       {
         id: 'report',
         label: 'Check report',
-        View: lazy(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView }))),
+        View: onDemand(() => import('../true/ReportView.js').then((m) => ({ default: m.ReportView }))),
         tape: false,
       },
     ],
@@ -136,7 +140,7 @@ export const STATIONS = [
     label: 'Finish',
     key: '5',
     Icon: GarmentIcon,
-    Place: lazy(() => import('../finish/FinishStation.js').then((m) => ({ default: m.FinishStation }))),
+    Place: onDemand(() => import('../finish/FinishStation.js').then((m) => ({ default: m.FinishStation }))),
     views: [],
   },
   {
@@ -144,42 +148,42 @@ export const STATIONS = [
     label: 'Cut',
     key: '6',
     Icon: ContentCut,
-    Place: lazy(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation }))),
+    Place: onDemand(() => import('../cut/CutStation.js').then((m) => ({ default: m.CutStation }))),
     views: [
       {
         id: 'chalk',
         label: 'Chalk sheet',
-        View: lazy(() => import('../cut/ChalkView.js').then((m) => ({ default: m.ChalkView }))),
+        View: onDemand(() => import('../cut/ChalkView.js').then((m) => ({ default: m.ChalkView }))),
         tape: false,
       },
       {
         id: 'ready',
         label: 'Ready to cut',
-        View: lazy(() => import('../cut/ReadyView.js').then((m) => ({ default: m.ReadyView }))),
+        View: onDemand(() => import('../cut/ReadyView.js').then((m) => ({ default: m.ReadyView }))),
         tape: false,
       },
       {
         id: 'lay',
         label: 'Lay on cloth',
-        View: lazy(() => import('../cut/LayView.js').then((m) => ({ default: m.LayView }))),
+        View: onDemand(() => import('../cut/LayView.js').then((m) => ({ default: m.LayView }))),
         tape: false,
       },
       {
         id: 'make',
         label: 'Make sheet',
-        View: lazy(() => import('../cut/MakeView.js').then((m) => ({ default: m.MakeView }))),
+        View: onDemand(() => import('../cut/MakeView.js').then((m) => ({ default: m.MakeView }))),
         tape: false,
       },
       {
         id: 'spec',
         label: 'Spec sheet',
-        View: lazy(() => import('../cut/SpecView.js').then((m) => ({ default: m.SpecView }))),
+        View: onDemand(() => import('../cut/SpecView.js').then((m) => ({ default: m.SpecView }))),
         tape: false,
       },
       {
         id: 'many',
         label: 'Many bodies',
-        View: lazy(() => import('../batch/BatchView.js').then((m) => ({ default: m.BatchView }))),
+        View: onDemand(() => import('../batch/BatchView.js').then((m) => ({ default: m.BatchView }))),
         tape: false,
       },
     ],
@@ -189,19 +193,19 @@ export const STATIONS = [
     label: 'Toile',
     key: '7',
     Icon: PushPin,
-    Bench: lazy(() => import('../toile/ToileBench.js').then((m) => ({ default: m.ToileBench }))),
-    layers: [...PIECES, lazy(() => import('../toile/PinLayer.js').then((m) => ({ default: m.PinLayer })))],
+    Bench: onDemand(() => import('../toile/ToileBench.js').then((m) => ({ default: m.ToileBench }))),
+    layers: [...PIECES, PinLayer],
     views: [
       {
         id: 'fitting',
         label: 'Fitting sheet',
-        View: lazy(() => import('../toile/FittingSheet.js').then((m) => ({ default: m.FittingSheet }))),
+        View: onDemand(() => import('../toile/FittingSheet.js').then((m) => ({ default: m.FittingSheet }))),
         tape: false,
       },
       {
         id: 'virtual',
         label: 'Virtual toile',
-        View: lazy(() => import('../virtual/VirtualToileView.js').then((m) => ({ default: m.VirtualToileView }))),
+        View: onDemand(() => import('../virtual/VirtualToileView.js').then((m) => ({ default: m.VirtualToileView }))),
         tape: false,
       },
     ],

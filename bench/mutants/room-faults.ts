@@ -86,4 +86,11 @@ export const ROOM_FAULTS: readonly Fault[] = [
     '{ paper: PAPER_OF[unit] }',
     'app/store/preferences',
   ),
+  fault(
+    'what was had ready is waited for all the same',
+    'app/shared/on-demand.ts',
+    'useState<Part>(() => there ?? Later)',
+    'useState<Part>(() => Later)',
+    'app/shared',
+  ),
 ];
