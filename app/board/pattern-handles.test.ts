@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { computeDraft, EMPTY_INPUT, type Draft } from '../../core/chain/index.js';
-import type { AdoptedPattern, AdoptedPiece, Panel } from '../../core/draft/index.js';
+import { roomForDart, type AdoptedPattern, type AdoptedPiece, type Panel } from '../../core/draft/index.js';
 import { curvesOf, distance, point, type Point } from '../../core/geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { patternHandlesOf, type Laid, type PatternHandle } from './pattern-handles.js';
@@ -110,6 +110,16 @@ describe('what is laid into an adopted pattern', () => {
       expect(wide.darts?.filter((d, k) => d !== darts[k])).toHaveLength(1);
     }
     expect(handle(pattern, 'front', 'laid-dart-0-apex').figures.map(([, mm]) => mm)).toEqual([80, 12, 80]);
+  });
+
+  it('takes one dart after another where its waist has most room', () => {
+    let pattern = BARE;
+    for (let n = 1; n <= 3; n++) {
+      const at = roomForDart(computed(pattern).block.back);
+      pattern = { ...pattern, darts: [...(pattern.darts ?? []), { panel: 'back', at, intake: 15, length: 90 }] };
+      const { darts } = computed(pattern).block.back;
+      expect(darts).toHaveLength(n);
+    }
   });
 
   it('is given back: levels and crease as the pattern came, the dart that is held taken out', () => {

@@ -1,6 +1,5 @@
 import Button from '@mui/material/Button';
-import type { LaidDart } from '../../core/draft/index.js';
-import { pathLength } from '../../core/geometry/index.js';
+import { roomForDart, type LaidDart } from '../../core/draft/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { toMm } from '../../core/units/index.js';
 import { changePattern, leavePattern } from '../store/reference-work.js';
@@ -38,10 +37,10 @@ function LaidDarts({ darts }: { readonly darts: readonly LaidDart[] }) {
   };
   const lay = (panel: PanelName): void => {
     if (!block) return;
-    const { edges, levels } = block[panel];
+    const { levels } = block[panel];
     const intake = unit === 'in' ? toMm(0.75, 'in') : 20;
     const length = Math.round(levels.hipLevel * (panel === 'front' ? 0.5 : 0.65));
-    put([...darts, { panel, at: Math.round(pathLength(edges.waist) / 2), intake, length }]);
+    put([...darts, { panel, at: Math.round(roomForDart(block[panel])), intake, length }]);
   };
   return (
     <>

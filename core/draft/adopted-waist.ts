@@ -108,6 +108,13 @@ interface WaistOfPanel extends Pick<Panel, 'darts' | 'waistSections' | 'closedWa
   readonly turned: number;
 }
 
+/** Where along a waist, from the centre in mm, one more dart has most room: the middle of its longest section. */
+export function roomForDart({ waistSections }: Pick<Panel, 'waistSections'>): number {
+  const lengths = waistSections.map(pathLength);
+  const longest = lengths.indexOf(Math.max(...lengths));
+  return lengths.slice(0, longest).reduce((sum, mm) => sum + mm, 0) + (lengths[longest] ?? 0) / 2;
+}
+
 /**
  * Which of a panel's darts each of those laid into it has become, by place in `panel.darts`; -1 where none of them lies
  * there any more. A dart that is laid in later takes its intake out of the waist before those nearer to the side.
