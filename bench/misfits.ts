@@ -5,10 +5,13 @@
  * pieces, by what was planted within 5 mm. `npm run bench:misfits -- [COUNT] [SEED]`
  */
 import { computeDraft, EMPTY_INPUT } from '../core/chain/index.js';
+import { onSeam, type LevelPlace, type SeamPlace } from '../core/alter/index.js';
+import type { Block, EdgeName } from '../core/draft/index.js';
 import type { MeasurementId } from '../core/measure/index.js';
 import { figuresOf } from '../core/measured/index.js';
 import { SHEETS } from '../core/shipped/index.js';
-import { causesOf, pinNamed, worksOf, type Observed } from '../core/toile/index.js';
+import type { PanelName } from '../core/method/index.js';
+import { causesOf, FOLD, pinNamed, worksOf, type Observed, type Pin } from '../core/toile/index.js';
 import { inputFor, isMeantFor, plausibleBody, seeded } from './random-body.js';
 
 interface Misfit {
@@ -21,7 +24,31 @@ interface Misfit {
   /** What so large a difference shows: each from so many mm on. */
   readonly shows: readonly (readonly [string, number])[];
   readonly pin?: string;
+  /** The same pinned as a fold from seam to seam: some makers pin wherever there is too much cloth. */
+  readonly fold?: PutFold;
 }
+
+/** A fold that is put for an amount on a piece. */
+type PutFold = (by: number, block: Block, random: () => number) => Pick<Pin, 'by' | 'fold'>;
+
+const at = (edge: EdgeName, line: LevelPlace['line'], by: number): SeamPlace => ({ edge, level: { line, by } });
+
+/** Across a piece from the rise to the side, somewhere between waist and crotch curve, nothing at the side. */
+const acrossFold =
+  (panel: PanelName): PutFold =>
+  (by, _, random) => {
+    const level = 60 * random() - 50;
+    return { by, fold: { panel, from: at('rise', 'hipLevel', level), to: at('side', 'hipLevel', level), byTo: 0 } };
+  };
+
+/** On each half of the back a slanting fold from the waist to the side by the hip: half of the amount is across it. */
+const waistFold: PutFold = (by, { back }, random) => {
+  const from: SeamPlace = { edge: 'waist', share: 0.4 + 0.4 * random() };
+  const to = at('side', 'hipLevel', 30 * random());
+  const [a, b] = [onSeam(back, from)?.at, onSeam(back, to)?.at];
+  const slant = a && b ? Math.hypot(b.x - a.x, b.y - a.y) / (b.y - a.y) : 1;
+  return { by: (by / 2) * slant, fold: { panel: 'back', from, to, byTo: 0 } };
+};
 
 const MISFITS: readonly Misfit[] = [
   {
@@ -44,6 +71,7 @@ const MISFITS: readonly Misfit[] = [
     most: 40,
     cause: 'backRiseLong',
     pin: 'foldedSeat',
+    fold: acrossFold('back'),
     shows: [
       ['foldsUnderSeat', 8],
       ['seatBags', 18],
@@ -56,6 +84,7 @@ const MISFITS: readonly Misfit[] = [
     most: 30,
     cause: 'frontRiseLong',
     pin: 'foldedFront',
+    fold: acrossFold('front'),
     shows: [
       ['foldsBelowWaistFront', 8],
       ['pleatsFrontCrotch', 18],
@@ -126,6 +155,7 @@ const MISFITS: readonly Misfit[] = [
     most: 60,
     cause: 'waistWideBehind',
     pin: 'pinchedCentreBack',
+    fold: waistFold,
     shows: [['waistStandsBehind', 15]],
   },
   {
@@ -158,7 +188,7 @@ interface Planted {
   readonly observed: Observed;
 }
 
-function plant(random: () => number): Planted {
+function plant(random: () => number, block: Block): Planted {
   const first = MISFITS[Math.floor(random() * MISFITS.length)] as Misfit;
   const others = MISFITS.filter((m) => m.of !== first.of);
   const second = others[Math.floor(random() * others.length)] as Misfit;
@@ -166,13 +196,18 @@ function plant(random: () => number): Planted {
     misfit,
     by: misfit.least + (misfit.most - misfit.least) * random(),
   }));
-  const noted = misfits.map(({ misfit: { shows, pin }, by }): Observed => {
+  const noted = misfits.map(({ misfit: { shows, pin, fold }, by }): Observed => {
     const shown = shows.filter(([, from]) => by >= from);
     const kept = shown.filter(() => random() >= LEFT_OUT);
     // What is seen strongest is what brings a maker to the mirror: one thing at least is noted.
     const seen = (kept.length > 0 ? kept : shown.slice(0, 1)).map(([what]) => ({ what }));
     if (pin === undefined || random() < LEFT_OUT) return { seen, pins: [] };
-    return { seen, pins: [{ kind: pin, by: (by + OFF * (2 * random() - 1)) / (pinNamed(pin)?.times ?? 1) }] };
+    const off = by + OFF * (2 * random() - 1);
+    const put =
+      fold && random() < 0.5
+        ? { kind: FOLD, ...fold(off, block, random) }
+        : { kind: pin, by: off / (pinNamed(pin)?.times ?? 1) };
+    return { seen, pins: [{ ...put, leg: 'both' }] };
   });
   return { misfits, observed: { seen: noted.flatMap((n) => n.seen), pins: noted.flatMap((n) => n.pins) } };
 }
@@ -190,7 +225,7 @@ export function plantedMisfits(count: number, seed: number): ReadonlyMap<string,
     if (!outcome.ok) continue;
     i += 1;
     const { block } = outcome.value;
-    const { misfits, observed } = plant(random);
+    const { misfits, observed } = plant(random, block);
     const causes = causesOf(observed, outcome.value, 'cm');
     for (const { misfit, by } of misfits) {
       const key = `${misfit.cause}, ${misfits.length === 1 ? 'alone' : 'of two'}`;

@@ -41,10 +41,19 @@ describe('a fitting', () => {
     await (await room.find('[data-handle="fold.to"]')).sendKeys(Key.ARROW_UP);
     await enter('to', '', '30');
     await room.until('not there', async () => Number(await down()) === 30);
+    // It speaks for a cause by where it lies, until it is out of the paper.
+    expect(await said()).toContain('it speaks as: a fold pinned across the seat, at the centre');
+    await room.section('Causes');
+    await room.until('it speaks for nothing', async () => (await causes())[0] === 'backRiseLong');
+    expect(await room.text('[data-cause="backRiseLong"]')).toContain('as pinned');
+    await room.section('Fitting');
     await room.press('What it does: pin 1');
     expect(await room.text('.effects')).toMatch(/back rise [\d.]+ cm now, [\d.]+ cm then/i);
     await room.press('Onto the paper: pin 1');
     await room.until('not taken', async () => (await said()).includes('Folded out'));
+    await room.section('Causes');
+    await room.until('it is asked for twice', async () => (await causes()).length === 0);
+    await room.section('Fitting');
     await room.press('Undo');
     await room.until('still taken', async () => !(await said()).includes('Folded out'));
     await enter('to', '-by', '0');

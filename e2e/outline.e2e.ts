@@ -48,6 +48,36 @@ const figure = async (id: string): Promise<number> => {
 
 const block = oldBlock();
 
+/** Where a handle lies on the screen, of a dart that is laid into the back. */
+const dartAt = async (which: string): Promise<{ x: number; y: number }> => {
+  const { x, y, width, height } = await (await room.handle(`back.laid-dart-0-${which}`)).getRect();
+  return { x: x + width / 2, y: y + height / 2 };
+};
+
+/** Lays a dart into the back and pulls its apex: it stays under the hand, its waist follows, and one press gives it back. */
+async function pullsDart(): Promise<void> {
+  const { driver } = room;
+  await room.press('Dart into the back');
+  await room.find('[data-handle="back.laid-dart-0-apex"]');
+  const [waist, from] = [await room.edge('back.waist'), await dartAt('apex')];
+  const grip = await room.handle('back.laid-dart-0-apex');
+  await driver.actions().move({ origin: grip }).press().move({ origin: grip, x: -12, y: 24, duration: 80 }).perform();
+  await room.until('the apex is not under the hand', async () => {
+    const at = await dartAt('apex');
+    return Math.hypot(at.x - from.x + 12, at.y - from.y - 24) < 4;
+  });
+  expect(await room.has('[data-handle="back.laid-dart-0-apex"][data-held="true"]')).toBe(true);
+  await driver.actions().release().perform();
+  await room.until('the waist stays', async () => (await room.edge('back.waist')) !== waist);
+  const legs = [await dartAt('centreLeg'), await dartAt('sideLeg'), await dartAt('apex')] as const;
+  const [left, right] = [0, 1].map((i) => Math.hypot((legs[i]?.x ?? 0) - legs[2].x, (legs[i]?.y ?? 0) - legs[2].y));
+  expect(Math.abs((left ?? 0) - (right ?? 99))).toBeLessThan(2);
+  await room.press('Undo');
+  await room.until('it is not where it was', async () => (await room.edge('back.waist')) === waist);
+  await room.press('Undo');
+  await room.until('it is still there', async () => !(await room.has('[data-handle="back.laid-dart-0-apex"]')));
+}
+
 describe('a bought pattern of three sizes', () => {
   it('is held against the body, adopted in two sizes, scooped, and printed at full size', async () => {
     await room.visit('/demo/draft/ticket-plain/true/outline');
@@ -129,6 +159,7 @@ describe('a file with three sizes', () => {
     const before = await room.edge('front.waist');
     await room.press('Dart into the front');
     await room.until('no dart is laid in', async () => (await room.edge('front.waist')) !== before);
+    await pullsDart();
     await room.enter('Knee line, below the crotch line', '30');
     await room.saved();
     await room.visit('/demo/draft/cellist-dress/choose');

@@ -1,5 +1,12 @@
-import { laidDartsOn, type AdoptedPattern, type Block, type LaidDart, type Panel } from '../../core/draft/index.js';
-import { add, dot, point, scale, subtract, unit, type Point } from '../../core/geometry/index.js';
+import {
+  dartToward,
+  laidDartsOn,
+  type AdoptedPattern,
+  type Block,
+  type LaidDart,
+  type Panel,
+} from '../../core/draft/index.js';
+import { dot, point, subtract, unit, type Point } from '../../core/geometry/index.js';
 import type { PanelName } from '../../core/method/index.js';
 import { snapTo } from '../../core/units/index.js';
 import type { Move, Place } from './handles.js';
@@ -86,7 +93,6 @@ function dartHandles(panel: Panel, darts: readonly LaidDart[]): PatternHandle[] 
       Object.keys(facts).length === 0 ? {} : { darts: darts.map((d) => (d === laid ? { ...d, ...facts } : d)) };
     const given = { darts: darts.filter((d) => d !== laid) };
     const across = unit(subtract(dart.sideLeg, dart.centreLeg));
-    const down = unit(subtract(dart.apex, scale(add(dart.centreLeg, dart.sideLeg), 0.5)));
     const number = own.length > 1 ? ` ${i + 1}` : '';
     const figures: readonly LaidFigure[] = [
       ['from the centre', laid.at],
@@ -114,10 +120,11 @@ function dartHandles(panel: Panel, darts: readonly LaidDart[]): PatternHandle[] 
       ofStep: 1,
       figures,
       drag: (to, { step }) => {
-        const moved = subtract(to, dart.apex);
+        const toward = dartToward(panel, drawn[i] ?? -1, to);
+        if (!toward) return {};
         const [along, far] = [
-          stepped(laid.at, laid.at + dot(moved, across), step),
-          stepped(laid.length, laid.length + dot(moved, down), step),
+          stepped(laid.at, laid.at + toward.moved, step),
+          stepped(laid.length, toward.length, step),
         ];
         return changed({
           ...(along !== undefined && { at: Math.max(LEAST_DART, along) }),

@@ -18,7 +18,7 @@ import { withFractions } from '../shared/fractions.js';
 import { LengthField } from '../shared/LengthField.js';
 import { newId } from '../shared/new-id.js';
 import { takeCause } from '../store/fitting-work.js';
-import { useChange, useComputed, useUnit } from '../store/work-context.js';
+import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { KnowledgeLines } from './KnowledgeLines.js';
 import { TakeActs } from './TakeActs.js';
 import { useFitting } from './use-fitting.js';
@@ -69,10 +69,13 @@ export function CauseLines() {
   const [all, setAll] = useState(false);
   const taught = useTaught();
   const knowledge = useKnowledge();
-  const causes = useMemo(
-    () => (fitting && draft ? causesOf(fitting, draft, unit, taught, knowledge) : []),
-    [fitting, draft, unit, taught, knowledge],
-  );
+  const alterations = useWork(({ work }) => work.draft.alterations);
+  const causes = useMemo(() => {
+    if (!fitting || !draft) return [];
+    // A fold that is out of the paper already is not asked for once more.
+    const open = fitting.pins.filter(({ fold }) => !fold?.taken || !alterations.some((a) => a.id === fold.taken));
+    return causesOf({ seen: fitting.seen, pins: open }, draft, unit, taught, knowledge);
+  }, [fitting, draft, unit, taught, knowledge, alterations]);
   if (!fitting || causes.length === 0)
     return (
       <>

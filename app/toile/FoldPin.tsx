@@ -4,7 +4,8 @@ import { downSeam, onSeam, sayAlteration, seamNear } from '../../core/alter/inde
 import { EDGE_NAMES, type EdgeName } from '../../core/draft/index.js';
 import { EDGE_WORDS } from '../../core/garment/index.js';
 import type { Fitting } from '../../core/kept/index.js';
-import { atCentre, foldFault, foldWork, type PinnedFold } from '../../core/toile/index.js';
+import { atCentre, foldFault, foldWork, pinNamed, standsFor, type PinnedFold } from '../../core/toile/index.js';
+import { formatLength, tapeFor } from '../../core/units/index.js';
 import { LengthField } from '../shared/LengthField.js';
 import { newId } from '../shared/new-id.js';
 import { PickLine } from '../shared/PickLine.js';
@@ -12,6 +13,7 @@ import { withFractions } from '../shared/fractions.js';
 import { changePin, takeFold } from '../store/fitting-work.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
 import { TakeActs } from './TakeActs.js';
+import { useKnowledge } from './use-knowledge.js';
 
 type FittingPin = Fitting['pins'][number];
 
@@ -43,6 +45,12 @@ export function FoldPin({
   const centred = atCentre(pin);
   const taken = fold.taken !== undefined && alterations.some((a) => a.id === fold.taken);
   const panel = draft?.block[fold.panel];
+  const stands = useMemo(() => (draft ? standsFor(pin, draft.block) : []), [pin, draft]);
+  const knowledge = useKnowledge();
+  const speaks = stands.flatMap(({ kind, by }) => {
+    const words = pinNamed(kind, knowledge)?.words;
+    return words === undefined ? [] : [`${words.toLowerCase()}, ${formatLength(by, tapeFor(unit))}`];
+  });
   const end = (id: 'from' | 'to', by: number, onCommit: (mm: number) => void) => {
     const at = panel && onSeam(panel, fold[id]);
     const edge = fold[id].edge;
@@ -102,6 +110,13 @@ export function FoldPin({
   return (
     <>
       <p>{withFractions(sayAlteration(work, unit, leg))}</p>
+      {speaks.length > 0 && !taken && (
+        <p className="quiet" data-speaks-as>
+          {withFractions(
+            `Among the causes it speaks as: ${speaks.join('; ')}. Take it out there or here: once is enough.`,
+          )}
+        </p>
+      )}
       {end('from', pin.by, (by) => {
         change(changePin(fitting, pin.id, { by }));
       })}

@@ -172,6 +172,27 @@ export const FITTING_FAULTS: readonly Fault[] = [
     'core/toile',
   ),
   fault(
+    'a laid dart’s apex is moved as if its waist were straight',
+    'core/draft/adopted-waist.ts',
+    'const s = found[0] ?? nearest;',
+    'const s = now + axis(now).off;',
+    'app/board/pattern-handles',
+  ),
+  fault(
+    'a fold across the seat says nothing of causes',
+    'core/toile/causes.ts',
+    'const pins = pinsThatSpeak(observed.pins, draft.block);',
+    'const pins = observed.pins;',
+    'core/toile',
+  ),
+  fault(
+    'what a slanting fold takes out of the waist is read along it',
+    'core/toile/fold-speaks.ts',
+    "loses: back ? Math.abs(square.x) * endOn('waist') : 0",
+    "loses: back ? Math.abs(square.y) * endOn('waist') : 0",
+    'core/toile',
+  ),
+  fault(
     'a fold moved to the centre takes half of what both halves had',
     'core/toile/pinned-fold.ts',
     "leg === 'both' ? 2 * at : at",

@@ -2,7 +2,10 @@ import {
   along,
   angleBetween,
   between,
+  distance,
+  dot,
   endOf,
+  line,
   mapPath,
   pathLength,
   placeAtLength,
@@ -130,6 +133,60 @@ export function laidDartsOn(panel: Pick<Panel, 'name' | 'waistSections'>, darts:
     const nearest = near.indexOf(Math.min(...near));
     return (near[nearest] ?? Infinity) < NEAR ? nearest : -1;
   });
+}
+
+/** How finely places for an apex are looked for along a waist, in mm; and how often such a step is halved. */
+const LOOK = 4;
+const HALVED = 20;
+
+/**
+ * By how much a dart has to move along the waist, and how long it then is, for its apex to come to `to`, in mm: each dart
+ * stands square to what it takes out of the waist, so that it turns on a curved one. It moves no further than to the dart
+ * beside it; of several places the nearest, where there is none the one from which its middle line passes `to` nearest.
+ */
+export function dartToward(
+  { waistSections, darts }: Pick<Panel, 'waistSections' | 'darts'>,
+  index: number,
+  to: Point,
+): { readonly moved: number; readonly length: number } | undefined {
+  const [dart, before, after] = [darts[index], waistSections[index], waistSections[index + 1]];
+  if (!dart || !before || !after) return undefined;
+  const waist = [...before, line(dart.centreLeg, dart.sideLeg), ...after];
+  const half = distance(dart.centreLeg, dart.sideLeg) / 2;
+  const now = pathLength(before) + half;
+  const [least, most] = [half + BESIDE, pathLength(waist) - half - BESIDE];
+  const axis = (s: number): { readonly off: number; readonly length: number } => {
+    const [from, end] = [placeAtLength(waist, s - half).at, placeAtLength(waist, s + half).at];
+    const across = unit(subtract(end, from));
+    const out = subtract(to, between(from, end, 0.5));
+    return { off: dot(out, across), length: -dot(out, quarterTurn(across)) };
+  };
+  let nearest = now;
+  let off = Math.abs(axis(now).off);
+  const look = (way: 1 | -1): number | undefined => {
+    let [s, here] = [now, axis(now).off];
+    for (;;) {
+      const next = s + way * LOOK;
+      if (next < least || next > most) return undefined;
+      const there = axis(next).off;
+      if (Math.abs(there) < off) [nearest, off] = [next, Math.abs(there)];
+      if (here * there <= 0) {
+        let [low, high] = [s, next];
+        for (let i = 0; i < HALVED; i++) {
+          const middle = (low + high) / 2;
+          if (axis(middle).off * here > 0) low = middle;
+          else high = middle;
+        }
+        return (low + high) / 2;
+      }
+      [s, here] = [next, there];
+    }
+  };
+  const found = [look(1), look(-1)]
+    .filter((s) => s !== undefined)
+    .sort((a, b) => Math.abs(a - now) - Math.abs(b - now));
+  const s = found[0] ?? nearest;
+  return { moved: s - now, length: axis(s).length };
 }
 
 /** The waist opened again over its darts; one without darts as it lies. */

@@ -16,7 +16,7 @@ export { girthLevels, levelSpan, type LegGirth } from './level-width.js';
 export { draftNotes } from './draft-notes.js';
 export { alikeLegs, LEGS, otherLeg, type Leg, type Legs } from './legs.js';
 export { drawAdopted, type AdoptedPattern, type AdoptedPiece } from './adopted.js';
-export { laidDartsOn, roomForDart, type LaidDart } from './adopted-waist.js';
+export { dartToward, laidDartsOn, roomForDart, type LaidDart } from './adopted-waist.js';
 export { drawBlock, edgeLengths, sheetHip, type Block, type EdgeLengths } from './block.js';
 export { INSEAM_STRETCH } from './walk-inseams.js';
 export { riseBend, riseBendThrough, riseLimits } from './crotch-curve.js';

@@ -44,7 +44,7 @@ describe('what a person’s fittings have taught', () => {
     expect(more).toEqual([]);
     expect(learnt).toMatchObject({ does: 'openSeat', given: 50, back: 19, date: '2026-03-02' });
     expect(learnt?.share).toBeCloseTo(0.62, 9);
-    const seen = { seen: [{ what: 'tooShortBehind' }], pins: [{ kind: 'openedSeat', by: 40 }] };
+    const seen = { seen: [{ what: 'tooShortBehind' }], pins: [{ kind: 'openedSeat', by: 40, leg: 'both' as const }] };
     const first = (taught = learntOf([])) => causesOf(seen, draft(), 'cm', taught)[0];
     expect(first()).toMatchObject({ amount: 40, from: 'pin', learnt: undefined });
     expect(first(learntOf(drafts))).toMatchObject({ amount: 25, learnt: { given: 50, back: 19 } });

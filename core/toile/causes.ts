@@ -4,14 +4,14 @@ import { snapTo, toMm, type Unit } from '../units/index.js';
 import { startingAmount } from './does.js';
 import type { Learnt } from './learnt.js';
 import { KNOWLEDGE, pinNamed, type Cause, type Knowledge } from './knowledge.js';
-
-/** On which leg something was seen or pinned. */
-export type OnLeg = 'both' | 'left' | 'right';
+import type { OnLeg } from './on-leg.js';
+import { pinsThatSpeak, type StandsFor } from './fold-speaks.js';
+import type { Pin } from './pinned-fold.js';
 
 /** What was seen and pinned on a toile, as far as causes are sought from it. */
 export interface Observed {
   readonly seen: readonly { readonly what: string; readonly leg?: OnLeg }[];
-  readonly pins: readonly { readonly kind: string; readonly by: number; readonly leg?: OnLeg }[];
+  readonly pins: readonly Pin[];
 }
 
 /**
@@ -75,7 +75,8 @@ function missed({ kind, value, low, high }: Check): number | undefined {
 
 function ranked(
   cause: Cause,
-  { seen, pins }: Observed,
+  seen: Observed['seen'],
+  pins: readonly StandsFor[],
   { checks, block }: Draughted,
   unit: Unit,
   explained: ReadonlySet<string>,
@@ -107,7 +108,7 @@ function ranked(
   const amount = (pinned ?? figure ?? startingAmount(cause.does, unit)) * (learnt?.share ?? 1);
   const legs = new Set([
     ...seen.filter((s) => matched.includes(s.what)).map((s) => s.leg ?? 'both'),
-    ...(pin ? [pin.leg ?? 'both'] : []),
+    ...(pin ? [pin.leg] : []),
   ]);
   const [only = 'both'] = legs;
   return {
@@ -136,12 +137,13 @@ export function causesOf(
   taught: readonly Learnt[] = [],
   knowledge: Knowledge = KNOWLEDGE,
 ): readonly RankedCause[] {
+  const pins = pinsThatSpeak(observed.pins, draft.block);
   const open = [...knowledge.causes];
   const explained = new Set<string>();
   const found: RankedCause[] = [];
   for (;;) {
     const [best] = open
-      .map((cause) => ranked(cause, observed, draft, unit, explained, taught, knowledge))
+      .map((cause) => ranked(cause, observed.seen, pins, draft, unit, explained, taught, knowledge))
       .sort((a, b) => b.score - a.score);
     if (!best || best.score <= 0) return found;
     found.push(best);

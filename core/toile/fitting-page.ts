@@ -3,7 +3,7 @@ import type { WrittenBlock, WrittenPage } from '../drawing/index.js';
 import type { Block } from '../draft/index.js';
 import { figuresOf, type FigureName } from '../measured/index.js';
 import { formatLength, tapeFor, type Unit } from '../units/index.js';
-import type { OnLeg } from './causes.js';
+import type { OnLeg } from './on-leg.js';
 import { KNOWLEDGE, pinNamed, seenNamed, type Knowledge, type SeenWhere } from './knowledge.js';
 import { foldWork, type Pin } from './pinned-fold.js';
 import type { SewnSeam } from './sewn-seam.js';

@@ -1,4 +1,6 @@
-export { causesOf, type AmountFrom, type Evidence, type Observed, type OnLeg, type RankedCause } from './causes.js';
+export { causesOf, type AmountFrom, type Evidence, type Observed, type RankedCause } from './causes.js';
+export { standsFor, type StandsFor } from './fold-speaks.js';
+export type { OnLeg } from './on-leg.js';
 export { DOES, startingAmount, worksOf, type DoesId } from './does.js';
 export {
   atPlace,

@@ -1,10 +1,21 @@
 import { describe, expect, it } from 'vitest';
-import { alterBlock, downSeam, onSeam, seamNear } from '../alter/index.js';
+import { alterBlock, downSeam, onSeam, seamNear, type SeamPlace } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft } from '../chain/index.js';
-import { EDGE_NAMES } from '../draft/index.js';
+import { EDGE_NAMES, type EdgeName } from '../draft/index.js';
 import { distance, nearestPlace, pathLength, placeAtLength, seeded, type Point } from '../geometry/index.js';
 import { SHEETS } from '../shipped/index.js';
-import { atCentre, firstFold, FOLD, foldFault, foldPlace, foldWork, type Pin } from './index.js';
+import {
+  atCentre,
+  causesOf,
+  firstFold,
+  FOLD,
+  foldFault,
+  foldPlace,
+  foldWork,
+  standsFor,
+  type Pin,
+  type PinnedFold,
+} from './index.js';
 
 function drafted(sheet = SHEETS[0]): Draft {
   const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
@@ -99,5 +110,58 @@ describe('a fold pinned from seam to seam', () => {
     expect(atCentre(pin({}))).toBeUndefined();
     expect(atCentre(pin({ fold: { ...fold, panel: 'front' } }))).toBeUndefined();
     expect(atCentre({ kind: 'pinchedSide', by: 8, leg: 'both' })).toBeUndefined();
+  });
+});
+
+describe('what a fold stands for', () => {
+  const pin = (fold: PinnedFold, by: number, leg: Pin['leg'] = 'both'): Pin => ({ kind: FOLD, by, leg, fold });
+  const level = (edge: EdgeName, line: 'hipLevel' | 'thighLevel', by = 0): SeamPlace => ({ edge, level: { line, by } });
+  const waist = (share: number): SeamPlace => ({ edge: 'waist', share });
+  const kinds = (one: Pin): string[] => standsFor(one, block).map((s) => s.kind);
+
+  it('is told from where it lies: across, it takes length out of the rise; down from the waist, girth', () => {
+    expect(standsFor(pin(firstFold('back'), 14), block)).toEqual([{ kind: 'foldedSeat', by: 14, leg: 'both' }]);
+    expect(standsFor(pin(firstFold('front'), 9, 'left'), block)).toEqual([{ kind: 'foldedFront', by: 9, leg: 'left' }]);
+    const dart = { panel: 'back', from: waist(0.5), to: level('side', 'hipLevel'), byTo: 0 } as const;
+    const [taken, ...more] = standsFor(pin(dart, 10), block);
+    expect(more).toEqual([]);
+    // On both halves, and by what a slanting fold takes across.
+    const [a, b] = [onSeam(back, dart.from)?.at, onSeam(back, dart.to)?.at];
+    if (!a || !b) throw new Error('on the piece');
+    expect(taken?.kind).toBe('pinchedCentreBack');
+    expect(taken?.by).toBeCloseTo((20 * (b.y - a.y)) / Math.hypot(b.x - a.x, b.y - a.y), 6);
+    expect(standsFor(pin(dart, 10, 'right'), block)[0]?.by).toBeCloseTo((taken?.by ?? 0) / 2, 6);
+    expect(kinds(pin({ ...dart, panel: 'front' }, 10))).toEqual([]);
+  });
+
+  it('is all that it takes by half as much as most: an even fold down the whole leg, waist, seat and thigh', () => {
+    const down: PinnedFold = { panel: 'back', from: waist(0.5), to: { edge: 'hem', share: 0.5 }, byTo: 12 };
+    expect(kinds(pin(down, 12))).toEqual(['pinchedCentreBack', 'pinchedSide', 'pinchedInseam']);
+    expect(kinds(pin({ ...down, byTo: 24 }, 0))).toEqual([]);
+    const leg: PinnedFold = {
+      panel: 'front',
+      from: level('rise', 'hipLevel', 60),
+      to: { edge: 'hem', share: 0.6 },
+      byTo: 0,
+    };
+    expect(kinds(pin(leg, 20))).toEqual(['pinchedInseam']);
+  });
+
+  it('is nothing where it takes next to nothing in, lies along a seam that no cause is known for, or off the piece', () => {
+    expect(kinds(pin(firstFold('back'), 2))).toEqual([]);
+    expect(kinds(pin({ ...firstFold('back'), byTo: 20 }, 0))).toEqual([]);
+    expect(
+      kinds(pin({ ...firstFold('back'), to: { edge: 'side', level: { line: 'waistLine', by: -60 } } }, 14)),
+    ).toEqual([]);
+    expect(kinds({ kind: 'pinchedSide', by: 9, leg: 'both' })).toEqual([]);
+  });
+
+  it('brings a cause to the head as a pin of its kind does; two folds across one piece are one amount', () => {
+    const folds = [pin(firstFold('back'), 12), pin({ ...firstFold('back'), from: level('rise', 'hipLevel', -40) }, 7)];
+    const [first] = causesOf({ seen: [{ what: 'seatBags' }], pins: folds }, drafted(), 'cm');
+    expect(first).toMatchObject({ cause: { id: 'backRiseLong' }, from: 'pin', leg: 'both' });
+    expect(first?.amount).toBeCloseTo(19, 0);
+    const own: Pin = { kind: 'foldedSeat', by: 15, leg: 'both' };
+    expect(causesOf({ seen: [], pins: [...folds, own] }, drafted(), 'cm')[0]?.amount).toBe(15);
   });
 });

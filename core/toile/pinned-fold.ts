@@ -2,7 +2,7 @@ import { onSeam, type AlterationWork, type SeamPlace } from '../alter/index.js';
 import type { Block } from '../draft/index.js';
 import { along, distance, quarterTurn, subtract, unit } from '../geometry/index.js';
 import type { PanelName } from '../method/index.js';
-import type { OnLeg } from './causes.js';
+import type { OnLeg } from './on-leg.js';
 import type { PinPlace } from './pin-places.js';
 
 /** A fold pinned across one piece, wherever it is wanted: from one seam to another. */

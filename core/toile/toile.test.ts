@@ -197,7 +197,7 @@ describe('from what was seen to causes', () => {
     const [side] = causesOf(sides, plain, 'cm');
     expect(side).toMatchObject({ cause: { id: 'seatWide' }, amount: 50, leg: 'left' });
     expect(worksOf('sideIn', 50, plain.block)).toMatchObject([{ kind: 'seam', panel: 'both', by: -12.5 }]);
-    expect(causesOf({ seen: [], pins: [{ kind: 'pinchedSide', by: 0 }] }, plain, 'cm')).toEqual([]);
+    expect(causesOf({ seen: [], pins: [{ kind: 'pinchedSide', by: 0, leg: 'both' }] }, plain, 'cm')).toEqual([]);
     const both = { ...observed, seen: [{ what: 'waistStandsBehind', leg: 'both' as const }] };
     expect(causesOf(both, plain, 'cm')[0]?.leg).toBe('both');
     const alone = causesOf({ seen: [], pins: observed.pins }, plain, 'cm');

@@ -1,0 +1,2 @@
+/** On which leg something was seen or pinned. */
+export type OnLeg = 'both' | 'left' | 'right';
