@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Fitting } from '../../core/kept/index.js';
+import { distance } from '../../core/geometry/index.js';
 import { foldPlace, pinPlaces, type PinnedFold, type PinPlace } from '../../core/toile/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { toBoard } from '../board/arrange.js';
@@ -21,26 +22,46 @@ const LEAST_SAID = 0.4;
 
 type FittingPin = Fitting['pins'][number];
 
+/** A pin whose place is begun within this of an earlier one's, in mm, has its head so much further up, in pixels. */
+const NEAR = 12;
+const APART = 15;
+
+/** How many of the places before one begin where it begins, on the same piece. */
+const beforeAt = (places: readonly PinPlace[], index: number): number => {
+  const one = places[index];
+  const at = one?.corners[0];
+  return places.slice(0, index).filter(({ panel, corners: [from] }) => {
+    return panel === one?.panel && at && from && distance(from, at) < NEAR;
+  }).length;
+};
+
 /** The pins of the fitting in hand on the pieces: what each takes up, its head outward, its number and amount. */
 export const PinLayer: BoardLayer = ({ drawn }) => {
   const { fitting } = useFitting();
+  if (!fitting) return null;
+  const numbered = fitting.pins.map((pin, i) => ({ pin, number: i + 1 }));
+  const put = numbered.flatMap(({ pin, number }) =>
+    pin.fold ? [] : pinPlaces(pin.kind, pin.by, drawn.draft.block).map((place) => ({ pin, number, place })),
+  );
+  const places = put.map(({ place }) => place);
   return (
     <g>
-      {(fitting?.pins ?? []).map((pin, i) =>
-        fitting && pin.fold ? (
-          <FoldOnPiece key={pin.id} fitting={fitting.id} pin={pin} fold={pin.fold} number={i + 1} drawn={drawn} />
-        ) : (
-          pinPlaces(pin.kind, pin.by, drawn.draft.block).map((place) => (
-            <PinOnPiece
-              key={`${pin.id} ${place.panel}`}
-              kind={pin.kind}
-              place={place}
-              number={i + 1}
-              amounts={[pin.by]}
-              drawn={drawn}
-            />
-          ))
-        ),
+      {put.map(({ pin, number, place }, i) => (
+        <PinOnPiece
+          key={`${pin.id} ${place.panel}`}
+          kind={pin.kind}
+          place={place}
+          raised={beforeAt(places, i)}
+          number={number}
+          amounts={[pin.by]}
+          drawn={drawn}
+        />
+      ))}
+      {numbered.map(
+        ({ pin, number }) =>
+          pin.fold && (
+            <FoldOnPiece key={pin.id} fitting={fitting.id} pin={pin} fold={pin.fold} number={number} drawn={drawn} />
+          ),
       )}
     </g>
   );
@@ -67,7 +88,14 @@ function FoldOnPiece({
   return (
     <>
       {place && (
-        <PinOnPiece kind={pin.kind} place={place} number={number} amounts={[pin.by, fold.byTo]} drawn={drawn} />
+        <PinOnPiece
+          kind={pin.kind}
+          place={place}
+          raised={0}
+          number={number}
+          amounts={[pin.by, fold.byTo]}
+          drawn={drawn}
+        />
       )}
       <FoldHandles
         drawn={drawn}
@@ -85,12 +113,15 @@ function FoldOnPiece({
 function PinOnPiece({
   kind,
   place: { panel, corners },
+  raised,
   number,
   amounts,
-  drawn: { arranged, view, tape },
+  drawn: { draft, arranged, view, tape },
 }: {
   readonly kind: string;
   readonly place: PinPlace;
+  /** How many heads stand at the same place already. */
+  readonly raised: number;
   readonly number: number;
   readonly amounts: readonly number[];
   readonly drawn: Drawn;
@@ -98,16 +129,20 @@ function PinOnPiece({
   const spots = corners.map((p) => toScreen(toBoard(p, arranged[panel]), view));
   const [at] = spots;
   if (!at) return null;
-  const away = panel === 'back' ? 1 : -1;
+  const { crease, levels } = draft.block[panel];
+  const middle = toScreen(toBoard({ x: crease, y: levels.crotchLevel }, arranged[panel]), view);
+  const away = at.x >= middle.x ? 1 : -1;
   const up = at.y - HEAD < TOP ? -1 : 1;
-  const head = { x: at.x + HEAD * away, y: at.y - HEAD * up };
+  const head = { x: at.x + HEAD * away, y: at.y - (HEAD + raised * APART) * up };
+  // Its words stand off the piece at the centre, and on it at the side, where the other piece is near.
+  const beside = panel === 'back' ? 1 : -1;
   const said = amounts.map((mm) => formatLength(mm, tape)).join(', ');
   return (
     <g data-pinned={`${kind} ${panel}`} pointerEvents="none">
       <polygon className="pin-fold" points={spots.map(({ x, y }) => `${x},${y}`).join(' ')} />
       <line className="pin-shaft" x1={at.x - 6 * away} y1={at.y + 6 * up} x2={head.x} y2={head.y} />
       <circle className="pin-head" cx={head.x} cy={head.y} r={4} />
-      <text className="pin-said" x={head.x + 7 * away} y={head.y - 3} textAnchor={away > 0 ? 'start' : 'end'}>
+      <text className="pin-said" x={head.x + 7 * beside} y={head.y - 3} textAnchor={beside > 0 ? 'start' : 'end'}>
         {view.scale < LEAST_SAID ? number : withFractions(`${number}: ${said}`)}
       </text>
     </g>
