@@ -1,13 +1,14 @@
 import { resolve } from 'node:path';
 import type { AddressInfo } from 'node:net';
-import { By, Key, type WebElement } from 'selenium-webdriver';
+import { By, Key, Origin, type WebElement } from 'selenium-webdriver';
 import { startBrowser } from '../e2e/browser.js';
 import { RoomPage } from '../e2e/room-page.js';
 import { createApp } from '../server/app.js';
 
 /**
  * Frames a second and the longest task of the page while it works: a lay of many parts that is searched, a part of it moved
- * by keys, a nest of twelve sizes brought together elsewhere again and again, a flare pulled. Limits: 50 frames, 50 ms.
+ * by keys and by hand, a flare pulled, a nest of twelve sizes brought together elsewhere again and again. Limits: 50 frames,
+ * 50 ms.
  */
 
 const server = createApp(resolve(import.meta.dirname, '..', 'dist')).listen(0, '127.0.0.1');
@@ -84,6 +85,27 @@ await counted('a part of them moved by keys', async () => {
   }
 });
 console.log(`It has ${(await outline()) === lay ? 'not ' : ''}moved. ${await room.text('[data-to-buy]')}`);
+
+/** Pulls something back and forth as a hand does, some hundred moves. */
+async function pulled(grip: WebElement, by: number): Promise<void> {
+  const hand = driver.actions({ async: true }).move({ origin: grip }).press();
+  for (let i = 0; i < 96; i++) {
+    const way = i % 32 < 16 ? 1 : -1;
+    hand.move({ origin: Origin.POINTER, x: way * by, y: i % 2 === 0 ? 1 : -1, duration: 16 });
+  }
+  await hand.release().perform();
+}
+await counted('a part of them pulled by hand', () => pulled(last, 3));
+
+await room.visit('/demo/draft/cellist-dress/finish');
+await room.section('Leg');
+await (await room.find('[data-component="flare"] input[type=checkbox]')).click();
+await (await room.find('[data-piece-button="front"]')).click();
+const garment = (await driver.findElements(By.css('[data-piece-button]'))).length;
+await pulled(await room.find('[data-handle="flare.by"]'), 1);
+await counted(`a flare pulled on a garment of ${garment} parts`, async () =>
+  pulled(await room.find('[data-handle="flare.by"]'), 1),
+);
 
 await room.visit('/demo/draft/ticket-plain/cut/many');
 await room.press('12 sizes of Children by height');

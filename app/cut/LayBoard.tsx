@@ -19,6 +19,9 @@ import '../shared/lay.css';
 /** Cloth is shown this far beyond its lay and about it, in mm. */
 const AROUND = 40;
 
+/** As long as the cloth that is shown grows and shrinks by such steps, in mm, nothing on it is drawn to another scale. */
+const stepOf = (length: number): number => (length < 3000 ? 50 : 500);
+
 /** An outline as path data, in the cloth's own coordinates. */
 const outlineData = (outline: readonly (readonly [number, number])[]): string =>
   `M${outline.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z`;
@@ -59,7 +62,8 @@ export function LayBoard({
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const width = laidWidth(cloth);
-  const shown = Math.max(lay.length, cloth.inHand ?? 0) + AROUND;
+  const step = stepOf(lay.length);
+  const shown = Math.max(Math.ceil(lay.length / step) * step, cloth.inHand ?? 0) + AROUND;
   const held = hand.chosen ?? (lay.placed[0] && copyName(lay.placed[0]));
 
   /** What a pull on the screen is on the cloth, in mm. */

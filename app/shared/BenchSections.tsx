@@ -1,6 +1,6 @@
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
-import { useEffect, useId, type ReactNode } from 'react';
+import { memo, useEffect, useId, type ReactNode } from 'react';
 import { usePreferences } from '../store/preferences.js';
 import { useLineInHand } from './line-in-hand.js';
 import './bench-sections.css';
@@ -20,6 +20,11 @@ const putFoot = (foot: HTMLElement | null): void => {
   useLineInHand.getState().set({ foot });
 };
 
+function show(bench: string, section: string): void {
+  const { set, sections } = usePreferences.getState();
+  set({ sections: { ...sections, [bench]: section } });
+}
+
 /**
  * A bench in sections that open one at a time under an index that stays in sight; at its foot what is to be told of the
  * line in hand. Which section lies open is kept from visit to visit.
@@ -38,16 +43,11 @@ export function BenchSections({
 }) {
   const id = useId();
   const kept = usePreferences((p) => p.sections[bench]);
-  const set = usePreferences((p) => p.set);
   const line = useLineInHand((s) => s.line);
   const open = sections.find((s) => s.id === kept) ?? sections[0];
-  const show = (section: string): void => {
-    set({ sections: { ...usePreferences.getState().sections, [bench]: section } });
-  };
   const home = line === undefined ? undefined : sections.find((s) => s.holds?.(line))?.id;
   useEffect(() => {
-    if (home !== undefined)
-      usePreferences.getState().set({ sections: { ...usePreferences.getState().sections, [bench]: home } });
+    if (home !== undefined) show(bench, home);
   }, [home, bench]);
   useEffect(
     () => () => {
@@ -60,30 +60,7 @@ export function BenchSections({
     <div className="bench-sections">
       <div className="bench-index">
         {above}
-        <Tabs
-          value={open.id}
-          variant="fullWidth"
-          aria-label="Sections of the bench"
-          onChange={(_, next: string) => {
-            useLineInHand.getState().set({ line: undefined });
-            show(next);
-          }}
-        >
-          {sections.map((s) => (
-            <Tab
-              key={s.id}
-              value={s.id}
-              id={`${id}-${s.id}`}
-              aria-controls={`${id}-panel`}
-              label={
-                <>
-                  {s.label}
-                  {s.marked && <span className="section-mark" title="Something here was set by hand" />}
-                </>
-              }
-            />
-          ))}
-        </Tabs>
+        <Index id={id} bench={bench} open={open.id} entries={sections} />
       </div>
       <div
         role="tabpanel"
@@ -99,3 +76,50 @@ export function BenchSections({
     </div>
   );
 }
+
+interface IndexProps {
+  readonly id: string;
+  readonly open: string;
+  readonly bench: string;
+  readonly entries: readonly Pick<BenchSection, 'id' | 'label' | 'marked'>[];
+}
+
+const sameIndex = (a: IndexProps, b: IndexProps): boolean =>
+  a.id === b.id &&
+  a.bench === b.bench &&
+  a.open === b.open &&
+  a.entries.length === b.entries.length &&
+  a.entries.every(({ id, label, marked }, i) => {
+    const other = b.entries[i];
+    return id === other?.id && label === other.label && marked === other.marked;
+  });
+
+/** The index of a bench. Drawn again it is measured again, which lays out the whole page: so only where it differs. */
+const Index = memo(function Index({ id, bench, open, entries }: IndexProps) {
+  return (
+    <Tabs
+      value={open}
+      variant="fullWidth"
+      aria-label="Sections of the bench"
+      onChange={(_, next: string) => {
+        useLineInHand.getState().set({ line: undefined });
+        show(bench, next);
+      }}
+    >
+      {entries.map((s) => (
+        <Tab
+          key={s.id}
+          value={s.id}
+          id={`${id}-${s.id}`}
+          aria-controls={`${id}-panel`}
+          label={
+            <>
+              {s.label}
+              {s.marked && <span className="section-mark" title="Something here was set by hand" />}
+            </>
+          }
+        />
+      ))}
+    </Tabs>
+  );
+}, sameIndex);

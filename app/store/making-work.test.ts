@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Draft } from '../../core/chain/index.js';
 import { houseCloth } from '../../core/cloth/index.js';
 import type { Block } from '../../core/draft/index.js';
 import { DEMO_WORKBOOK } from '../../core/demo/index.js';
@@ -40,6 +41,29 @@ function blockOf(open: OpenWork): Block {
   return block;
 }
 const now = new Date('2026-11-01T10:00:00');
+
+describe('what is made of a draft', () => {
+  it('draws nothing anew that is drawn already: cloth, fittings and a style leave the draft as it is', () => {
+    const open = opened();
+    const drawn = (): unknown => open.computed.getState().draft;
+    const draft = drawn();
+    keepRemnant({ ...houseCloth('shell', 'cm'), name: 'Left', width: 300, inHand: 500 })(open);
+    beginFitting('f1', now)(open);
+    expect(drawn()).toBe(draft);
+    open.undo();
+    expect(drawn()).toBe(draft);
+    const others = { ...draftOf(open), style: undefined, set: { ...draftOf(open).set, 'back.extension': 91 } };
+    open.state.setState({ work: { ...open.state.getState().work, draft: others } });
+    expect(drawn()).not.toBe(draft);
+    // A preview is drawn, and what lay before it is drawn no second time.
+    const kept = drawn();
+    open.state.setState({ preview: { set: { 'back.extension': 99 } } });
+    expect(blockOf(open).back.points.crotchPoint.x).not.toBe((kept as Draft).block.back.points.crotchPoint.x);
+    expect(open.computed.getState().before).toBe(kept);
+    open.state.setState({ preview: undefined });
+    expect(blockOf(open)).toEqual((kept as Draft).block);
+  });
+});
 
 describe('the cloth of a garment', () => {
   it('keeps what is left of it by a name, once, until it is used up', () => {

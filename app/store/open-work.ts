@@ -1,6 +1,7 @@
+import { replaceEqualDeep } from '@tanstack/react-query';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Alteration } from '../../core/alter/index.js';
-import { computeDraft, missingFigures, type Draft } from '../../core/chain/index.js';
+import { computeDraft, missingFigures, type Draft, type DraftInput } from '../../core/chain/index.js';
 import type { AdoptedPattern, Block, Leg } from '../../core/draft/index.js';
 import type { MeasurementId } from '../../core/measure/index.js';
 import { mendedBy, type DartPlace } from '../../core/method/index.js';
@@ -44,6 +45,8 @@ export interface WorkState {
 /** What the work computes to. The last good draft stays when the newest input is refused. */
 export interface Computed {
   readonly draft: Draft | undefined;
+  /** What the draft was drawn from; nothing where the newest input was refused. */
+  readonly from: DraftInput | undefined;
   /** The draft before a handle was taken hold of; shown as a ghost. */
   readonly before: Draft | undefined;
   readonly refusals: readonly Refusal[];
@@ -121,22 +124,26 @@ function compute({ work, preview, trial, leg }: WorkState, last: Computed): Comp
     ...(preview?.pattern && input.pattern && { pattern: { ...input.pattern, ...preview.pattern } }),
     ...(trial && { alterations: trial }),
   };
-  const outcome = computeDraft(tried, within(LONGEST_MS));
   const before = preview || trial ? (last.before ?? last.draft) : undefined;
-  if (outcome.ok) return { draft: outcome.value, before, refusals: [], missing, fault: undefined };
+  // A change of style, cloth or lay draws nothing anew.
+  const from = replaceEqualDeep(last.from, tried);
+  if (last.from !== undefined && from === last.from) return { ...last, before, missing, fault: undefined };
+  const outcome = computeDraft(tried, within(LONGEST_MS));
+  if (outcome.ok) return { draft: outcome.value, from, before, refusals: [], missing, fault: undefined };
   const { draft: kept } = work;
   const original = originalOf(kept);
   if (!last.draft && kept.sheet && original) {
     // Opened with a mistake in its own sheet: what was copied stands in for the lines that are wrong.
     const stand = computeDraft({ ...input, sheet: mendedBy(kept.sheet, original) });
-    if (stand.ok) return { draft: stand.value, before, refusals: outcome.refusals, missing, fault: undefined };
+    if (stand.ok)
+      return { draft: stand.value, from: undefined, before, refusals: outcome.refusals, missing, fault: undefined };
   }
   // Before the four are in there is nothing to refuse: the room asks for them.
   const asking = last.draft === undefined && missing.length > 0;
   const refusals = asking
     ? outcome.refusals.filter(({ code }) => code !== 'missing' && code !== 'inseamMissing')
     : outcome.refusals;
-  return { draft: last.draft, before, refusals, missing, fault: undefined };
+  return { draft: last.draft, from: undefined, before, refusals, missing, fault: undefined };
 }
 
 /** What of a person and a draft was changed, as the change log keeps it. */
@@ -168,7 +175,7 @@ function computedFrom(now: WorkState, last: Computed): Computed {
     return compute(now, last);
   } catch (fault) {
     console.error(fault);
-    return { ...last, before: undefined, fault: faultOf(fault) };
+    return { ...last, from: undefined, before: undefined, fault: faultOf(fault) };
   }
 }
 
@@ -180,6 +187,7 @@ export function openWork(work: Work, acts: readonly Act[] = [], place = `draft:$
   const state = createStore<WorkState>()(() => ({ work, preview: undefined, trial: undefined, leg: 'left' }));
   const nothing: Computed = {
     draft: undefined,
+    from: undefined,
     before: undefined,
     refusals: [],
     missing: [],
