@@ -7,7 +7,7 @@ import { useComputed, useUnit } from '../store/work-context.js';
 import { AllowanceLines } from './AllowanceLines.js';
 import { ComponentLines } from './ComponentLines.js';
 import { CutList } from './CutList.js';
-import { useEffect, useRef } from 'react';
+import { memo, useDeferredValue, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { GarmentBoard } from './GarmentBoard.js';
 import { SeamTable } from './SeamTable.js';
@@ -22,6 +22,8 @@ const groupOf = (id: string): string | undefined => COMPONENTS.find((c) => c.id 
 export function FinishStation() {
   const finished = useGarment();
   const refusal = useComputed((c) => c.refusals[0]);
+  // While a hand pulls, the bench follows where there is time for it.
+  const told = useDeferredValue(finished);
   const unit = useUnit();
   const [query, setQuery] = useSearchParams();
   const garment = finished?.styled.garment;
@@ -59,13 +61,13 @@ export function FinishStation() {
             {withFractions(refusalSentence(refusal, readerIn(unit)))} The pieces show the last good draft.
           </p>
         )}
-        {finished ? <FinishBench finished={finished} /> : <p className="quiet">Enter the four measurements first.</p>}
+        {told ? <FinishBench finished={told} /> : <p className="quiet">Enter the four measurements first.</p>}
       </aside>
     </>
   );
 }
 
-function FinishBench({ finished }: { finished: Finished }) {
+const FinishBench = memo(function FinishBench({ finished }: { finished: Finished }) {
   const unit = useUnit();
   const { style } = useStyle();
   const chosen = new Set(style.map((item) => groupOf(item.id)));
@@ -110,4 +112,4 @@ function FinishBench({ finished }: { finished: Finished }) {
       ]}
     />
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState, type PointerEvent } from 'react';
+import { useDeferredValue, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { boxOf, flatten, pathBox, pathLength } from '../../core/geometry/index.js';
 import { partOutline, sewnTo } from '../../core/garment/index.js';
 import type { Piece } from '../../core/piece/index.js';
@@ -67,6 +67,8 @@ export function GarmentBoard({ finished }: { finished: Finished | undefined }) {
   const [at, setAt] = useState<{ x: number; y: number }>();
   const [moving, setMoving] = useState(false);
   const pieces = finished?.pieces ?? [];
+  // While a hand pulls the piece in hand, the row follows where there is time for it.
+  const inRow = useDeferredValue(finished);
   const piece = pieces.find(({ part }) => part.id === inHand) ?? pieces[0];
   const lying = useMemo(() => (finished && piece ? lyingOf(finished.pieces, piece) : []), [finished, piece]);
   const box = useMemo(
@@ -199,7 +201,7 @@ export function GarmentBoard({ finished }: { finished: Finished | undefined }) {
           <p>The pieces appear as soon as waist, hip, crotch depth and inseam are in.</p>
         </div>
       )}
-      {finished && <PieceRow pieces={pieces} inHand={piece?.part.id} lit={lit} />}
+      {inRow && <PieceRow pieces={inRow.pieces} inHand={piece?.part.id} lit={lit} />}
       {refused !== undefined && (
         <div className="board-message" role="status">
           {withFractions(refused)} The last good garment stays.

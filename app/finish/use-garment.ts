@@ -8,9 +8,10 @@ import {
   type Piece,
   type Proof,
 } from '../../core/piece/index.js';
+import type { Draft } from '../../core/chain/index.js';
 import { refusalSentence } from '../../core/refusal/index.js';
 import { draftGarment, NO_STYLE, type Style, type Styled } from '../../core/style/index.js';
-import { readerIn } from '../../core/units/index.js';
+import { readerIn, type Unit } from '../../core/units/index.js';
 import { useShrinkage } from '../shared/use-shrinkage.js';
 import { changeStyle } from '../store/work-changes.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
@@ -20,6 +21,17 @@ import { useFinish } from './finish-store.js';
 export interface Finished {
   readonly styled: Styled;
   readonly pieces: readonly Piece[];
+}
+
+/** Garments that were made, by the style that they were made to: what a hand tries is drawn as it was judged. */
+const made = new WeakMap<Style, { readonly draft: Draft; readonly unit: Unit; readonly styled: Styled }>();
+
+function garmentOf(draft: Draft, style: Style, unit: Unit): Styled {
+  const known = made.get(style);
+  if (known?.draft === draft && known.unit === unit) return known.styled;
+  const styled = draftGarment(draft, style, unit);
+  made.set(style, { draft, unit, styled });
+  return styled;
 }
 
 /** The garment of the open draft, as it is kept or as a hand tries it; nothing until there is a draft. */
@@ -33,7 +45,7 @@ export function useGarment(): Finished | undefined {
   const style = trial ?? kept;
   return useMemo(() => {
     if (!draft) return undefined;
-    const styled = draftGarment(draft, style, unit);
+    const styled = garmentOf(draft, style, unit);
     const garment = grownGarment(styled.garment, shrinkage);
     return { styled, pieces: piecesOf(garment, allowances) };
   }, [draft, style, unit, allowances, shrinkage]);
@@ -66,11 +78,11 @@ export function useStyle(): {
   const fault = (next: Style): string | undefined => {
     if (!draft) return undefined;
     const was = new Set(
-      draftGarment(draft, style, unit)
+      garmentOf(draft, style, unit)
         .told.filter((t) => t.refusal)
         .map((t) => t.component),
     );
-    const told = draftGarment(draft, next, unit).told.find((t) => t.refusal && !was.has(t.component));
+    const told = garmentOf(draft, next, unit).told.find((t) => t.refusal && !was.has(t.component));
     return told?.refusal && refusalSentence(told.refusal, readerIn(unit));
   };
   return {
