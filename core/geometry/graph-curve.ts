@@ -47,6 +47,24 @@ export const onAxis = (axis: Axis, p: Point): { u: number; v: number } => {
 export interface Figure {
   readonly coefficients: readonly number[];
   readonly constant: number;
+  /** Which unknown it is, where it is one alone. */
+  readonly only?: number;
+}
+
+/** Every unknown as a figure, by how many there are: the same for all curves. */
+const UNKNOWNS: (readonly Figure[] | undefined)[] = [];
+
+/** The unknowns of a curve of so many as figures. */
+function unknownsOf(size: number): readonly Figure[] {
+  const known = UNKNOWNS[size];
+  if (known) return known;
+  const figures = Array.from({ length: size }, (_, only): Figure => {
+    const coefficients = zeros(size);
+    coefficients[only] = 1;
+    return { coefficients, constant: 0, only };
+  });
+  UNKNOWNS[size] = figures;
+  return figures;
 }
 
 /** Figures, each times a number, added up. */
@@ -63,7 +81,7 @@ export class GraphCurve {
   private readonly nodes: readonly number[];
   private readonly places: Figure[];
   private readonly slopes: Figure[];
-  private readonly units: Figure[];
+  private readonly unknowns: readonly Figure[];
   private readonly conditions: Conditions;
   private readonly hessian: number[];
   private readonly gradient: number[];
@@ -77,12 +95,10 @@ export class GraphCurve {
     this.conditions = new Conditions(size, ROOM);
     this.hessian = zeros(size * size);
     this.gradient = zeros(size);
-    this.units = new Array<Figure>(size);
+    this.unknowns = unknownsOf(size);
     this.places = new Array<Figure>(count);
     this.slopes = new Array<Figure>(count);
-    const first = zeros(size);
-    first[0] = 1;
-    this.slopes[anchor] = { coefficients: first, constant: 0 };
+    this.slopes[anchor] = this.unknowns[0] as Figure;
     this.places[anchor] = { coefficients: zeros(size), constant: v };
     for (let i = anchor; i < count - 1; i++) this.carry(i, i + 1);
     for (let i = anchor; i > 0; i--) this.carry(i, i - 1);
@@ -118,20 +134,9 @@ export class GraphCurve {
     this.slopes[to] = { coefficients: slope, constant: 0 };
   }
 
-  private unknown(index: number): Figure {
-    let found = this.units[index];
-    if (!found) {
-      const coefficients = zeros(this.size);
-      coefficients[index] = 1;
-      found = { coefficients, constant: 0 };
-      this.units[index] = found;
-    }
-    return found;
-  }
-
   /** The bend (second derivative, in 1 per 100 mm) at a node. */
   bend(node: number): Figure {
-    return this.unknown(node + 1);
+    return this.unknowns[node + 1] as Figure;
   }
 
   /** The slope dv/du at a node. */
@@ -175,7 +180,7 @@ export class GraphCurve {
 
   /** The amount of a slack, in whatever unit its conditions give it. */
   slack(index: number): Figure {
-    return this.unknown(this.nodes.length + 1 + index);
+    return this.unknowns[this.nodes.length + 1 + index] as Figure;
   }
 
   private ask(sum: Sum, bound: number, way: 1 | -1, equal: boolean): void {
@@ -183,7 +188,11 @@ export class GraphCurve {
     for (const [figure, by] of sum) constant += by * figure.constant;
     const at = this.conditions.add(way * (bound - constant), equal);
     const rows = this.conditions.coefficients;
-    for (const [{ coefficients }, by] of sum) {
+    for (const [{ coefficients, only }, by] of sum) {
+      if (only !== undefined) {
+        rows[at + only] = (rows[at + only] as number) + way * by;
+        continue;
+      }
       for (let i = 0; i < this.size; i++)
         rows[at + i] = (rows[at + i] as number) + way * by * (coefficients[i] as number);
     }
@@ -205,7 +214,12 @@ export class GraphCurve {
   }
 
   /** Makes it dear for a figure to miss `value`: `weight` times the square is added to what is kept small. */
-  dear({ coefficients: c, constant }: Figure, value: number, weight: number): void {
+  dear({ coefficients: c, constant, only }: Figure, value: number, weight: number): void {
+    if (only !== undefined) {
+      this.gradient[only] = (this.gradient[only] as number) - weight * value;
+      this.weigh(only, only, weight);
+      return;
+    }
     for (let i = 0; i < this.size; i++) {
       const ci = c[i] as number;
       if (ci === 0) continue;
@@ -218,7 +232,8 @@ export class GraphCurve {
   solve(): SolvedGraph | undefined {
     const found = solveQuadratic(this.hessian, this.gradient, this.conditions);
     if (!found) return undefined;
-    const value = ({ coefficients, constant }: Figure): number => {
+    const value = ({ coefficients, constant, only }: Figure): number => {
+      if (only !== undefined) return found[only] as number;
       let s = constant;
       for (let i = 0; i < this.size; i++) s += (coefficients[i] as number) * (found[i] as number);
       return s;

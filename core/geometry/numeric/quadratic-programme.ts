@@ -146,6 +146,28 @@ function rotate(m: Float64Array, a: number, b: number, count: number, c: number,
   }
 }
 
+/**
+ * Turns the free columns of the step space by one reflection (Householder 1958), so that all of the row's share in them
+ * lies in the first, column `q`; `z` is what the columns give by `d`, and `square` the square of d's free part.
+ */
+function turnInto(q: number, n: number, square: number): void {
+  const { space, d, z } = SCRATCH;
+  const first = d[q] as number;
+  const long = first < 0 ? -Math.sqrt(square) : Math.sqrt(square);
+  const factor = square + first * long;
+  d[q] = -long;
+  if (q === n - 1 || !(factor > 0)) {
+    d[q] = first;
+    return;
+  }
+  for (let i = 0; i < n; i++) z[i] = ((z[i] as number) + long * (space[q * n + i] as number)) / factor;
+  for (let k = q; k < n; k++) {
+    const share = k === q ? first + long : (d[k] as number);
+    if (share === 0) continue;
+    for (let i = 0; i < n; i++) space[k * n + i] = (space[k * n + i] as number) - share * (z[i] as number);
+  }
+}
+
 /** By how much a row is more than its bound. */
 function over({ size: n, coefficients: rows, bounds, first, last }: Conditions, row: number): number {
   const { x } = SCRATCH;
@@ -153,6 +175,24 @@ function over({ size: n, coefficients: rows, bounds, first, last }: Conditions, 
   const to = last[row] as number;
   for (let j = first[row] as number, at = row * n + j; j <= to; j++, at++) s += (rows[at] as number) * (x[j] as number);
   return s;
+}
+
+/** The inequality outside the set that is missed by most, from a row on; -1 where all are met. */
+function worstOf({ size: n, count, coefficients: rows, bounds, first, last }: Conditions, from: number): number {
+  const { x, inSet } = SCRATCH;
+  let found = -1;
+  let worst = -MET;
+  for (let i = from; i < count; i++) {
+    if (inSet[i] === 1) continue;
+    const to = last[i] as number;
+    let by = -(bounds[i] as number);
+    for (let j = first[i] as number, at = i * n; j <= to; j++) by += (rows[at + j] as number) * (x[j] as number);
+    if (by < worst) {
+      worst = by;
+      found = i;
+    }
+  }
+  return found;
 }
 
 /** A Hessian made ready for many programmes: its space of steps; nothing where it is not positive definite. */
@@ -189,20 +229,8 @@ export function solveQuadratic(
   inSet.fill(0, 0, count);
   let q = 0;
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    let p = -1;
-    let worst = -MET;
-    for (let i = 0; i < count; i++) {
-      if (inSet[i] === 1) continue;
-      if (i < equalities) {
-        p = i;
-        break;
-      }
-      const by = over(conditions, i);
-      if (by < worst) {
-        worst = by;
-        p = i;
-      }
-    }
+    // Equalities come into the set one after the other, and stay.
+    const p = q < equalities ? q : worstOf(conditions, equalities);
     if (p === -1) {
       const found = zeros(n);
       for (let i = 0; i < n; i++) found[i] = x[i] as number;
@@ -244,14 +272,7 @@ export function solveQuadratic(
       multiplier += step;
       if (full !== Infinity) for (let i = 0; i < n; i++) x[i] = (x[i] as number) + step * (z[i] as number);
       if (step === full) {
-        for (let j = n - 1; j > q; j--) {
-          const b = d[j] as number;
-          if (b === 0) continue;
-          const a = d[j - 1] as number;
-          const h = Math.sqrt(a * a + b * b);
-          d[j - 1] = h;
-          rotate(space, (j - 1) * n, j * n, n, a / h, b / h);
-        }
+        turnInto(q, n, toward);
         if (Math.abs(d[q] as number) < 1e-13) return undefined;
         for (let i = 0; i <= q; i++) triangle[i * n + q] = d[i] as number;
         set[q] = p;
