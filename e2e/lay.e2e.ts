@@ -74,7 +74,14 @@ describe('the lay', () => {
     await room.visit('/demo/draft/ticket-plain/cut/lay');
     await settled();
     await room.section('Less');
-    expect(await room.text('.bench')).toContain('reckoned for one garment');
+    // What would help is reckoned with all that lies there; what is changed is of this garment.
+    await room.press('Look what would save cloth');
+    await room.until(
+      'nothing saves',
+      async () => (await room.text('.bench')).includes('what lies beside it stays as it is'),
+      60_000,
+    );
+    expect(await room.has('[data-saving]')).toBe(true);
     const one = await bought();
     await room.section('Cloth');
     await room.enter('Layers', '2');

@@ -76,6 +76,7 @@ export function LayView() {
     }),
     [work, unit],
   );
+  const beside = useMemo(() => ({ count: together.own, others: garments.slice(1) }), [together.own, garments]);
   const { found } = lay;
   const bought = found ? Math.max(toBuy(found.length * layers, unit) / layers, layer.inHand ?? 0) : 0;
   const left = useLeftOvers(shapes, lay.busy ? undefined : found, bought, laidOn);
@@ -161,13 +162,17 @@ export function LayView() {
               label: 'Less',
               marked: found !== undefined && layer.inHand !== undefined && found.length > layer.inHand,
               content: () =>
-                !alone ? (
-                  <p className="quiet">
-                    What would help is reckoned for one garment: take off what is laid with it, or lay them one after
-                    the other.
-                  </p>
-                ) : found ? (
-                  <SavingLines order={order} kind={kind} lay={found} inHand={layer.inHand} unit={unit} tape={tape} />
+                found ? (
+                  <SavingLines
+                    order={order}
+                    kind={kind}
+                    beside={beside}
+                    lay={found}
+                    layers={layers}
+                    inHand={layer.inHand}
+                    unit={unit}
+                    tape={tape}
+                  />
                 ) : (
                   <p className="quiet">The pieces are laid first.</p>
                 ),

@@ -7,6 +7,7 @@ import {
   savingsFor,
   toBuy,
   type FoundLay,
+  type LaidBeside,
   type LayOrder,
   type SavingFigures,
 } from '../../core/lay/index.js';
@@ -40,14 +41,18 @@ const savingWorker = (): Worker =>
 export function SavingLines({
   order,
   kind,
+  beside,
   lay,
+  layers,
   inHand,
   unit,
   tape,
 }: {
   readonly order: LayOrder;
   readonly kind: Cloth;
+  readonly beside: LaidBeside;
   readonly lay: FoundLay;
+  readonly layers: number;
   readonly inHand: number | undefined;
   readonly unit: Unit;
   readonly tape: Tape;
@@ -55,6 +60,7 @@ export function SavingLines({
   const change = useChange();
   const [state, setState] = useState<{
     readonly order: LayOrder;
+    readonly beside: LaidBeside;
     readonly found: readonly SavingFound[];
     readonly busy: boolean;
     readonly failed: boolean;
@@ -65,26 +71,28 @@ export function SavingLines({
     () => () => {
       job.current?.stop();
     },
-    [order],
+    [order, beside],
   );
-  const shown = state?.order === order ? state : undefined;
+  const ofThis = (was: typeof state): was is NonNullable<typeof state> => was?.order === order && was.beside === beside;
+  const shown = ofThis(state) ? state : undefined;
   const look = (): void => {
     job.current?.stop();
-    setState({ order, found: [], busy: true, failed: false });
+    setState({ order, beside, found: [], busy: true, failed: false });
     const started = runJob<Saver, unknown>(savingWorker, 'What would save cloth could not be looked for', (saver) =>
       saver.savings(
         order,
         kind,
+        beside,
         lay.placed,
         EACH_MS,
         proxy((one) => {
-          setState((was) => (was?.order === order ? { ...was, found: [...was.found, one] } : was));
+          setState((was) => (ofThis(was) ? { ...was, found: [...was.found, one] } : was));
         }),
       ),
     );
     job.current = started;
     const over = (failed: boolean): void => {
-      setState((was) => (was?.order === order ? { ...was, busy: false, failed } : was));
+      setState((was) => (ofThis(was) ? { ...was, busy: false, failed } : was));
     };
     started.answer
       .then(() => {
@@ -121,7 +129,9 @@ export function SavingLines({
             ? 'What would save cloth could not be looked for to the end. Look again.'
             : shown
               ? gains.length > 0
-                ? 'Each by itself, most first.'
+                ? beside.count > 1 || beside.others.length > 0
+                  ? 'Each by itself, most first. What is changed is changed of this garment; what lies beside it stays as it is.'
+                  : 'Each by itself, most first.'
                 : 'None of it makes this lay shorter.'
               : ''}
       </p>
@@ -133,7 +143,7 @@ export function SavingLines({
               <span>
                 {withFractions(
                   [
-                    `Saves ${formatLength(gain, tape)}: ${clothWords(toBuy(one.length, unit), unit)} to buy${inHand !== undefined && one.length <= inHand ? ', which is enough' : ''}.`,
+                    `Saves ${formatLength(gain, tape)}: ${clothWords(toBuy(one.length * layers, unit), unit)} to buy${inHand !== undefined && one.length <= inHand ? ', which is enough' : ''}.`,
                     figuresSaid(one, tape),
                     way.costs,
                   ]

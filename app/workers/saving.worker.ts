@@ -5,6 +5,7 @@ import {
   orderLaid,
   savingsFor,
   withSaving,
+  type LaidBeside,
   type LayOrder,
   type Placed,
   type SavingFigures,
@@ -21,20 +22,21 @@ export interface SavingFound {
 
 const saver = {
   /**
-   * Lays a garment with each change that would save cloth, from the lay that there is, each for so many milliseconds; tells
+   * Lays a garment, beside what lies with it, with each change that would save cloth, from the lay that there is, each for so many milliseconds; tells
    * what each comes to. What cannot be made is left out.
    */
   savings(
     order: LayOrder,
     kind: Cloth,
+    beside: LaidBeside,
     from: readonly Placed[],
     eachMs: number,
     onFound: (found: SavingFound) => void,
   ): void {
-    const now = orderLaid(order, kind);
+    const now = orderLaid(order, kind, beside);
     if (!now) return;
     for (const { id, change } of savingsFor(order, kind)) {
-      const then = orderLaid(withSaving(order, change), kind);
+      const then = orderLaid(withSaving(order, change), kind, beside);
       if (!then || then.shapes.length === 0) continue;
       const begun = performance.now();
       const over = (): boolean => performance.now() - begun > eachMs;

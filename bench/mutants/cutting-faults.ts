@@ -238,6 +238,13 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     LAY,
   ),
   fault('locks not kept', 'core/lay/kept-lay.ts', 'locked.has(copyName(p)) ? { locked: true } : {}', '{}', LAY),
+  fault(
+    'what lies beside a garment is forgotten where cloth is saved',
+    'core/lay/saving.ts',
+    'count }, ...others]',
+    'count }]',
+    LAY,
+  ),
   fault('the side in on one panel', 'core/lay/saving.ts', "panel: 'both',", "panel: 'front',", LAY),
   fault('the side out', 'core/lay/saving.ts', 'by: -by,', 'by,', LAY),
   fault(

@@ -31,6 +31,7 @@ export {
   orderLaid,
   savingsFor,
   withSaving,
+  type LaidBeside,
   type LayOrder,
   type OrderLaid,
   type Saving,

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { EMPTY_INPUT } from '../chain/index.js';
+import { computeDraft, EMPTY_INPUT } from '../chain/index.js';
 import { houseCloth } from '../cloth/index.js';
-import { HOUSE_ALLOWANCES } from '../piece/index.js';
+import { HOUSE_ALLOWANCES, piecesOf } from '../piece/index.js';
+import { draftGarment } from '../style/index.js';
 import {
   estimatedLength,
   laidUnder,
@@ -54,6 +55,23 @@ describe('what saves cloth', () => {
       allowances: { ...HOUSE_ALLOWANCES, profile: { ...HOUSE_ALLOWANCES.profile, side: 8, inseam: 8, hem: 20 } },
     };
     expect(savingsFor(plain, 'shell').map((s) => s.id)).toEqual(['open', 'side', 'sideMore']);
+  });
+
+  it('is reckoned with what lies beside it: so many of itself, others as they are, all on the changed cloth', () => {
+    const alone = laid(order);
+    const other = laid({ ...order, style: [{ id: 'taper', values: {} }] });
+    const outcome = computeDraft(order.input);
+    if (!outcome.ok) throw new Error('must draft');
+    const { garment } = draftGarment(outcome.value, [{ id: 'taper', values: {} }], 'cm');
+    const others = [{ draft: 'other', pieces: piecesOf(garment, HOUSE_ALLOWANCES), count: 1 }];
+    const area = (of: LayOrder, count: number): number =>
+      layAreaOf(orderLaid(of, 'shell', { count, others })?.shapes ?? []);
+    expect(area(order, 2)).toBeCloseTo(2 * layAreaOf(alone.shapes) + layAreaOf(other.shapes), 0);
+    // A shorter hem is this garment's alone, both of it; lying either way is the cloth's, and so the other's too.
+    const hem = layAreaOf(alone.shapes) - layAreaOf(laid(saving('hem')).shapes);
+    expect(area(order, 2) - area(saving('hem'), 2)).toBeCloseTo(2 * hem, 0);
+    const either = orderLaid(saving('eitherWay'), 'shell', { count: 1, others });
+    expect(either?.shapes.filter((s) => s.id.startsWith('other/')).every((s) => s.turns.length === 2)).toBe(true);
   });
 
   it('does what it says to the pieces and the figures', () => {

@@ -6,8 +6,8 @@ import { figuresOf } from '../measured/index.js';
 import { grownGarment, piecesOf, type Allowances } from '../piece/index.js';
 import { draftGarment, type Style } from '../style/index.js';
 import { formatLength, tapeFor, toMm, type Unit } from '../units/index.js';
-import { garmentShapes } from './garment-shapes.js';
 import type { LayCloth, LayShape } from './job.js';
+import { shapesTogether, type LaidGarment } from './together.js';
 
 /** A garment as it is laid: everything that its pieces and their cloth follow from. */
 export interface LayOrder {
@@ -39,8 +39,23 @@ export function layCloth(cloths: Cloths | undefined, kind: Cloth, unit: Unit): L
   return { width: laidWidth(cloth), gap, flaws, barRepeat, stripeRepeat };
 }
 
-/** The shapes of a garment in one cloth; nothing where it cannot be drafted or a component of it cannot be made. */
-export function orderLaid({ input, style, allowances, cloths, unit }: LayOrder, kind: Cloth): OrderLaid | undefined {
+/** What lies on the same cloth: more of the garment itself, and others as they are. */
+export interface LaidBeside {
+  readonly count: number;
+  readonly others: readonly LaidGarment[];
+}
+
+const ALONE: LaidBeside = { count: 1, others: [] };
+
+/**
+ * The shapes of a garment in one cloth, with what is laid beside it; nothing where it cannot be drafted or a component of
+ * it cannot be made.
+ */
+export function orderLaid(
+  { input, style, allowances, cloths, unit }: LayOrder,
+  kind: Cloth,
+  { count, others }: LaidBeside = ALONE,
+): OrderLaid | undefined {
   const draft = computeDraft(input);
   if (!draft.ok) return undefined;
   const made = draftGarment(draft.value, style, unit);
@@ -49,7 +64,7 @@ export function orderLaid({ input, style, allowances, cloths, unit }: LayOrder, 
   const { nap, fold } = clothOf(cloths, kind, unit);
   const { hip, thigh, hem } = figuresOf(made.legs.left);
   return {
-    shapes: garmentShapes(piecesOf(garment, allowances), kind, nap, fold),
+    shapes: shapesTogether([{ pieces: piecesOf(garment, allowances), count }, ...others], kind, nap, fold),
     cloth: layCloth(cloths, kind, unit),
     figures: { hip, thigh, hem },
   };
