@@ -20,6 +20,13 @@ describe('a fitting', () => {
     return (await room.driver.findElements({ css: '[data-alteration]' })).length;
   };
 
+  /** How long the band is where it is sewn to the back's waist on one side, in cm. */
+  const bandBehind = async (): Promise<number> => {
+    await room.goTo('finish');
+    await room.section('Seams');
+    return Number(/\d+\.\d/.exec(await room.text('[data-seam="waist.left"]'))?.[0]);
+  };
+
   it('holds a fold wherever it is pinned: its ends pulled along the seams, taken out on the paper, undone', async () => {
     await room.visit('/demo/draft/lamp-plain/toile');
     await room.press('New fitting');
@@ -71,6 +78,7 @@ describe('a fitting', () => {
       await room.visit('/demo/draft/cellist-dress/toile');
       return alterations();
     })();
+    const band = await bandBehind();
     await room.goTo('toile');
     await room.press('New fitting');
     await see('waistStandsBehind');
@@ -99,8 +107,11 @@ describe('a fitting', () => {
     );
     await room.section('Versions');
     expect(await room.text('[data-version-in-hand]')).toContain('after the fitting of');
-    // Each of the two back darts takes up its half.
+    // Each of the two back darts takes up its half, 4 mm, and the band is shorter by what they take where it sits, below
+    // the waist line.
     expect(await alterations()).toBe(before + 2);
+    const shorter = band - (await bandBehind());
+    expect([shorter > 0.45, shorter < 0.85]).toEqual([true, true]);
     await room.saved();
     await room.driver.navigate().refresh();
     await room.goTo('toile');

@@ -87,6 +87,15 @@ describe('versions of a draft', () => {
     await room.goTo('draft');
     await room.find('[data-handle="back.crotch"]');
     await room.press('Undo');
+    // Its rise alone can be lent, blended into the seam that is here.
+    await room.goTo('true');
+    await room.section('By hand');
+    const rise = await room.edge('back.rise');
+    await room.choose('Take the rise of', 'fitted');
+    await (await room.at('//div[contains(@class,"lend-rise")]//button[normalize-space()="Take"]')).click();
+    await room.until('the rise is not lent', async () => (await room.edge('back.rise')) !== rise);
+    await room.press('Undo');
+    await room.until('the rise is not as it was', async () => (await room.edge('back.rise')) === rise);
     await room.saved();
   });
 });

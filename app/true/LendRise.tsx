@@ -5,7 +5,7 @@ import { useParams } from 'react-router';
 import { riseOf } from '../../core/alter/index.js';
 import { computeDraft } from '../../core/chain/index.js';
 import type { Path } from '../../core/geometry/index.js';
-import { inputOf, type Work } from '../../core/kept/index.js';
+import { fittedDraft, inputOf, type Work } from '../../core/kept/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { laidOutline, namedEdges } from '../../core/reference/index.js';
 import { refusalsSentence } from '../../core/refusal/index.js';
@@ -26,8 +26,9 @@ const WHICH = [
   ['back', 'back'],
 ] as const;
 
-/** What the outline that lies under the draft is called among the drafts. */
+/** What the outline that lies under the draft, and the block that fits its person, are called among the drafts. */
 const OUTLINE = 'outline';
+const FITTED = 'fitted';
 
 /**
  * Takes the rise of another draft, or of the outline laid under this one: laid at the crotch point, blended to the
@@ -37,6 +38,7 @@ export function LendRise() {
   const id = useId();
   const shelf = useShelf(roomOf(useParams().room));
   const { id: here, reference } = useWork(({ work }) => work.draft);
+  const own = useWork(({ work }) => work.person);
   const block = useComputed((c) => c.draft?.block);
   const unit = useUnit();
   const change = useChange();
@@ -44,11 +46,15 @@ export function LendRise() {
   const [from, setFrom] = useState('');
   const [which, setWhich] = useState<(typeof WHICH)[number][0]>('both');
   const [problem, setProblem] = useState<string>();
-  const others = (shelf.data?.drafts ?? []).map(({ value }) => value).filter((d) => d.id !== here);
-  const lender = others.find((d) => d.id === from);
+  const drafts = (shelf.data?.drafts ?? []).map(({ value }) => value);
+  const others = drafts.filter((d) => d.id !== here);
+  const nameOf = (personId: string): string => shelf.data?.people.find((p) => p.id === personId)?.value.name ?? '';
+  // As the version has it that was marked: of this very draft an earlier one may fit.
+  const fits = own.fitted && (own.fitted.draft !== here || own.fitted.version) ? fittedDraft(own, drafts) : undefined;
+  const lender = from === FITTED ? fits : others.find((d) => d.id === from);
   const person = shelf.data?.people.find((p) => p.id === lender?.personId)?.value;
   const sheet = useSheet(lender);
-  if (others.length === 0 && !reference) return null;
+  if (others.length === 0 && !reference && !fits) return null;
   const name = from === OUTLINE ? reference?.name : lender?.name;
 
   /** The rise of a piece as it is lent, run from the crotch point up, or why there is none. */
@@ -100,9 +106,10 @@ export function LendRise() {
       >
         <option value="">another draft</option>
         {reference && <option value={OUTLINE}>the outline {reference.name}</option>}
+        {fits && <option value={FITTED}>the block that fits, {fits.name}</option>}
         {others.map((d) => (
           <option key={d.id} value={d.id}>
-            {d.name}
+            {nameOf(d.personId)}, {d.name}
           </option>
         ))}
       </NativeSelect>
