@@ -3,12 +3,10 @@ import { useMemo, useState } from 'react';
 import { CLOTH_LABELS, clothFault, clothOf } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import {
-  clothWords,
   layCloth,
   layDrawing,
   placedOutline,
   sectionsJoined,
-  toBuy,
   type FoundLay,
   type LayShape,
 } from '../../core/lay/index.js';
@@ -21,6 +19,7 @@ import { fileName, saveFile } from '../shared/save-file.js';
 import { useStable } from '../shared/use-stable.js';
 import { useTape, useUnit, useWork } from '../store/work-context.js';
 import type { BatchTask } from '../workers/batch.worker.js';
+import { inHandWords, laidWords } from './laid-words.js';
 import { useLayAll, type SectionLaid } from './use-lay-all.js';
 import '../shared/lay.css';
 
@@ -71,6 +70,7 @@ export function LayAll({
   const partOf = (id: string): PartShown => parts.get(id) ?? { name: id, ink: '' };
   const bodyName = (key: string): string => all.bodies.find((b) => b.key === key)?.name ?? key;
   const whole = all.sections.length > 0 && laid.length === all.sections.length;
+  const inHand = inHandWords(joined.length, cloth, unit);
   const file = fileName(`${draft.name} ${run.name} lay ${kind}`);
   const drawing = (): ReturnType<typeof layDrawing> =>
     layDrawing(joined.shapes, joined.placed, { length: joined.length, width: laidOn.width }, (id) => partOf(id).name);
@@ -131,9 +131,10 @@ export function LayAll({
                 ? 'The pieces are being made ready …'
                 : `One after the other at first, then two beside one another, on cloth ${formatLength(cloth.width, tape)} wide. The cloth is told at Lay on cloth.`
               : withFractions(
-                  `${clothWords(toBuy(joined.length, unit), unit)} of cloth ${formatLength(cloth.width, tape)} wide for ${laid.flatMap((s) => s.section.keys).length} of ${tasks.length} bodies${all.busy ? '; looking for a shorter one …' : '.'}`,
+                  `${laidWords(joined.length, laid.flatMap((s) => s.section.keys).length, tasks.length, cloth, unit)}${all.busy ? '; looking for a shorter one …' : '.'}`,
                 )}
       </p>
+      {whole && inHand !== undefined && <p data-in-hand>{withFractions(inHand)}</p>}
       <ol className="lay-sections" tabIndex={0} aria-label="Sections of the lay">
         {all.sections.map(({ section, lay }, i) => (
           <li key={section.keys.join()} data-section={i + 1}>
