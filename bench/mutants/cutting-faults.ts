@@ -245,6 +245,20 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     'count }]',
     LAY,
   ),
+  fault(
+    'only the deepest in the middle of a cell is looked at',
+    'core/lay/overlap.ts',
+    'depth + corner > deepest - corner',
+    'depth >= deepest',
+    LAY,
+  ),
+  fault(
+    'a block is as small as a cell',
+    'core/lay/overlap.ts',
+    'const size = CELL * BLOCK;',
+    'const size = CELL;',
+    LAY,
+  ),
   fault('the side in on one panel', 'core/lay/saving.ts', "panel: 'both',", "panel: 'front',", LAY),
   fault('the side out', 'core/lay/saving.ts', 'by: -by,', 'by,', LAY),
   fault(

@@ -89,7 +89,7 @@ export class LayJob {
   readonly copies: readonly Copy[];
   /** The area of all copies, in mm². */
   readonly area: number;
-  private readonly tables = new Map<number, Overlap>();
+  private readonly tables: (Overlap | undefined)[];
 
   constructor(
     readonly shapes: readonly LayShape[],
@@ -139,6 +139,7 @@ export class LayJob {
       }
     }
     this.ways = ways;
+    this.tables = new Array<Overlap | undefined>(ways.length ** 2).fill(undefined);
     this.area = area;
     this.copies = copies;
     for (const place of locked) this.hold(place);
@@ -191,12 +192,12 @@ export class LayJob {
   /** How deep a shape lying one way lies in another lying its way. */
   overlap(first: number, second: number): Overlap {
     const key = first * this.ways.length + second;
-    let table = this.tables.get(key);
+    let table = this.tables[key];
     if (!table) {
       const [a, b] = [this.ways[first] as Way, this.ways[second] as Way];
       // The gap lies between two parts; a flaw is told as large as it is to be kept clear of.
       table = new Overlap(a, b, a.shape === FLAW || b.shape === FLAW ? 0 : this.cloth.gap);
-      this.tables.set(key, table);
+      this.tables[key] = table;
     }
     return table;
   }

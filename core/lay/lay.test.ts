@@ -118,6 +118,22 @@ describe('an outline made ready for laying', () => {
       if (depth > 0.01) expect(deep).toBeGreaterThan(0);
     }
   });
+
+  it('lies in another as deep as that lies in it, and by no more than it was moved deeper, wherever cells end', () => {
+    const random = seeded(12);
+    for (let i = 0; i < 60; i++) {
+      const [a, b] = [blob(random, 16), blob(random, 14)].map((p) => ({ parts: convexParts(p), bounds: boundsOf(p) }));
+      if (!a || !b) continue;
+      const [there, back] = [new Overlap(a, b, 2), new Overlap(b, a, 2)];
+      for (let k = 0; k < 60; k++) {
+        const [x, y] = [(random() * 2 - 1) * 250, (random() * 2 - 1) * 250];
+        const depth = there.depth(x, y);
+        expect(back.depth(-x, -y)).toBeCloseTo(depth, 9);
+        const [dx, dy] = [random() * 12 - 6, random() * 12 - 6];
+        expect(Math.abs(there.depth(x + dx, y + dy) - depth)).toBeLessThan(Math.hypot(dx, dy) + 1e-9);
+      }
+    }
+  });
 });
 
 describe('a lay', () => {

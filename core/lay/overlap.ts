@@ -39,17 +39,26 @@ function sumOf(a: Polygon, b: Polygon): Polygon {
 }
 
 /** The side of a cell in which sums are kept, in mm. */
-const CELL = 40;
+const CELL = 20;
+/** So many cells either way are a block. */
+const BLOCK = 4;
+/** A cell that nobody has asked of yet. */
+const UNSEEN = -1;
 
 /**
  * How deep one shape lies in another, by where the origin of the second lies from that of the first (Minkowski sums of
- * their convex parts, kept in cells). Sums of distances only: nothing is drawn.
+ * their convex parts). For each cell it is noted, when it is first asked of, which sums can be the deepest anywhere in it,
+ * the deepest in its middle first. Sums of distances only: nothing is drawn.
  */
 export class Overlap {
   /** The sides of all sums one after the other: normal outward, and how far from the origin. */
   private readonly sides: Float64Array;
   private readonly starts: Int32Array;
-  private readonly cells: readonly (readonly number[] | undefined)[];
+  /** Where the list of each cell begins in `lists`: where it ends, then its sums. */
+  private readonly cells: Int32Array;
+  private readonly lists: number[] = [];
+  private readonly blocks = new Map<number, readonly number[]>();
+  private readonly sums: readonly number[];
   private readonly columns: number;
   private readonly left: number;
   private readonly low: number;
@@ -71,6 +80,7 @@ export class Overlap {
     }
     this.sides = Float64Array.from(sides);
     this.starts = Int32Array.from(starts);
+    this.sums = sums.map((_, i) => i);
     const boxes = sums.map(boundsOf);
     this.left = Math.min(...boxes.map((b) => b.left)) - gap;
     this.right = Math.max(...boxes.map((b) => b.right)) + gap;
@@ -78,39 +88,79 @@ export class Overlap {
     this.high = Math.max(...boxes.map((b) => b.high)) + gap;
     this.columns = Math.floor((this.right - this.left) / CELL) + 1;
     const rows = Math.floor((this.high - this.low) / CELL) + 1;
-    const cells: (number[] | undefined)[] = new Array<number[] | undefined>(this.columns * rows).fill(undefined);
-    boxes.forEach((box, sum) => {
-      const cell = (at: number, from: number): number => Math.floor((at - from) / CELL);
-      for (let row = cell(box.low - gap, this.low); row <= cell(box.high + gap, this.low); row++) {
-        for (let column = cell(box.left - gap, this.left); column <= cell(box.right + gap, this.left); column++) {
-          if (this.missesCell(sum, column, row)) continue;
-          const at = row * this.columns + column;
-          (cells[at] ??= []).push(sum);
-        }
-      }
-    });
-    this.cells = cells;
+    this.cells = new Int32Array(this.columns * rows).fill(UNSEEN);
   }
 
-  /** True where one side of a sum has all of a cell outside. */
-  private missesCell(sum: number, column: number, row: number): boolean {
-    const [x, y] = [this.left + (column + 0.5) * CELL, this.low + (row + 0.5) * CELL];
+  /** How deep a place lies in a sum, in mm, less than nought outside; nothing where that is no more than `bound`. */
+  private depthIn(sum: number, x: number, y: number, bound: number): number | undefined {
     const { sides, starts } = this;
-    for (let s = starts[sum] as number; s < (starts[sum + 1] as number); s += 3) {
-      const [nx, ny, off] = [sides[s] as number, sides[s + 1] as number, sides[s + 2] as number];
-      if (nx * x + ny * y - (Math.abs(nx) + Math.abs(ny)) * (CELL / 2) > off) return true;
+    const end = starts[sum + 1] as number;
+    let depth = Infinity;
+    for (let s = starts[sum] as number; s < end; s += 3) {
+      const inside = (sides[s + 2] as number) - (sides[s] as number) * x - (sides[s + 1] as number) * y;
+      if (inside <= bound) return undefined;
+      if (inside < depth) depth = inside;
     }
-    return false;
+    return depth;
+  }
+
+  /**
+   * Of some sums those that can be the deepest somewhere in a square of a size about a place, the deepest in its middle
+   * first, with their depths there: no depth changes by more than one moves.
+   */
+  private ableIn(
+    sums: readonly number[],
+    x: number,
+    y: number,
+    size: number,
+  ): { readonly sum: number; readonly depth: number }[] {
+    const corner = size * Math.SQRT1_2;
+    const found: { readonly sum: number; readonly depth: number }[] = [];
+    let deepest = 0;
+    for (const sum of sums) {
+      const depth = this.depthIn(sum, x, y, Math.max(0, deepest - corner) - corner);
+      if (depth === undefined) continue;
+      found.push({ sum, depth });
+      if (depth > deepest) deepest = depth;
+    }
+    return found.filter(({ depth }) => depth + corner > deepest - corner).sort((a, b) => b.depth - a.depth);
+  }
+
+  /** The sums that can be the deepest in a block of cells; noted when one of them is first asked of. */
+  private inBlock(column: number, row: number): readonly number[] {
+    const at = row * this.columns + column;
+    const known = this.blocks.get(at);
+    if (known) return known;
+    const size = CELL * BLOCK;
+    const [x, y] = [this.left + (column + 0.5) * size, this.low + (row + 0.5) * size];
+    const sums = this.ableIn(this.sums, x, y, size).map(({ sum }) => sum);
+    this.blocks.set(at, sums);
+    return sums;
+  }
+
+  /** Notes which sums can be the deepest somewhere in a cell. */
+  private look(cell: number): number {
+    const [column, row] = [cell % this.columns, Math.floor(cell / this.columns)];
+    const [x, y] = [this.left + (column + 0.5) * CELL, this.low + (row + 0.5) * CELL];
+    const able = this.ableIn(this.inBlock(Math.floor(column / BLOCK), Math.floor(row / BLOCK)), x, y, CELL);
+    const at = this.lists.length;
+    this.lists.push(at + able.length + 1);
+    for (const { sum } of able) this.lists.push(sum);
+    this.cells[cell] = at;
+    return at;
   }
 
   /** How deep they lie in one another where the second's origin lies at (x, y) from the first's, in mm; 0 where apart. */
   depth(x: number, y: number): number {
     if (x <= this.left || x >= this.right || y <= this.low || y >= this.high) return 0;
-    const cell = this.cells[Math.floor((y - this.low) / CELL) * this.columns + Math.floor((x - this.left) / CELL)];
-    if (!cell) return 0;
-    const { sides, starts } = this;
+    const cell = Math.floor((y - this.low) / CELL) * this.columns + Math.floor((x - this.left) / CELL);
+    let at = this.cells[cell] as number;
+    if (at === UNSEEN) at = this.look(cell);
+    const { sides, starts, lists } = this;
+    const last = lists[at] as number;
     let deepest = 0;
-    for (const sum of cell) {
+    for (let k = at + 1; k < last; k++) {
+      const sum = lists[k] as number;
       const end = starts[sum + 1] as number;
       let depth = Infinity;
       for (let s = starts[sum] as number; s < end; s += 3) {

@@ -5,8 +5,11 @@ const NEAR = 8;
 const ANYWHERE = 16;
 /** So many of the best tries are brought down to where they cost least. */
 const BROUGHT_DOWN = 3;
-/** A try is brought down until its steps are as small as this, in mm. */
+/** A try is brought down until its steps are as small as this, in mm; the best of them on until they are smallest. */
+const SMALL_STEP = 0.1;
 const SMALLEST_STEP = 0.0005;
+/** The first step is so much of the size of a copy. */
+const STEP_SHARE = 0.02;
 /** Weights of pairs that overlap grow by up to this at each pass; the others fade. */
 const LEAST_GROWTH = 1.2;
 const MOST_GROWTH = 2;
@@ -36,6 +39,8 @@ export class Separator {
   private readonly weights: Float64Array;
   private readonly depths: Float64Array;
   private readonly count: number;
+  /** All copies, those first that the one in hand lies in: what a place costs too much is known soonest so. */
+  private readonly order: Int32Array;
 
   constructor(
     private readonly job: LayJob,
@@ -48,6 +53,21 @@ export class Separator {
     this.count = job.copies.length;
     this.weights = new Float64Array(this.count * this.count).fill(1);
     this.depths = new Float64Array(this.count * this.count);
+    this.order = Int32Array.from({ length: this.count }, (_, i) => i);
+  }
+
+  /** Puts those first that a copy would lie in at a place. */
+  private orderBy(copy: number, { way, x, y }: { way: number; x: number; y: number }): void {
+    const { lay, job, order, count } = this;
+    let first = 0;
+    for (let k = 0; k < count; k++) {
+      const j = order[k] as number;
+      const depth = job.overlap(way, lay.way[j] as number).depth((lay.x[j] as number) - x, (lay.y[j] as number) - y);
+      if (j === copy || depth <= FREE) continue;
+      order[k] = order[first] as number;
+      order[first] = j;
+      first += 1;
+    }
   }
 
   private depthOf(i: number, j: number): number {
@@ -74,11 +94,13 @@ export class Separator {
 
   /** What a place costs a copy, by its weights; given up where it costs more than `bound`. */
   private cost(copy: number, way: number, x: number, y: number, bound: number): number {
-    const { lay, job, weights, count } = this;
+    const { lay, job, weights, count, order } = this;
+    const { way: ways, x: xs, y: ys } = lay;
     let sum = 0;
-    for (let j = 0; j < count; j++) {
+    for (let k = 0; k < count; k++) {
+      const j = order[k] as number;
       if (j === copy) continue;
-      const depth = job.overlap(way, lay.way[j] as number).depth((lay.x[j] as number) - x, (lay.y[j] as number) - y);
+      const depth = job.overlap(way, ways[j] as number).depth((xs[j] as number) - x, (ys[j] as number) - y);
       if (depth <= FREE) continue;
       sum += (weights[copy * count + j] as number) * Math.sqrt(depth);
       if (sum >= bound) return Infinity;
@@ -122,31 +144,35 @@ export class Separator {
     }
     let chosen: { cost: number; way: number; x: number; y: number } | undefined;
     for (const one of best) {
-      const down = this.broughtDown(copy, one);
+      const down = this.broughtDown(copy, one, STEP_SHARE, SMALL_STEP);
       if (!chosen || down.cost < chosen.cost) chosen = down;
       if (chosen.cost === 0) break;
     }
-    if (chosen && chosen.cost < start) {
-      lay.way[copy] = chosen.way;
-      lay.x[copy] = chosen.x;
-      lay.y[copy] = chosen.y;
-    }
+    if (!chosen) return;
+    const { way, x, y, cost } = this.broughtDown(copy, chosen, 0, SMALLEST_STEP);
+    if (cost >= start) return;
+    lay.way[copy] = way;
+    lay.x[copy] = x;
+    lay.y[copy] = y;
   }
 
   /** A place brought down, step by step along the axes and across them, to where it costs least near by. */
   private broughtDown(
     copy: number,
     from: { cost: number; way: number; x: number; y: number },
+    share: number,
+    smallest: number,
   ): { cost: number; way: number; x: number; y: number } {
     const { bounds } = this.job.ways[from.way] as Way;
     const { random } = this;
     const [barRepeat, stripeRepeat] = this.job.stepsOf(from.way);
     let { cost, x, y } = from;
     let [stepX, stepY] = [
-      Math.max(1, (bounds.right - bounds.left) * 0.02, 2 * barRepeat),
-      Math.max(1, (bounds.high - bounds.low) * 0.02, 2 * stripeRepeat),
+      Math.max(2 * SMALL_STEP, (bounds.right - bounds.left) * share, 2 * barRepeat),
+      Math.max(2 * SMALL_STEP, (bounds.high - bounds.low) * share, 2 * stripeRepeat),
     ];
-    while (cost > 0 && (stepX > SMALLEST_STEP || stepY > SMALLEST_STEP)) {
+    if (cost > 0) this.orderBy(copy, from);
+    while (cost > 0 && (stepX > smallest || stepY > smallest)) {
       const axis = random();
       const [dx, dy] =
         axis < 0.35 ? [stepX, 0] : axis < 0.7 ? [0, stepY] : axis < 0.85 ? [stepX, stepY] : [stepX, -stepY];
