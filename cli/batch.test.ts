@@ -68,6 +68,11 @@ describe('upstride batch', () => {
     expect(ours.parts).toEqual(one.parts);
   });
 
+  it('takes an order that measures nobody, as one is written for many', async () => {
+    const { status, files } = await batch(CREW, 'json', { style: { band: true } });
+    expect([status, files.length]).toEqual([0, 4]);
+  });
+
   it('names what is wrong with a row, and does the others', async () => {
     const { status, said, files, rows } = await batch(`${CREW}Bargee,cm,,90,x,28,80\nApprentice,cm,,56,,21,56\n`);
     expect(status).toBe(1);

@@ -148,6 +148,7 @@ describe('upstride draft', () => {
   it.each([
     ['{', 'not valid JSON'],
     [{ measurements: { waist: 78, hip: 100, inseam: 78 } }, 'Crotch depth is missing'],
+    [{ method: 'close' }, 'Waist is missing. Enter the waist'],
     [{ ...FULL, method: 'guess' }, 'no method “guess”'],
     [{ ...FULL, measurements: { ...FULL.measurements, hip: 0 } }, 'Hip 0 cm cannot be drafted'],
     [{ ...FULL, set: { 'back.extension': 1 } }, 'back'],

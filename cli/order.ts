@@ -31,7 +31,8 @@ export const orderSchema = z.strictObject({
       unit: z.enum(['cm', 'in', 'mm']).default('cm'),
       figure: z.enum(['woman', 'man', 'child', 'unknown']).optional(),
     })
-    .catchall(figure),
+    .catchall(figure)
+    .prefault({}),
   method: z.string().default('quarter-and-half'),
   settings: z.record(z.string(), z.union([figure, z.boolean()])).default({}),
   set: z.record(z.string(), figure).default({}),
