@@ -19,8 +19,9 @@ import '../shared/lay.css';
 /** Cloth is shown this far beyond its lay and about it, in mm. */
 const AROUND = 40;
 
-/** As long as the cloth that is shown grows and shrinks by such steps, in mm, nothing on it is drawn to another scale. */
-const stepOf = (length: number): number => (length < 3000 ? 50 : 500);
+/** A long cloth is shown to the next of such steps, in mm: while it grows and shrinks, all on it keeps its scale. */
+const LONG = 3000;
+const STEP = 500;
 
 /** An outline as path data, in the cloth's own coordinates. */
 const outlineData = (outline: readonly (readonly [number, number])[]): string =>
@@ -42,6 +43,7 @@ export function LayBoard({
   shapes,
   lay,
   cloth,
+  bought,
   unit,
   nameOf,
   inkOf,
@@ -52,6 +54,8 @@ export function LayBoard({
   readonly shapes: readonly LayShape[];
   readonly lay: FoundLay;
   readonly cloth: ClothData;
+  /** How much of it is bought, in mm. */
+  readonly bought: number;
   readonly unit: Unit;
   readonly nameOf: (id: string) => string;
   /** Which panel of the legs a part is: they have their inks here too. */
@@ -62,8 +66,8 @@ export function LayBoard({
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const width = laidWidth(cloth);
-  const step = stepOf(lay.length);
-  const shown = Math.max(Math.ceil(lay.length / step) * step, cloth.inHand ?? 0) + AROUND;
+  const end = Math.max(lay.length, bought);
+  const shown = Math.max(end < LONG ? end : Math.ceil(end / STEP) * STEP, cloth.inHand ?? 0) + AROUND;
   const held = hand.chosen ?? (lay.placed[0] && copyName(lay.placed[0]));
 
   /** What a pull on the screen is on the cloth, in mm. */

@@ -97,6 +97,7 @@ export function LayView() {
             shapes={shapes}
             lay={found}
             cloth={layer}
+            bought={bought}
             unit={unit}
             nameOf={nameOf}
             inkOf={inkOf}
