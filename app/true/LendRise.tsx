@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import NativeSelect from '@mui/material/NativeSelect';
-import { useId, useState } from 'react';
+import { useId, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { riseOf } from '../../core/alter/index.js';
 import { computeDraft } from '../../core/chain/index.js';
@@ -48,7 +48,7 @@ export function LendRise() {
   const [problem, setProblem] = useState<string>();
   const drafts = (shelf.data?.drafts ?? []).map(({ value }) => value);
   const others = drafts.filter((d) => d.id !== here);
-  const nameOf = (personId: string): string => shelf.data?.people.find((p) => p.id === personId)?.value.name ?? '';
+  const names = useMemo(() => new Map(shelf.data?.people.map((p) => [p.id, p.value.name])), [shelf.data]);
   // As the version has it that was marked: of this very draft an earlier one may fit.
   const fits = own.fitted && (own.fitted.draft !== here || own.fitted.version) ? fittedDraft(own, drafts) : undefined;
   const lender = from === FITTED ? fits : others.find((d) => d.id === from);
@@ -109,7 +109,7 @@ export function LendRise() {
         {fits && <option value={FITTED}>the block that fits, {fits.name}</option>}
         {others.map((d) => (
           <option key={d.id} value={d.id}>
-            {nameOf(d.personId)}, {d.name}
+            {names.get(d.personId)}, {d.name}
           </option>
         ))}
       </NativeSelect>
