@@ -5,6 +5,7 @@ import type { Fitting } from '../../core/kept/index.js';
 import {
   causesOf,
   DOES,
+  isTakenOut,
   worksOf,
   seenNamed,
   type AmountFrom,
@@ -73,7 +74,7 @@ export function CauseLines() {
   const causes = useMemo(() => {
     if (!fitting || !draft) return [];
     // A fold that is out of the paper already is not asked for once more.
-    const open = fitting.pins.filter(({ fold }) => !fold?.taken || !alterations.some((a) => a.id === fold.taken));
+    const open = fitting.pins.filter(({ fold }) => !fold || !isTakenOut(fold, alterations));
     return causesOf({ seen: fitting.seen, pins: open }, draft, unit, taught, knowledge);
   }, [fitting, draft, unit, taught, knowledge, alterations]);
   if (!fitting || causes.length === 0)

@@ -4,7 +4,15 @@ import { downSeam, onSeam, sayAlteration, seamNear } from '../../core/alter/inde
 import { EDGE_NAMES, type EdgeName } from '../../core/draft/index.js';
 import { EDGE_WORDS } from '../../core/garment/index.js';
 import type { Fitting } from '../../core/kept/index.js';
-import { atCentre, foldFault, foldWork, pinNamed, standsFor, type PinnedFold } from '../../core/toile/index.js';
+import {
+  atCentre,
+  foldFault,
+  foldWork,
+  isTakenOut,
+  pinNamed,
+  standsFor,
+  type PinnedFold,
+} from '../../core/toile/index.js';
 import { formatLength, tapeFor } from '../../core/units/index.js';
 import { LengthField } from '../shared/LengthField.js';
 import { newId } from '../shared/new-id.js';
@@ -43,7 +51,7 @@ export function FoldPin({
   const works = useMemo(() => [work], [work]);
   const fault = draft && foldFault(fold, pin.by, draft.block);
   const centred = atCentre(pin);
-  const taken = fold.taken !== undefined && alterations.some((a) => a.id === fold.taken);
+  const taken = isTakenOut(fold, alterations);
   const panel = draft?.block[fold.panel];
   const stands = useMemo(() => (draft ? standsFor(pin, draft.block) : []), [pin, draft]);
   const knowledge = useKnowledge();

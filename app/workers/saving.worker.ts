@@ -22,8 +22,8 @@ export interface SavingFound {
 
 const saver = {
   /**
-   * Lays a garment, beside what lies with it, with each change that would save cloth, from the lay that there is, each for so many milliseconds; tells
-   * what each comes to. What cannot be made is left out.
+   * Lays a garment, beside what lies with it, with each change that would save cloth, from the lay that there is, each for
+   * so many milliseconds; tells what each comes to. What cannot be made is left out.
    */
   savings(
     order: LayOrder,

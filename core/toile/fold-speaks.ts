@@ -14,7 +14,8 @@ export type StandsFor = Pick<Pin, 'kind' | 'by' | 'leg'>;
  * What a fold that is pinned from seam to seam stands for, told from where it lies alone: what it takes out of the rise,
  * up and down, is a fold across the seat or the front; out of the back waist a pinch at the centre back; out of the girth
  * at the hip line a pinch at each side, at the thigh line one at the inseam (docs/trade/toile.md). Nothing for a fold that
- * takes none of these by 3 mm and by half of the most that it takes. Amounts in mm, as pins of their kinds have them.
+ * takes none of these by 3 mm and by half of the most that it takes. Amounts in mm, as pins of their kinds have them: of a
+ * girth as if both legs were pinned alike; on one leg alone half of it is taken there.
  */
 export function standsFor({ by, leg, fold }: Pin, block: Block): readonly StandsFor[] {
   if (!fold) return [];
@@ -31,13 +32,12 @@ export function standsFor({ by, leg, fold }: Pin, block: Block): readonly Stands
     const share = (level - a.y) / (b.y - a.y);
     return share >= 0 && share <= 1 ? Math.abs(square.x) * (by + share * (fold.byTo - by)) : 0;
   };
-  const halves = leg === 'both' ? 2 : 1;
   const back = fold.panel === 'back';
   const taken = [
     { kind: back ? 'foldedSeat' : 'foldedFront', loses: Math.abs(square.y) * endOn('rise'), times: 1 },
-    { kind: 'pinchedCentreBack', loses: back ? Math.abs(square.x) * endOn('waist') : 0, times: halves },
-    { kind: 'pinchedSide', loses: girthAt(block.front.levels.hipLevel), times: 1 },
-    { kind: 'pinchedInseam', loses: girthAt(block.front.levels.thighLevel), times: 1 },
+    { kind: 'pinchedCentreBack', loses: back ? Math.abs(square.x) * endOn('waist') : 0, times: 2 },
+    { kind: 'pinchedSide', loses: girthAt(panel.levels.hipLevel), times: 1 },
+    { kind: 'pinchedInseam', loses: girthAt(panel.levels.thighLevel), times: 1 },
   ];
   const least = Math.max(LEAST, SHARE * Math.max(by, fold.byTo));
   return taken.flatMap(({ kind, loses, times }) => (loses >= least ? [{ kind, by: loses * times, leg }] : []));

@@ -26,6 +26,7 @@ export {
   foldFault,
   foldPlace,
   foldWork,
+  isTakenOut,
   type FoldFault,
   type Pin,
   type PinnedFold,

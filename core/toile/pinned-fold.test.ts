@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { alterBlock, downSeam, onSeam, seamNear, type SeamPlace } from '../alter/index.js';
 import { computeDraft, EMPTY_INPUT, type Draft } from '../chain/index.js';
-import { EDGE_NAMES, type EdgeName } from '../draft/index.js';
+import { EDGE_NAMES, type Block, type EdgeName } from '../draft/index.js';
 import { distance, nearestPlace, pathLength, placeAtLength, seeded, type Point } from '../geometry/index.js';
 import { SHEETS } from '../shipped/index.js';
 import {
@@ -13,13 +13,15 @@ import {
   foldPlace,
   foldWork,
   standsFor,
+  worksOf,
   type Pin,
   type PinnedFold,
 } from './index.js';
 
+const MEASURED = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
+
 function drafted(sheet = SHEETS[0]): Draft {
-  const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
-  const outcome = computeDraft({ ...EMPTY_INPUT, ...(sheet && { sheet }), measured });
+  const outcome = computeDraft({ ...EMPTY_INPUT, ...(sheet && { sheet }), measured: MEASURED });
   if (!outcome.ok) throw new Error('must draft');
   return outcome.value;
 }
@@ -130,7 +132,15 @@ describe('what a fold stands for', () => {
     if (!a || !b) throw new Error('on the piece');
     expect(taken?.kind).toBe('pinchedCentreBack');
     expect(taken?.by).toBeCloseTo((20 * (b.y - a.y)) / Math.hypot(b.x - a.x, b.y - a.y), 6);
-    expect(standsFor(pin(dart, 10, 'right'), block)[0]?.by).toBeCloseTo((taken?.by ?? 0) / 2, 6);
+    // On one leg alone that leg loses what was pinned there: an amount of the whole girth takes half of it on each.
+    const [right] = standsFor(pin(dart, 10, 'right'), block);
+    expect(right).toEqual({ ...taken, leg: 'right' });
+    const works = worksOf('deeperDarts', right?.by ?? 0, block);
+    const onRight = works.map((work, i) => ({ id: `a${i}`, on: true, note: '', work, leg: 'right' as const }));
+    const altered = computeDraft({ ...EMPTY_INPUT, measured: MEASURED, alterations: onRight });
+    const { left: leftLeg, right: rightLeg } = (altered.ok && altered.value.legs) || {};
+    const waistOf = (of: Block | undefined): number => (of ? pathLength(of.back.closedWaist) : NaN);
+    expect(waistOf(leftLeg) - waistOf(rightLeg)).toBeCloseTo((right?.by ?? 0) / 2, 0);
     expect(kinds(pin({ ...dart, panel: 'front' }, 10))).toEqual([]);
   });
 

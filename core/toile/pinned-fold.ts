@@ -51,6 +51,10 @@ export function foldPlace({ panel, from, to, byTo }: PinnedFold, by: number, blo
   };
 }
 
+/** True where a fold is out of the paper: the alteration by which it was taken is still there. */
+export const isTakenOut = ({ taken }: PinnedFold, alterations: readonly { readonly id: string }[]): boolean =>
+  taken !== undefined && alterations.some((a) => a.id === taken);
+
 /** A fold taken out on the paper: a pinch from seam to seam (docs/trade/toile.md). */
 export const foldWork = ({ panel, from, to, byTo }: PinnedFold, by: number): AlterationWork => ({
   kind: 'pinch',

@@ -155,11 +155,8 @@ function turnInto(q: number, n: number, square: number): void {
   const first = d[q] as number;
   const long = first < 0 ? -Math.sqrt(square) : Math.sqrt(square);
   const factor = square + first * long;
+  if (q === n - 1 || !(factor > 0)) return;
   d[q] = -long;
-  if (q === n - 1 || !(factor > 0)) {
-    d[q] = first;
-    return;
-  }
   for (let i = 0; i < n; i++) z[i] = ((z[i] as number) + long * (space[q * n + i] as number)) / factor;
   for (let k = q; k < n; k++) {
     const share = k === q ? first + long : (d[k] as number);
