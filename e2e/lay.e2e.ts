@@ -61,6 +61,14 @@ describe('the lay', () => {
     await settled();
     expect(await room.text('[data-to-buy]')).toContain('for 3 garments');
     await room.section('Lay');
+    // What is left lies on the cloth that is bought, all of it drawn.
+    await room.find('[data-left-over] rect');
+    const beyond: number = await room.driver.executeScript(`
+      const right = (e) => e.getBoundingClientRect().right;
+      const cloth = right(document.querySelector('.lay-cloth'));
+      return Math.max(...[...document.querySelectorAll('[data-left-over] rect')].map(right)) - cloth;
+    `);
+    expect(beyond).toBeLessThan(1);
     await room.press('Keep 1');
     expect(await room.text('[data-remnant]')).toMatch(/^Shell left of Front of house trousers, .* × .*, kept\./);
     await room.visit('/demo/draft/bargee-shorts/cut/lay');

@@ -15,11 +15,12 @@ import { formatLength } from '../../core/units/index.js';
 import { toDxf, toSvg } from '../../formats/index.js';
 import { withFractions } from '../shared/fractions.js';
 import { PickLine } from '../shared/PickLine.js';
+import { inHandWords } from '../shared/in-hand-words.js';
 import { fileName, saveFile } from '../shared/save-file.js';
 import { useStable } from '../shared/use-stable.js';
 import { useTape, useUnit, useWork } from '../store/work-context.js';
 import type { BatchTask } from '../workers/batch.worker.js';
-import { inHandWords, laidWords } from './laid-words.js';
+import { laidWords } from './laid-words.js';
 import { useLayAll, type SectionLaid } from './use-lay-all.js';
 import '../shared/lay.css';
 

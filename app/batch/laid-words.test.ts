@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { houseCloth } from '../../core/cloth/index.js';
-import { inHandWords, laidWords } from './laid-words.js';
+import { laidWords } from './laid-words.js';
 
 const cloth = { ...houseCloth('shell', 'cm'), width: 1400 };
 
@@ -13,15 +13,6 @@ describe('the lay of a crew in words', () => {
   it('through layers is so many garments for each, and all layers are bought', () => {
     expect(laidWords(12_360, 7, 8, { ...cloth, layers: 3 }, 'cm')).toBe(
       '37.10 m of cloth 140.0 cm wide, 3 garments through 3 layers for each of 7 of 8 bodies',
-    );
-  });
-
-  it('is held against what there is in hand, parted among its layers', () => {
-    expect(inHandWords(9000, cloth, 'cm')).toBeUndefined();
-    const there = { ...cloth, inHand: 20_000 };
-    expect(inHandWords(9000, there, 'cm')).toBe('There are 2000.0 cm of it in hand: 1100.0 cm are left.');
-    expect(inHandWords(9000, { ...there, layers: 3 }, 'cm')).toBe(
-      'There are 2000.0 cm of it in hand: 700.0 cm too little.',
     );
   });
 });

@@ -1,4 +1,4 @@
-import { layersOf, spread, type ClothData } from '../../core/cloth/index.js';
+import { layersOf, type ClothData } from '../../core/cloth/index.js';
 import { clothWords, toBuy } from '../../core/lay/index.js';
 import { formatLength, tapeFor, type Unit } from '../../core/units/index.js';
 
@@ -10,15 +10,4 @@ export function laidWords(length: number, bodies: number, of: number, cloth: Clo
   const layers = layersOf(cloth);
   const each = layers > 1 ? `${layers} garments through ${layers} layers for each of ${bodies}` : `for ${bodies}`;
   return `${clothWords(toBuy(length * layers, unit), unit)} of cloth ${formatLength(cloth.width, tapeFor(unit))} wide${layers > 1 ? ',' : ''} ${each} of ${of} bodies`;
-}
-
-/** Whether there is enough of a cloth for a lay so long, in words; nothing where it is not said how much there is. */
-export function inHandWords(length: number, cloth: ClothData, unit: Unit): string | undefined {
-  const { inHand } = spread(cloth);
-  if (cloth.inHand === undefined || inHand === undefined) return undefined;
-  const over = (inHand - length) * layersOf(cloth);
-  const said = (mm: number): string => formatLength(mm, tapeFor(unit));
-  return over < 0
-    ? `There are ${said(cloth.inHand)} of it in hand: ${said(-over)} too little.`
-    : `There are ${said(cloth.inHand)} of it in hand: ${said(over)} are left.`;
 }

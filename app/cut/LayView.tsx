@@ -169,8 +169,7 @@ export function LayView() {
                     kind={kind}
                     beside={beside}
                     lay={found}
-                    layers={layers}
-                    inHand={layer.inHand}
+                    cloth={cloth}
                     unit={unit}
                     tape={tape}
                   />

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { proxy } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { layersOf, spread, type ClothData } from '../../core/cloth/index.js';
 import type { Cloth } from '../../core/garment/index.js';
 import {
   clothWords,
@@ -13,6 +14,7 @@ import {
 } from '../../core/lay/index.js';
 import { formatLength, type Tape, type Unit } from '../../core/units/index.js';
 import { withFractions } from '../shared/fractions.js';
+import { inHandWords } from '../shared/in-hand-words.js';
 import { runJob, type Job } from '../shared/job.js';
 import { newId } from '../shared/new-id.js';
 import { takeSaving } from '../store/cloth-work.js';
@@ -43,8 +45,7 @@ export function SavingLines({
   kind,
   beside,
   lay,
-  layers,
-  inHand,
+  cloth,
   unit,
   tape,
 }: {
@@ -52,12 +53,15 @@ export function SavingLines({
   readonly kind: Cloth;
   readonly beside: LaidBeside;
   readonly lay: FoundLay;
-  readonly layers: number;
-  readonly inHand: number | undefined;
+  readonly cloth: ClothData;
   readonly unit: Unit;
   readonly tape: Tape;
 }) {
   const change = useChange();
+  // A layer has its share of what there is.
+  const { inHand } = spread(cloth);
+  const enough = inHandWords(lay.length, cloth, unit);
+  const layers = layersOf(cloth);
   const [state, setState] = useState<{
     readonly order: LayOrder;
     readonly beside: LaidBeside;
@@ -108,13 +112,9 @@ export function SavingLines({
     .sort((a, b) => b.gain - a.gain);
   return (
     <>
-      {inHand !== undefined && (
+      {inHand !== undefined && enough !== undefined && (
         <p className={lay.length > inHand ? 'doubt' : 'quiet'} data-in-hand>
-          {withFractions(
-            lay.length > inHand
-              ? `There are ${formatLength(inHand, tape)} of cloth: ${formatLength(lay.length - inHand, tape)} too little.`
-              : `There are ${formatLength(inHand, tape)} of cloth: enough, ${formatLength(inHand - lay.length, tape)} are left.`,
-          )}
+          {withFractions(enough)}
         </p>
       )}
       <div className="acts">

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import type { Fitting } from '../../core/kept/index.js';
-import { distance } from '../../core/geometry/index.js';
 import { foldPlace, pinPlaces, type PinnedFold, type PinPlace } from '../../core/toile/index.js';
 import { formatLength } from '../../core/units/index.js';
 import { toBoard } from '../board/arrange.js';
@@ -10,6 +9,7 @@ import { withFractions } from '../shared/fractions.js';
 import { changePin } from '../store/fitting-work.js';
 import { useChange } from '../store/work-context.js';
 import { FoldHandles } from './FoldHandles.js';
+import { beforeAt, outward } from './pin-heads.js';
 import { useFitting } from './use-fitting.js';
 import './toile.css';
 
@@ -22,18 +22,8 @@ const LEAST_SAID = 0.4;
 
 type FittingPin = Fitting['pins'][number];
 
-/** A pin whose place is begun within this of an earlier one's, in mm, has its head so much further up, in pixels. */
-const NEAR = 12;
+/** A head above another stands so much higher, in pixels. */
 const APART = 15;
-
-/** How many of the places before one begin where it begins, on the same piece. */
-const beforeAt = (places: readonly PinPlace[], index: number): number => {
-  const one = places[index];
-  const at = one?.corners[0];
-  return places.slice(0, index).filter(({ panel, corners: [from] }) => {
-    return panel === one?.panel && at && from && distance(from, at) < NEAR;
-  }).length;
-};
 
 /** The pins of the fitting in hand on the pieces: what each takes up, its head outward, its number and amount. */
 export const PinLayer: BoardLayer = ({ drawn }) => {
@@ -112,7 +102,7 @@ function FoldOnPiece({
 
 function PinOnPiece({
   kind,
-  place: { panel, corners },
+  place,
   raised,
   number,
   amounts,
@@ -126,12 +116,11 @@ function PinOnPiece({
   readonly amounts: readonly number[];
   readonly drawn: Drawn;
 }) {
+  const { panel, corners } = place;
   const spots = corners.map((p) => toScreen(toBoard(p, arranged[panel]), view));
   const [at] = spots;
   if (!at) return null;
-  const { crease, levels } = draft.block[panel];
-  const middle = toScreen(toBoard({ x: crease, y: levels.crotchLevel }, arranged[panel]), view);
-  const away = at.x >= middle.x ? 1 : -1;
+  const away = outward(place, draft.block) * (arranged[panel].mirrored ? -1 : 1);
   const up = at.y - HEAD < TOP ? -1 : 1;
   const head = { x: at.x + HEAD * away, y: at.y - (HEAD + raised * APART) * up };
   // Its words stand off the piece at the centre, and on it at the side, where the other piece is near.

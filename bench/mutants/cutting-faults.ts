@@ -259,6 +259,13 @@ export const CUTTING_FAULTS: readonly Fault[] = [
     'const size = CELL;',
     LAY,
   ),
+  fault(
+    'cloth in layers counts as one layer in hand',
+    'app/shared/in-hand-words.ts',
+    'length * layersOf(cloth)',
+    'length',
+    'app/shared/in-hand',
+  ),
   fault('the side in on one panel', 'core/lay/saving.ts', "panel: 'both',", "panel: 'front',", LAY),
   fault('the side out', 'core/lay/saving.ts', 'by: -by,', 'by,', LAY),
   fault(

@@ -172,6 +172,13 @@ export const FITTING_FAULTS: readonly Fault[] = [
     'core/toile',
   ),
   fault(
+    'the heads of pins at one place hide one another',
+    'app/toile/pin-heads.ts',
+    'distance(from, at) < NEAR',
+    'distance(from, at) < 0',
+    'app/toile',
+  ),
+  fault(
     'a laid dart’s apex is moved as if its waist were straight',
     'core/draft/adopted-waist.ts',
     'const s = found[0] ?? nearest;',
