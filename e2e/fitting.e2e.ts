@@ -20,6 +20,10 @@ describe('a fitting', () => {
     return (await room.driver.findElements({ css: '[data-alteration]' })).length;
   };
 
+  /** How often what is looked at is drawn on a piece. */
+  const drawn = async (panel: string): Promise<number> =>
+    (await room.driver.findElements({ css: `[data-tried="${panel}"]` })).length;
+
   /** How long the band is where it is sewn to the back's waist on one side, in cm. */
   const bandBehind = async (): Promise<number> => {
     await room.goTo('finish');
@@ -73,6 +77,33 @@ describe('a fitting', () => {
     expect(Number(await room.valueOf('Pin 1, in all'))).toBe(2);
   });
 
+  it('takes a band in that is pinned at its top alone: bent in the finish, its seam as it was, given back by one step', async () => {
+    const band = (): Promise<readonly number[]> =>
+      room.driver.executeScript(
+        `return [...document.querySelectorAll('[data-piece-button="band"] path')].map((p) => p.getTotalLength())`,
+      );
+    await room.visit('/demo/draft/bargee-shorts/finish');
+    await room.until('no band', async () => (await band()).length > 0);
+    const before = await band();
+    await room.goTo('toile');
+    await room.press('New fitting');
+    await room.choose('Put a pin', 'pinchedBandTop');
+    await room.enter('Pin 1, in all', '2');
+    await room.section('Causes');
+    expect(await room.text('[data-cause="bandTooStraight"]')).toContain('Give 1 1/2 in or less');
+    await room.section('Fitting');
+    await room.enter('Pin 1, in all', '5/8');
+    await room.section('Causes');
+    await (await room.at('//li[@data-cause="bandTooStraight"]//button[.="What it does"]')).click();
+    expect(await room.text('[data-cause="bandTooStraight"]')).toContain('slash it behind in 6 places');
+    await room.press('Take: The band is too straight');
+    await room.goTo('finish');
+    await room.until('it is not bent', async () => String(await band()) !== String(before));
+    expect(await room.text('[data-piece-button="band"]')).toContain('2 mirrored');
+    await room.press('Undo');
+    await room.until('it is bent', async () => String(await band()) === String(before));
+  });
+
   it('goes from what was seen and pinned to what may be behind it, to altered pieces, to a version', async () => {
     const before = await (async () => {
       await room.visit('/demo/draft/cellist-dress/toile');
@@ -92,11 +123,15 @@ describe('a fitting', () => {
     await (await room.at('//li[@data-cause="waistWideBehind"]//button[.="What it does"]')).click();
     // What is pinned out of the waist is gone from it.
     expect(await room.text('[data-cause="waistWideBehind"] .effects')).toMatch(/waist [\d.]+ cm now, [\d.]+ cm then/);
+    // How it is done on paper is drawn on the back before it is taken, and on the front nothing is.
+    expect(await drawn('back')).toBe(1);
+    expect(await drawn('front')).toBe(0);
     await room.press('Take: The waist is too wide behind');
     await room.until('it is not marked', async () =>
       (await room.text('[data-cause="waistWideBehind"]')).includes('Take again'),
     );
     await room.section('Fitting');
+    expect(await drawn('back')).toBe(0);
     await room.enter('Pin 1, in all', '0');
     expect(await room.text('.pin')).toContain('Give an amount above 0, or take it out.');
     await room.enter('Pin 1, in all', '1.6');

@@ -1,5 +1,6 @@
 import type { Alteration } from '../../core/alter/index.js';
 import { dayOf, withVersionKept, type Fitting, type KeptDraft } from '../../core/kept/index.js';
+import type { Style } from '../../core/style/index.js';
 import { changeDraft, type Change } from './work-changes.js';
 
 const newId = (): string => crypto.randomUUID();
@@ -98,11 +99,15 @@ export const reopenFitting = (id: string): Change =>
 export const forgetFitting = (id: string): Change =>
   changeDraft((draft) => ({ ...draft, fittings: (draft.fittings ?? []).filter((f) => f.id !== id) }));
 
-/** Does something about a cause, by so much in mm: alterations at the end of the list, noted at the fitting; one act. */
+/**
+ * Does something about a cause, by so much in mm: alterations at the end of the list, or a style whose band was changed;
+ * noted at the fitting; one act.
+ */
 export const takeCause = (
   id: string,
   done: Omit<NonNullable<Fitting['done']>[number], 'id'>,
   alterations: readonly Alteration[],
+  style?: Style,
 ): Change =>
   changeDraft((draft) => {
     const next = changed(id, (fitting) => ({
@@ -110,7 +115,7 @@ export const takeCause = (
       taken: [...fitting.taken, done.cause],
       done: [...(fitting.done ?? []), { id: newId(), ...done }],
     }))(draft);
-    return { ...next, alterations: [...next.alterations, ...alterations] };
+    return { ...next, alterations: [...next.alterations, ...alterations], ...(style && { style: [...style] }) };
   });
 
 /** Notes a seam as it was measured, changes it, or takes it out where nothing is said of it. */

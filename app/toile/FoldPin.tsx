@@ -20,6 +20,7 @@ import { PickLine } from '../shared/PickLine.js';
 import { withFractions } from '../shared/fractions.js';
 import { changePin, takeFold } from '../store/fitting-work.js';
 import { useChange, useComputed, useUnit, useWork } from '../store/work-context.js';
+import { EffectItems } from './EffectItems.js';
 import { TakeActs } from './TakeActs.js';
 import { useKnowledge } from './use-knowledge.js';
 
@@ -146,7 +147,8 @@ export function FoldPin({
       )}
       {taken && <p className="cause-taken">Folded out on the paper.</p>}
       <TakeActs
-        works={fault === undefined ? works : undefined}
+        ready={fault === undefined}
+        effect={fault === undefined && <EffectItems works={works} />}
         taken={taken}
         words={['Onto the paper', 'Once more onto the paper']}
         labels={{ does: `What it does: pin ${number}`, take: `Onto the paper: pin ${number}` }}

@@ -10,6 +10,7 @@ import { changePin } from '../store/fitting-work.js';
 import { useChange } from '../store/work-context.js';
 import { FoldHandles } from './FoldHandles.js';
 import { beforeAt, outward } from './pin-heads.js';
+import { TriedLayer } from './TriedLayer.js';
 import { useFitting } from './use-fitting.js';
 import './toile.css';
 
@@ -36,6 +37,7 @@ export const PinLayer: BoardLayer = ({ drawn }) => {
   const places = put.map(({ place }) => place);
   return (
     <g>
+      <TriedLayer drawn={drawn} />
       {put.map(({ pin, number, place }, i) => (
         <PinOnPiece
           key={`${pin.id} ${place.panel}`}

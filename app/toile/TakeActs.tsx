@@ -1,23 +1,25 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
-import type { AlterationWork } from '../../core/alter/index.js';
-import { EffectItems } from './EffectItems.js';
+import { useState, type ReactNode } from 'react';
 
-/** What works on the paper would do, looked at before they are taken; nothing may be taken without any. */
+/** What taking something would do, looked at before it is taken. */
 export function TakeActs({
-  works,
+  ready,
+  effect,
   taken,
   words,
   labels,
   onTake,
 }: {
-  readonly works: readonly AlterationWork[] | undefined;
+  /** False where it cannot be taken. */
+  readonly ready: boolean;
+  /** What it does; shown when asked for. */
+  readonly effect: ReactNode;
   readonly taken: boolean;
   /** What the button says: at first, and once it was taken. */
   readonly words: readonly [first: string, again: string];
   /** What both buttons are called where one hears and does not see them. */
   readonly labels: { readonly does: string; readonly take: string };
-  readonly onTake: (works: readonly AlterationWork[]) => void;
+  readonly onTake: () => void;
 }) {
   const [open, setOpen] = useState(false);
   return (
@@ -37,16 +39,14 @@ export function TakeActs({
         <Button
           size="small"
           variant={taken ? 'outlined' : 'contained'}
-          disabled={!works}
+          disabled={!ready}
           aria-label={labels.take}
-          onClick={() => {
-            if (works) onTake(works);
-          }}
+          onClick={onTake}
         >
           {words[taken ? 1 : 0]}
         </Button>
       </div>
-      {open && works && <EffectItems works={works} />}
+      {open && effect}
     </>
   );
 }

@@ -1,11 +1,11 @@
 import { useState, type PointerEvent } from 'react';
 import { sayAlteration, type Alteration, type AlterationWork, type Mark } from '../../core/alter/index.js';
-import { add, dot, scale, subtract, unit as unitOf, type Path, type Point } from '../../core/geometry/index.js';
+import { add, dot, scale, subtract, unit as unitOf, type Point } from '../../core/geometry/index.js';
 import { PANEL_NAMES, type PanelName } from '../../core/method/index.js';
 import { handStep } from '../../core/units/index.js';
-import { pathData } from '../../formats/index.js';
-import { pathToBoard, toBoard, toPanel } from '../board/arrange.js';
+import { toBoard, toPanel } from '../board/arrange.js';
 import type { Drawn } from '../board/drawn-board.js';
+import { PaperMarks } from '../board/PaperMarks.js';
 import { Tag } from '../board/Tag.js';
 import { fromScreen, toScreen } from '../board/view.js';
 import type { Pull } from '../shared/drag.js';
@@ -19,31 +19,6 @@ import { useTrue } from './true-store.js';
 
 /** How near, in pixels, a seam must be to be taken hold of. */
 const REACH = 22;
-
-/** How an alteration would be done on paper: cut, hinge, wedge, and the seam as it was. */
-function PaperMarks({ marks, panel, drawn }: { marks: readonly Mark[]; panel: PanelName; drawn: Drawn }) {
-  const { arranged, view } = drawn;
-  const spot = (p: Point): Point => toScreen(toBoard(p, arranged[panel]), view);
-  const data = (path: Path): string => pathData(pathToBoard(path, arranged[panel]));
-  return (
-    <g pointerEvents="none" className="paper-marks" data-marks={panel}>
-      {marks.map((mark, i) => {
-        const points = mark.points.map(spot);
-        const list = points.map((p) => `${p.x},${p.y}`).join(' ');
-        if (mark.kind === 'wedge') return <polygon key={i} className="alter-wedge" points={list} />;
-        if (mark.kind === 'cut') return <polyline key={i} className="alter-cut" points={list} />;
-        if (mark.kind === 'seam') {
-          return (
-            <g key={i} transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
-              <path className="paper-line alter-was" d={data(mark.path)} />
-            </g>
-          );
-        }
-        return points.map((p, k) => <circle key={`${i}.${k}`} className="alter-hinge" cx={p.x} cy={p.y} r={6} />);
-      })}
-    </g>
-  );
-}
 
 /** A wedge in the hand: how far it stood open, and the way it opens. */
 interface HeldWedge {

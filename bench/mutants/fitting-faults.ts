@@ -75,15 +75,15 @@ export const FITTING_FAULTS: readonly Fault[] = [
   fault(
     'a waist without darts is not taken in',
     'core/toile/does.ts',
-    'return left < LEAST ? works : [...works, centreBack(left)];',
+    'return left < LEAST ? works : [...works, centreBack(left, block, drop)];',
     'return works;',
     'core/toile',
   ),
   fault(
     'a waist is let out at each side by what is left in all',
     'core/toile/does.ts',
-    'by: girth / 4, from: level',
-    'by: girth, from: level',
+    'by: girth / 4,\n    from: level(top)',
+    'by: girth,\n    from: level(top)',
     'core/toile',
   ),
   fault(
@@ -106,6 +106,34 @@ export const FITTING_FAULTS: readonly Fault[] = [
     'is - kind.rawEnds * allowance',
     'is - allowance',
     'core/toile',
+  ),
+  fault(
+    'a dropped waist is taken in as at the waist line',
+    'core/toile/does.ts',
+    'Math.max(LEAST_LEFT, 1 - drop / Math.max(1, over))',
+    '1',
+    'core/toile',
+  ),
+  fault(
+    'a band forgets what it was taken in before',
+    'core/toile/does.ts',
+    "(typeof now === 'number' ? now : 0) + mm",
+    'mm',
+    'core/toile',
+  ),
+  fault(
+    'a band is slashed once too often',
+    'core/toile/band-done.ts',
+    'Math.ceil(by / 2 / LAPPED)',
+    'Math.ceil(by / LAPPED)',
+    'core/toile',
+  ),
+  fault(
+    'what was altered before is drawn as tried',
+    'core/correct/offer.ts',
+    'told.slice(-works.length)',
+    'told.slice(0)',
+    'core/correct',
   ),
   fault('a rise that is too long is raised', 'core/toile/sewn-seam.ts', 'centre: -over', 'centre: over', 'core/toile'),
   fault(

@@ -248,7 +248,13 @@ export const MANY_FAULTS: readonly Fault[] = [
   ),
   fault('what is explained weighs on', 'core/toile/causes.ts', 'const EXPLAINED = 0.4;', 'const EXPLAINED = 1;', TOILE),
   fault('one leg becomes both', 'core/toile/causes.ts', "legs.size === 1 ? only : 'both'", "'both'", TOILE),
-  fault('a side takes the whole girth', 'core/toile/does.ts', 'by: girth / 4,\n', 'by: girth / 2,\n', TOILE),
+  fault(
+    'a side takes the whole girth',
+    'core/toile/does.ts',
+    'by: girth / 4,\n  from: HIP',
+    'by: girth / 2,\n  from: HIP',
+    TOILE,
+  ),
   fault(
     'a version loses the style',
     'core/kept/versions.ts',

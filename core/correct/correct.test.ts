@@ -5,7 +5,7 @@ import { computeDraft, EMPTY_INPUT, type Draft, type DraftInput } from '../chain
 import { plainValue, type CheckId } from '../check/index.js';
 import { edgeLengths } from '../draft/index.js';
 import { SHEETS } from '../shipped/index.js';
-import { effectFigures, offersFor, sayEffect, type Offer } from './index.js';
+import { effectFigures, offersFor, sayEffect, triedWorks, type Offer } from './index.js';
 
 const measured = { waist: 780, hip: 1000, crotchDepth: 272, inseam: 780 };
 
@@ -231,5 +231,31 @@ describe('what a correction does', () => {
         expect(now, `${effect.id} ${unit}`).not.toBe(then);
       }
     }
+  });
+});
+
+describe('works that are tried', () => {
+  it('show the draft as it would be, and only themselves as they are done on paper', () => {
+    const before: DraftInput = {
+      ...plain,
+      alterations: [
+        { id: 'kept', on: true, note: '', work: { kind: 'levelHem', panel: 'front', inside: 4, outside: 0 } },
+      ],
+    };
+    const wedge: AlterationWork = {
+      kind: 'wedge',
+      panel: 'back',
+      from: { edge: 'rise', level: { line: 'hipLevel', by: 0 } },
+      hinge: { edge: 'side', level: { line: 'hipLevel', by: 0 } },
+      by: 15,
+    };
+    const tried = triedWorks(before, draft(before), [wedge], 'cm');
+    if (!tried) throw new Error('can be done');
+    expect(tried.marks.front).toEqual([]);
+    expect(tried.marks.back.map((m) => m.kind)).toContain('wedge');
+    const long = (d: Draft): number => edgeLengths(d.block.back).rise;
+    expect(long(tried.draft) - long(draft(before))).toBeCloseTo(15, 0);
+    expect(tried.effects.length).toBeGreaterThan(0);
+    expect(triedWorks(before, draft(before), [{ ...wedge, by: 900 }], 'cm')).toBeUndefined();
   });
 });

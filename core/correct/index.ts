@@ -1,1 +1,1 @@
-export { effectFigures, offersFor, sayEffect, triedWorks, type Effect, type Offer } from './offer.js';
+export { effectFigures, offersFor, sayEffect, triedWorks, type Effect, type Offer, type Tried } from './offer.js';

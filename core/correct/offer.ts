@@ -1,4 +1,4 @@
-import { sayAlteration, type AlterationWork } from '../alter/index.js';
+import { sayAlteration, type AlterationWork, type Mark } from '../alter/index.js';
 import { computeDraft, drawDraft, type Draft, type Drafted, type DraftInput } from '../chain/index.js';
 import {
   checkedFigure,
@@ -10,6 +10,7 @@ import {
   type Verdict,
 } from '../check/index.js';
 import { INSEAM_STRETCH } from '../draft/index.js';
+import type { PanelName } from '../method/index.js';
 import { formatAngle, formatLength, snapTo, tapeFor, toMm, type Unit } from '../units/index.js';
 import { waysFor, type Way } from './ways.js';
 
@@ -206,14 +207,29 @@ export function offersFor(input: DraftInput, draft: Draft, id: CheckId, unit: Un
   });
 }
 
-/** What works do to the checks of a draft, tried at the end of its alterations; nothing where they cannot be done. */
+/** Works tried at the end of a draft's alterations: what they do to its checks, and the draft as it would be. */
+export interface Tried {
+  readonly effects: readonly Effect[];
+  readonly draft: Draft;
+  /** How they would be done on paper, on either panel. */
+  readonly marks: Draft['altered']['marks'];
+}
+
+/** What works do to a draft, tried at the end of its alterations; nothing where they cannot be done. */
 export function triedWorks(
   input: DraftInput,
   draft: Draft,
   works: readonly AlterationWork[],
   unit: Unit,
-): readonly Effect[] | undefined {
-  const outcome = computeDraft(withWorks(input, works, 'offer'));
+): Tried | undefined {
+  const outcome = computeDraft(withWorks(input, works, 'tried'));
   if (!outcome.ok || !allDone(outcome.value, works)) return undefined;
-  return effectsOf(draft, outcome.value, 'fitClass', unit);
+  const { marks } = outcome.value.altered;
+  const added = new Set(outcome.value.altered.told.slice(-works.length).map(({ id }) => id));
+  const own = (panel: PanelName): readonly Mark[] => marks[panel].filter((m) => added.has(m.alteration));
+  return {
+    effects: effectsOf(draft, outcome.value, 'fitClass', unit),
+    draft: outcome.value,
+    marks: { front: own('front'), back: own('back') },
+  };
 }

@@ -276,12 +276,19 @@ export const STEP_RULES: readonly StepRule[] = [
   {
     id: 'bandJoined',
     when: (m) => banded(m) || m.item('waistFacing') !== undefined,
-    say: (m) =>
-      sideLast(m)
-        ? 'Join the band behind, where it comes in halves; leave it open at the side that is closed last.'
-        : m.garment.parts.filter((p) => /^(band|waistFacing|facing)/.test(p.id) && p.cloth === 'shell').length > 1
-          ? 'Join the parts of the band to one round, but for where it opens; press the joins open.'
-          : 'Press the band along its fold, and one long edge under.',
+    say: (m) => {
+      const shell = m.garment.parts.filter((p) => /^(band|waistFacing|facing)/.test(p.id) && p.cloth === 'shell');
+      const folded = shell.some((p) => p.marks.some((mark) => mark.kind === 'line' && mark.meaning === 'fold'));
+      const joined = sideLast(m)
+        ? ['Join the band behind, where it comes in halves; leave it open at the side that is closed last.']
+        : shell.length > 1
+          ? ['Join the parts of the band to one round, but for where it opens; press the joins open.']
+          : [];
+      const topped = folded
+        ? ['Press the band along its fold, and one long edge under.']
+        : ['Sew its outer side and its facing together along the top, trim and press; press one long edge under.'];
+      return [...joined, ...(banded(m) ? topped : [])].join(' ');
+    },
     closes: (seam, making) =>
       (banded(making) || making.item('waistFacing') !== undefined) &&
       /^(Band|Waistband|Facing|Ends of)(?!.*to the waist)/.test(seam.label),

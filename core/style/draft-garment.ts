@@ -2,7 +2,8 @@ import type { Draft } from '../chain/index.js';
 import type { Unit } from '../units/index.js';
 import { highHipLevel } from '../measured/index.js';
 import type { StyleContext } from './component.js';
-import { styled, type Style, type Styled } from './style.js';
+import { waistDrop } from './components/waist-drop.js';
+import { standing, styled, type Style, type Styled } from './style.js';
 
 type Source = Pick<Draft, 'worked' | 'block' | 'legs'>;
 
@@ -29,6 +30,12 @@ export function styleContext({ worked, block }: Pick<Source, 'worked' | 'block'>
     heel: of('heel') ?? of('ankle'),
     bandCounted: counted,
   };
+}
+
+/** How far below the waist a style sets the edge that a band is sewn to, in mm: its waist drop as it stands. */
+export function waistDropOf(draft: Pick<Source, 'worked' | 'block'>, style: Style, unit: Unit): number {
+  const item = style.find(({ id }) => id === waistDrop.id);
+  return item ? Number(standing(waistDrop.fields.by, item.values['by'], styleContext(draft, unit))) : 0;
 }
 
 const last = new WeakMap<object, { style: Style; unit: Unit; styled: Styled }>();

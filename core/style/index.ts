@@ -16,6 +16,6 @@ export {
   type StyleValue,
 } from './style.js';
 export { garmentVerdict, type GarmentVerdict } from './garment-verdict.js';
-export { draftGarment, styleContext } from './draft-garment.js';
+export { draftGarment, styleContext, waistDropOf } from './draft-garment.js';
 export { trimmingName, trimmingWords, type Trimming, type TrimmingKind } from './trimming.js';
 export { findingWords, topEdgeWords } from './words.js';

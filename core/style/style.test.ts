@@ -474,6 +474,57 @@ describe('the top', () => {
       expect(taken.findings).toEqual(as.findings);
     });
 
+    it('of its own shape is taken in at its centre behind, to nothing where it is sewn on', () => {
+      const [as, taken] = [make([item('shapedBand')]), make([item('shapedBand', { topBack: 10 })])];
+      const by = (part: string, edge: string): number => long(as.garment, part, edge) - long(taken.garment, part, edge);
+      expect([by('bandBack', 'upper'), by('bandFront', 'upper')]).toEqual([expect.closeTo(5, 2) as number, 0]);
+      for (const edge of ['lower', 'side']) expect([edge, by('bandBack', edge)]).toEqual([edge, 0]);
+      const foot = ({ garment }: Styled): Point => startOf(edge(garment, 'bandBack', 'centre'));
+      expect(foot(taken)).toEqual(foot(as));
+      expect(Math.abs(by('bandBack', 'centre'))).toBeLessThan(1);
+      expect(taken.findings).toEqual(as.findings);
+    });
+
+    it('is bent behind where its top is taken in: hinged at its seam, even, as deep everywhere, with a facing', () => {
+      for (const [cutAs, opens] of [
+        ['whole', fly],
+        ['halves', fly],
+        ['frontBack', aside],
+        ['whole', behind],
+      ] as const) {
+        const style = (topIn: number): Style => [opens, item('band', { parts: cutAs, depth: 40, topIn })];
+        const [as, bent] = [make(style(0)), make(style(18))];
+        const strips = bent.garment.parts.filter((p) => p.id.startsWith('band') && p.cloth === 'shell');
+        const sum = ({ garment }: Styled, name: string): number =>
+          strips.reduce((mm, { id }) => mm + long(garment, id, name), 0);
+        expect([cutAs, sum(as, 'lower') - sum(bent, 'lower')]).toEqual([cutAs, expect.closeTo(0, 4) as number]);
+        expect([cutAs, sum(as, 'upper') - sum(bent, 'upper')]).toEqual([cutAs, expect.closeTo(18, 2) as number]);
+        for (const part of strips) {
+          const [upper, lower] = [edgeOf(part, 'upper').path, edgeOf(part, 'lower').path];
+          const deep = flatten(upper, 0.05).map((at) => nearestPlace(lower, at).distance);
+          expect([cutAs, Math.max(...deep.map((mm) => Math.abs(mm - 40))) < 0.02]).toEqual([cutAs, true]);
+          const cloth = flatten(partOutline(part), 0.1);
+          expect([cutAs, part.grain.every((p) => contains(cloth, p))]).toEqual([cutAs, true]);
+          expect([cutAs, part.cut.count, part.marks]).toEqual([cutAs, 2, []]);
+          // It turns the same way all along, and never by a corner.
+          const turns = lower.slice(1).map((c, i) => {
+            const [a, b] = [endDirection([lower[i] ?? c]), startDirection([c])];
+            return a.x * b.y - a.y * b.x;
+          });
+          expect([cutAs, turns.every((t) => Math.abs(t) < 1e-6)]).toEqual([cutAs, true]);
+        }
+        for (const s of bent.garment.seams)
+          expect([s.id, Math.abs(seamDifference(bent.garment, s)) < 1]).toEqual([s.id, true]);
+        expect(bent.findings).toEqual(as.findings);
+        expect([cutAs, laps(style(18))]).toEqual([cutAs, laps(style(0))]);
+      }
+      // The front stays on the straight.
+      const whole = make([fly, item('band', { parts: 'frontBack', depth: 40, topIn: 18 })]).garment;
+      expect(long(whole, 'bandFront.left', 'upper')).toBeCloseTo(long(whole, 'bandFront.left', 'lower'), 6);
+      expect(refusedBy([fly, item('band', { depth: 30, topIn: 31 })])[0]).toContain('Give 3.0 cm or less');
+      expect(refusedBy([fly, item('band', { depth: 30, topIn: 30 })])).toEqual([]);
+    });
+
     it('of its own shape laps on one front alone, and is open where the zip is', () => {
       const { garment } = make([fly, item('shapedBand')]);
       expect(long(garment, 'bandFront.right', 'upper') - long(garment, 'bandFront.left', 'upper')).toBeCloseTo(50, 1);

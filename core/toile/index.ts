@@ -1,7 +1,8 @@
 export { causesOf, type AmountFrom, type Evidence, type Observed, type RankedCause } from './causes.js';
 export { standsFor, type StandsFor } from './fold-speaks.js';
 export type { OnLeg } from './on-leg.js';
-export { DOES, startingAmount, worksOf, type DoesId } from './does.js';
+export { bandDone, type BandDone } from './band-done.js';
+export { bandOf, DOES, startingAmount, WAYS, worksOf, type DoesId } from './does.js';
 export {
   atPlace,
   KNOWLEDGE,

@@ -24,6 +24,8 @@ export interface PinPlace {
 const DOWN = 90;
 /** How far a seam that is unpicked along the thigh gapes, in mm. */
 const LONG = 250;
+/** How high a band is drawn above a waist, in mm. */
+const BAND = 40;
 /** Between how many places a pinch along a seam is drawn. */
 const STEPS = 12;
 
@@ -49,6 +51,12 @@ function beside(name: PanelName, seam: Path, by: (share: number) => number, side
     along(place.at, scale(quarterTurn(directionAtPlace(seam, place)), side), by(i / STEPS)),
   );
   return { panel: name, corners: [...places.map(({ at }) => at), ...inner.reverse()] };
+}
+
+/** A wedge in a band above the centre of a waist: what is pinned at its top, nothing at its seam. */
+function inBand({ name, points, centreDown }: Panel, by: number): PinPlace {
+  const top = along(points.centreWaist, centreDown, -BAND);
+  return { panel: name, corners: [top, points.centreWaist, along(top, quarterTurn(centreDown), by)] };
 }
 
 /** What is missing above a waist: `by` at its centre, nothing at the side. */
@@ -78,6 +86,8 @@ export function pinPlaces(kind: string, by: number, { front, back }: Block): rea
       const down = begun(reversePath(back.edges.rise), DOWN);
       return [beside('back', down, (s) => (by / 2) * (1 - s), 1)];
     }
+    case 'pinchedBandTop':
+      return [inBand(back, by / 2)];
     case 'foldedSeat':
     case 'openedSeat':
       return across(back, back.levels.hipLevel, by);

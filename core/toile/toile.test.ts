@@ -13,6 +13,7 @@ import {
   pinNamed,
   seenNamed,
   startingAmount,
+  WAYS,
   worksOf,
   type DoesId,
   type Observed,
@@ -52,7 +53,8 @@ describe('the knowledge of toiles', () => {
     for (const { id } of seen)
       expect([id, causes.filter((c) => c.seen[id] !== undefined).length > 0]).toEqual([id, true]);
     for (const { id } of pins) expect([id, causes.filter((c) => c.pins.includes(id)).length]).toEqual([id, 1]);
-    expect(Object.keys(DOES).sort()).toEqual([...new Set(causes.map((c) => c.does))].sort());
+    const ways = Object.values(WAYS).flatMap((all) => all.map(([does]) => does));
+    expect(Object.keys(DOES).sort()).toEqual([...new Set([...causes.map((c) => c.does), ...ways])].sort());
   });
 
   it.each([

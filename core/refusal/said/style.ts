@@ -72,6 +72,10 @@ export const STYLE_SAID = {
     `The band is ${reader.length(at(f, 'short'))} shorter than the waist it is sewn to: too much to ease in.`,
     `Give ${reader.least(at(f, 'least'))} or more, or leave the length to the waist.`,
   ],
+  bandTooBent: (f: Limits, reader: Reader): Said => [
+    'The band would bend so far that it does not lie flat on the body.',
+    `Give ${reader.most(at(f, 'most'))} or less, or take the rest out of the darts.`,
+  ],
   cannotBeWith: (f: Limits & { readonly other?: never }): Said => [
     'It cannot be together with another choice for the same place.',
     at(f, 'count') > 1 ? 'Take the others away first.' : 'Take the other away first.',

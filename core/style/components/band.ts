@@ -1,15 +1,18 @@
-import { line, point, type PathPlace } from '../../geometry/index.js';
+import { line, placeAtLength, point } from '../../geometry/index.js';
 import { COMPONENT_LABELS, type Ease, type OwnNotch, type Part } from '../../garment/index.js';
+import { bentStrip, type Stretch } from '../bent-strip.js';
 import { component, refuse, sized } from '../component.js';
 import { partsByName, withParts, type Making } from '../making.js';
 import { onceRound, quartersOf, type Quarter } from '../round.js';
-import { runLength, type Run, type RunPiece, type SeamLine } from '../run.js';
+import { runLength, type RunPiece, type SeamLine } from '../run.js';
 import { fasteningOf } from '../fastening.js';
 import { openingTight } from '../opening-tight.js';
 import { SMALL, upright, uprightWords, type RectangleEdges } from '../rectangle.js';
 
 /** A band shorter than the waist by more than this share cannot be eased in. */
 const MOST_EASED = 0.05;
+/** The top of a band is taken in by no more than so many times its depth: each half turns by less than thirty degrees. */
+const MOST_BENT = 1;
 
 const EDGES: RectangleEdges = {
   upper: ['upper', 'join'],
@@ -24,7 +27,7 @@ interface Strip {
   readonly name: string;
   readonly like?: string;
   readonly leg: Part['leg'];
-  readonly run: Run;
+  readonly quarters: readonly Quarter[];
   readonly before: number;
   readonly after: number;
 }
@@ -60,20 +63,23 @@ function stripsOf(making: Making, cutAs: keyof typeof DIVIDED, lap: number): Str
       ...(leg === 'both' ? {} : { like: base }),
       name: leg === 'both' ? name : `${leg === 'left' ? 'Left' : 'Right'} ${name.toLowerCase()}`,
       leg,
-      run: quarters.flatMap((q) => q.run),
+      quarters,
       before: under ? lap : 0,
       after: over ? lap : 0,
     };
   });
 }
 
-/** A straight band: a strip along the grain, as long as the closed waist it is sewn to (docs/trade/style.md). */
+/**
+ * A straight band: a strip along the grain, as long as the closed waist it is sewn to; bent behind where a fitting has taken
+ * its top in (docs/trade/style.md).
+ */
 export const band = component({
   id: 'band',
   label: COMPONENT_LABELS.band,
   group: 'top',
   about:
-    'As long as the waist it is sewn to with its darts closed, and what laps over; folded along its middle, or single with a facing. Cut along the grain.',
+    'As long as the waist it is sewn to with its darts closed, and what laps over; folded along its middle, or single with a facing. Cut along the grain. Taken in at its top it is bent behind, and needs a facing.',
   fields: {
     depth: { as: 'length', label: 'Finished depth', least: 10, most: 150, start: (c) => sized(c, 4, 1.5) },
     fold: {
@@ -95,6 +101,7 @@ export const band = component({
       ],
       start: 'whole',
     },
+    topIn: { as: 'length', label: 'In at its top behind, in all', least: 0, most: 60, start: () => 0 },
     length: { as: 'length', label: 'Length once round', least: 200, most: 2500, start: () => undefined },
     overlap: { as: 'length', label: 'Lap', least: 0, most: 120, start: () => undefined },
     interfacing: { as: 'tick', label: 'Interfaced', start: true },
@@ -108,7 +115,7 @@ export const band = component({
     { id: 'bandBackInterfacing', edges: ['start', 'upper', 'end', 'lower'] },
   ],
   not: ['shapedBand', 'casing', 'waistFacing'],
-  make(making, { depth, fold, parts: cutAs, length, overlap, interfacing }) {
+  make(making, { depth, fold, parts: cutAs, topIn, length, overlap, interfacing }) {
     const parts = partsByName(making);
     const waist = runLength(parts, onceRound(making));
     const short = length === undefined ? 0 : waist - length;
@@ -117,12 +124,21 @@ export const band = component({
     }
     const share = length === undefined ? 1 : length / waist;
     if (cutAs === 'halves' && making.opening?.at === 'side') return refuse('parts', 'halvesAtSide');
+    if (topIn > depth * MOST_BENT) return refuse('topIn', 'bandTooBent', { most: depth * MOST_BENT });
     const lap = overlap ?? making.opening?.overlap ?? 0;
     const strips = stripsOf(making, cutAs, lap);
+    // What is bent cannot be folded along its middle.
+    const doubled = fold === 'double' && topIn === 0;
+    const behind = quartersOf(making.top, making.opening)
+      .filter((q) => q.panel === 'back')
+      .reduce((sum, { run }) => sum + runLength(parts, run), 0);
     let next: Making = { ...making, topAbove: making.topAbove + depth };
     for (const strip of strips) {
-      const along = runLength(parts, strip.run);
-      next = withStrip(next, strip, along, along * share, { depth, fold, interfacing });
+      const stretches = strip.quarters.map(({ panel, run }): Stretch => {
+        const along = runLength(parts, run);
+        return { long: along * share, takenIn: panel === 'back' ? (topIn * along) / behind : 0 };
+      });
+      next = withStrip(next, strip, stretches, share, { depth, doubled, interfacing });
     }
     return withParts(next, [], joins(strips, making.opening === undefined && lap === 0));
   },
@@ -145,40 +161,44 @@ export const band = component({
   trimmings: (making, { depth }) => fasteningOf(making, depth),
 });
 
+/** A strip of the band, bent where its top is taken in, and its interfacing; sewn to its share of the waist. */
 function withStrip(
   making: Making,
-  { id, name, like, leg, run, before, after }: Strip,
-  along: number,
-  band: number,
-  {
-    depth,
-    fold,
-    interfacing,
-  }: { readonly depth: number; readonly fold: 'double' | 'single'; readonly interfacing: boolean },
+  { id, name, like, leg, quarters, before, after }: Strip,
+  stretches: readonly Stretch[],
+  share: number,
+  { depth, doubled, interfacing }: { readonly depth: number; readonly doubled: boolean; readonly interfacing: boolean },
 ): Making {
+  const band = stretches.reduce((sum, s) => sum + s.long, 0);
+  const along = band / share;
   const long = before + band + after;
-  const wide = fold === 'double' ? 2 * depth : depth;
-  const edges = upright(long, wide, EDGES);
-  const onLower = (length: number): PathPlace => ({ index: 0, t: length / long });
-  const notches = [
-    ...(before > 0 ? [{ edge: 'lower', label: 'end of the lap', at: onLower(before), count: 1 } as const] : []),
-    ...(after > 0 ? [{ edge: 'lower', label: 'end of the lap', at: onLower(before + band), count: 1 } as const] : []),
-  ] satisfies OwnNotch[];
+  const wide = doubled ? 2 * depth : depth;
+  const lap = (mm: number): Stretch[] => (mm > 0 ? [{ long: mm, takenIn: 0 }] : []);
+  const bent = stretches.some((s) => s.takenIn > 0);
+  const drawn = bent
+    ? bentStrip([...lap(before), ...stretches, ...lap(after)], wide, EDGES)
+    : { ...uprightWords(long, wide), edges: upright(long, wide, EDGES) };
+  const { edges } = drawn;
+  const endOfLap = (length: number): OwnNotch => ({
+    edge: 'lower',
+    label: 'end of the lap',
+    at: placeAtLength(edges[1]?.path ?? [], length),
+    count: 1,
+  });
+  const notches = [...(before > 0 ? [endOfLap(before)] : []), ...(after > 0 ? [endOfLap(before + band)] : [])];
   const part: Part = {
     ...SMALL,
-    ...uprightWords(long, wide),
+    ...drawn,
     id,
     name,
     leg,
     ...(like ? { like } : {}),
-    edges,
     notches,
-    marks:
-      fold === 'double'
-        ? [{ kind: 'line', meaning: 'fold', label: 'fold line', path: [line(point(depth, 0), point(depth, long))] }]
-        : [],
+    marks: doubled
+      ? [{ kind: 'line', meaning: 'fold', label: 'fold line', path: [line(point(depth, 0), point(depth, long))] }]
+      : [],
     cloth: 'shell',
-    cut: fold === 'double' ? { count: 1, how: 'alike' } : { count: 2, how: 'mirrored' },
+    cut: doubled ? { count: 1, how: 'alike' } : { count: 2, how: 'mirrored' },
   };
   const sewn: RunPiece = { part: id, edge: 'lower', backward: false, from: before, to: before + band };
   const ease: Ease | undefined =
@@ -192,7 +212,7 @@ function withStrip(
     ...(id === 'band' ? {} : { like: 'waist' }),
     label: `${name} to the waist`,
     first: [sewn],
-    second: run,
+    second: quarters.flatMap((q) => q.run),
     ease,
     matches: [],
     cuts: [1, 1],

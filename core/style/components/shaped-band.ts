@@ -26,11 +26,17 @@ import { topOf } from '../round.js';
 import type { SeamLine } from '../run.js';
 import { mostDrop } from './waist-drop.js';
 
+/** What a fitting has taken in at the top of a band: at each side, and behind in all, in mm. */
+interface Ins {
+  readonly side: number;
+  readonly behind: number;
+}
+
 /** The part of a shaped band that is cut from a panel: the pair's, or of a leg whose end laps or is lapped over. */
-function bandPart(panel: Panel, depth: number, leg: Part['leg'], lap: number, topIn: number): Part | undefined {
+function bandPart(panel: Panel, depth: number, leg: Part['leg'], lap: number, ins: Ins): Part | undefined {
   const drawn = waistStrip(panel, depth, { waist: 'join', lower: 'waist' });
   if (!drawn) return undefined;
-  const edges = takenIn(drawn, topIn / 2);
+  const edges = inBehind(inAtSide(drawn, ins.side / 2), panel.name === 'back' ? ins.behind / 2 : 0);
   const id = panel.name === 'front' ? 'bandFront' : 'bandBack';
   const name = panel.name === 'front' ? 'front waistband' : 'back waistband';
   const single = leg !== 'both';
@@ -62,7 +68,7 @@ const fusedOf = (part: Part): Part => ({
 });
 
 /** A strip taken in at the top of its side, to nothing at the stitching line below: by a fitting, in mm. */
-function takenIn(edges: Part['edges'], by: number): Part['edges'] {
+function inAtSide(edges: Part['edges'], by: number): Part['edges'] {
   const [upper, side, lower, centre] = edges;
   if (by === 0 || !upper || !side || !lower || !centre) return edges;
   const [kept] = splitPath(upper.path, placeAtLength(upper.path, pathLength(upper.path) - by));
@@ -70,6 +76,17 @@ function takenIn(edges: Part['edges'], by: number): Part['edges'] {
   const long = pathLength(side.path);
   const { path } = displacePath(side.path, (s) => scale(moved, 1 - s / long));
   return [{ ...upper, path: kept }, { ...side, path }, lower, centre];
+}
+
+/** The same at its centre behind. */
+function inBehind(edges: Part['edges'], by: number): Part['edges'] {
+  const [upper, side, lower, centre] = edges;
+  if (by === 0 || !upper || !side || !lower || !centre) return edges;
+  const [, kept] = splitPath(upper.path, placeAtLength(upper.path, by));
+  const moved = subtract(startOf(kept), startOf(upper.path));
+  const long = pathLength(centre.path);
+  const { path } = displacePath(centre.path, (s) => scale(moved, s / long));
+  return [{ ...upper, path: kept }, side, lower, { ...centre, path }];
 }
 
 /** A front band with its lap beyond the centre line: waist and lower edge run on straight. */
@@ -107,6 +124,7 @@ export const shapedBand = component({
       start: 'closed',
     },
     topIn: { as: 'length', label: 'In at its top, each side', least: 0, most: 30, start: () => 0 },
+    topBack: { as: 'length', label: 'In at its top behind, in all', least: 0, most: 60, start: () => 0 },
     overlap: { as: 'length', label: 'Lap', least: 0, most: 120, start: () => undefined },
     interfacing: { as: 'tick', label: 'Interfaced', start: true },
   },
@@ -132,16 +150,17 @@ export const shapedBand = component({
   },
   takesTop: () => true,
   find: (making, _, context) => openingTight('shapedBand', making, context),
-  make(making, { depth, overlap, interfacing, topIn }) {
+  make(making, { depth, overlap, interfacing, topIn, topBack }) {
+    const ins: Ins = { side: topIn, behind: topBack };
     const { front, back } = making.uncut.left;
     // A zip runs through the band to its top; a fly's band laps, on the end that comes under.
     const lap = making.opening?.at === 'front' ? (overlap ?? making.opening.overlap) : 0;
     const under = making.opening?.over === 'right' ? 'left' : 'right';
     const fronts =
       lap > 0
-        ? LEGS.map((leg) => bandPart(front, depth, leg, leg === under ? lap : 0, topIn))
-        : [bandPart(front, depth, 'both', 0, topIn)];
-    const parts = [...fronts, bandPart(back, depth, 'both', 0, topIn)].filter((p): p is Part => p !== undefined);
+        ? LEGS.map((leg) => bandPart(front, depth, leg, leg === under ? lap : 0, ins))
+        : [bandPart(front, depth, 'both', 0, ins)];
+    const parts = [...fronts, bandPart(back, depth, 'both', 0, ins)].filter((p): p is Part => p !== undefined);
     if (parts.length <= fronts.length) return refuse('depth', 'dropBelowHip', { hip: 0, most: depth / 2 });
     const fused = interfacing ? parts.map(fusedOf) : [];
     const next: Making = { ...making, topAbove: making.topAbove + depth };
