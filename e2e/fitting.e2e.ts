@@ -87,6 +87,11 @@ describe('a fitting', () => {
     const before = await band();
     await room.goTo('toile');
     await room.press('New fitting');
+    const give = await room.find('[id^="give-"]');
+    await give.sendKeys(Key.chord(Key.CONTROL, 'a'), '400', Key.ENTER);
+    expect(await room.text('[data-fitting]')).toContain('400 does not lie between 0 and 300');
+    await give.sendKeys(Key.chord(Key.CONTROL, 'a'), '15 %', Key.ENTER);
+    await room.enter('Stands', 'hips forward');
     await room.choose('Put a pin', 'pinchedBandTop');
     await room.enter('Pin 1, in all', '2');
     await room.section('Causes');

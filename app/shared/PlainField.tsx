@@ -9,6 +9,8 @@ export function PlainField({
   suffix,
   source,
   step,
+  least = -Infinity,
+  most = Infinity,
   onCommit,
 }: {
   id?: string;
@@ -18,6 +20,9 @@ export function PlainField({
   suffix: string;
   source?: string;
   step: number;
+  /** It lies between these. */
+  least?: number;
+  most?: number;
   onCommit: (value: number) => void;
 }) {
   const [text, setText] = useState<string>();
@@ -25,9 +30,18 @@ export function PlainField({
   const ownId = useId();
   const fieldId = id ?? ownId;
   const commit = (typed: string): void => {
-    const number = Number(typed.replace(',', '.').replace('−', '-').replace(/°\s*$/, ''));
+    const number = Number(
+      typed
+        .replace(',', '.')
+        .replace('−', '-')
+        .replace(/[°%]\s*$/, ''),
+    );
     if (typed.trim() === '' || !Number.isFinite(number)) {
       setWrong(`${label}: “${typed}” is not a number. Write it as ${value.toFixed(places)}.`);
+      return;
+    }
+    if (number < least || number > most) {
+      setWrong(`${label}: ${typed.trim()} does not lie between ${least} and ${most}. Give one that does.`);
       return;
     }
     setText(undefined);
@@ -66,7 +80,7 @@ export function PlainField({
               event.preventDefault();
               const by = (event.shiftKey ? 0.2 : 1) * (event.key === 'ArrowUp' ? step : -step);
               setText(undefined);
-              onCommit(value + by);
+              onCommit(Math.min(most, Math.max(least, value + by)));
             }
           }}
         />

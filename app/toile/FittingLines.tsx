@@ -9,6 +9,7 @@ import { LengthField } from '../shared/LengthField.js';
 import { NameField } from '../shared/NameField.js';
 import { newId } from '../shared/new-id.js';
 import { PickLine } from '../shared/PickLine.js';
+import { PlainField } from '../shared/PlainField.js';
 import {
   beginFitting,
   changeFitting,
@@ -122,6 +123,26 @@ function OneFitting({ fitting }: { readonly fitting: Fitting }) {
           change(changeFitting(id, { cloth }));
         }}
       />
+      <div className="line">
+        <label htmlFor={`give-${id}`}>Gives, in width</label>
+        <PlainField
+          id={`give-${id}`}
+          label="Give of the cloth"
+          value={100 * (fitting.give ?? 0)}
+          places={0}
+          suffix="%"
+          step={5}
+          least={0}
+          most={300}
+          source={fitting.give === undefined ? 'estimate' : 'hand'}
+          onCommit={(percent) => {
+            change(changeFitting(id, { give: percent / 100 }));
+          }}
+        />
+      </div>
+      {text('Stands', fitting.posture ?? '', (posture) => {
+        change(changeFitting(id, { posture }));
+      })}
       {text('Seen by', fitting.who, (who) => {
         change(changeFitting(id, { who }));
       })}

@@ -99,8 +99,11 @@ export function draftFrom12(draft: Json): Json {
   return { ...draft, fit, cloths: { shell } };
 }
 
+/** The twenty-third version only adds how far the cloth of a fitting stretches, and how the person stood. */
+const from22 = (book: Json): Json => ({ ...book, version: 23 });
+
 /** The twenty-second version only adds grade rules, and where the crease of an adopted back lies. */
-const from21 = (book: Json): Json => ({ ...book, version: 22 });
+const from21 = (book: Json): Json => from22({ ...book, version: 22 });
 
 /** The twenty-first version only adds what is laid on the same cloth and kept of it, and how an own sheet is laid out. */
 const from20 = (book: Json): Json => from21({ ...book, version: 21 });
@@ -201,6 +204,7 @@ const FROM: Readonly<Record<number, (book: Json) => Json>> = {
   19: from19,
   20: from20,
   21: from21,
+  22: from22,
 };
 
 /**

@@ -8,7 +8,7 @@ const first = JSON.parse(readFileSync('core/older/version-1.upstride.json', 'utf
 describe('a workbook of the first version', () => {
   it('keeps all it held and is left at the ordinary where it said nothing', () => {
     const now = migrate(first);
-    expect(now['version']).toBe(22);
+    expect(now['version']).toBe(23);
     expect(now['charts']).toEqual([]);
     const [old] = first['people'] as Record<string, unknown>[];
     const [person] = now['people'] as Record<string, unknown>[];
@@ -37,7 +37,7 @@ describe('a workbook of the first version', () => {
 
   it('that is damaged is left for the schema to refuse', () => {
     expect(migrate({ version: 1, people: 'none', drafts: [3, null] })).toMatchObject({
-      version: 22,
+      version: 23,
       people: 'none',
       drafts: [3, null],
     });
@@ -63,7 +63,7 @@ describe('a workbook of the second version', () => {
     });
     expect(draftFrom2(draft, { build: { seat: 'average' }, figure: 'woman' })['choices']).toEqual({ variant: 'even' });
     const book = { version: 2, people: [{ id: 'p', build, sets: [] }], drafts: [draft] };
-    expect(migrate(book)).toMatchObject({ version: 22, drafts: [{ choices: { seat: 'average' }, alterations: [] }] });
+    expect(migrate(book)).toMatchObject({ version: 23, drafts: [{ choices: { seat: 'average' }, alterations: [] }] });
   });
 
   it('takes the band of a finished pair off once only', () => {
@@ -79,7 +79,7 @@ describe('a workbook of the third version', () => {
   it('has no alterations and no traces yet', () => {
     const book = { version: 3, people: [{ id: 'p' }], drafts: [{ id: 'd', set: { 'front.extension': 60 } }] };
     expect(migrate(book)).toEqual({
-      version: 22,
+      version: 23,
       people: [{ id: 'p', traces: [] }],
       drafts: [{ id: 'd', set: { 'front.extension': 60 }, alterations: [], rules: {}, redrawn: true }],
       practice: [],
@@ -91,7 +91,7 @@ describe('a workbook of the third version', () => {
 describe('a workbook of the fourth version', () => {
   it('stays as it was: a draft may have an outline under it from now on', () => {
     const book = { version: 4, people: [{ id: 'p', traces: [] }], drafts: [{ id: 'd', alterations: [] }] };
-    expect(migrate(book)).toMatchObject({ version: 22, people: book.people, drafts: book.drafts });
+    expect(migrate(book)).toMatchObject({ version: 23, people: book.people, drafts: book.drafts });
   });
 });
 
@@ -102,7 +102,7 @@ describe('a workbook of the fifth version', () => {
     expect(rules('shared')).toMatchObject({ rules: { waistPlan: 'shared' } });
     const set = { 'front.inseamHollow': 8 };
     const book = { version: 5, people: [], drafts: [{ id: 'd', rules: { waistPlan: 'off' }, set }] };
-    expect(migrate(book)).toMatchObject({ version: 22, drafts: [{ set, rules: { waistPlan: 'off' }, redrawn: true }] });
+    expect(migrate(book)).toMatchObject({ version: 23, drafts: [{ set, rules: { waistPlan: 'off' }, redrawn: true }] });
   });
 });
 
@@ -110,7 +110,7 @@ describe('a workbook of the ninth version', () => {
   it('keeps its alterations for both legs', () => {
     const drafts = [{ id: 'd', alterations: [{ id: 'a', on: true, note: '', work: {} }] }];
     expect(migrate({ version: 9, people: [], drafts })).toEqual({
-      version: 22,
+      version: 23,
       people: [],
       drafts,
       practice: [],
@@ -124,7 +124,7 @@ describe('a workbook of the sixth version', () => {
     const allowances = { waist: 10, side: 22, inseam: 15, rise: 10, hem: 50 };
     const book = { version: 6, people: [], drafts: [{ id: 'd', allowances }] };
     expect(migrate(book)).toEqual({
-      version: 22,
+      version: 23,
       people: [],
       practice: [],
       styles: [],
@@ -141,7 +141,7 @@ describe('a workbook of the twelfth version', () => {
       { id: 'e', fit: { stretch: 0, shrinkLength: 0, shrinkWidth: 0 } },
     ];
     expect(migrate({ version: 12, people: [], drafts })).toMatchObject({
-      version: 22,
+      version: 23,
       drafts: [
         { id: 'd', fit: { stretch: 0.1 }, cloths: { shell: { width: 1500, shrinkLength: 0.03, shrinkWidth: 0.01 } } },
         { id: 'e', fit: { stretch: 0 } },

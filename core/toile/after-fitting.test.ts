@@ -187,6 +187,8 @@ describe('a fitting as a page', () => {
     of: 'Rigger trousers',
     who: '',
     cloth: 'toile',
+    give: 0.15,
+    posture: 'hips forward',
     note: 'Left heel raised.',
     verdict: 'again in toile',
     seen: [{ what: 'hemLowInside', leg: 'left' as const }],
@@ -202,7 +204,16 @@ describe('a fitting as a page', () => {
   it('tells what was seen, pinned and done, and the figures before and after', () => {
     const page = fittingPage(facts, 'cm');
     const words = wordsOfPage(page).join('\n');
-    for (const said of ['left leg', 'Left heel raised.', '1.6 cm', 'Before and after']) expect(words).toContain(said);
+    for (const said of [
+      'left leg',
+      'Left heel raised.',
+      '1.6 cm',
+      'Before and after',
+      'toile that gives 15 %; stands: hips forward',
+    ])
+      expect(words).toContain(said);
+    const plain = wordsOfPage(fittingPage({ ...facts, give: undefined, posture: '' }, 'cm')).join('\n');
+    expect(plain).toContain('Rigger trousers; toile; again in toile.');
     const table = page.blocks.find((b) => b.as === 'table');
     const waist = table?.as === 'table' ? table.rows.find(([label]) => label === 'Waist') : undefined;
     const [before, now] = [figuresOf(facts.before).waist, figuresOf(facts.now).waist];

@@ -21,7 +21,10 @@ export function blankFittingPage(knowledge: Knowledge = KNOWLEDGE): WrittenPage 
     title: 'Fitting',
     columns: 1,
     blocks: [
-      { as: 'paragraph', words: `Of ${line}  date ${line}  in toile / basted cloth / finished` },
+      {
+        as: 'paragraph',
+        words: `Of ${line}  date ${line}  in toile / basted cloth / finished  gives ${'_'.repeat(6)} %  stands ${line}`,
+      },
       ...PLACES.flatMap(([where, words]): WrittenBlock[] => [
         { as: 'heading', words },
         {
@@ -50,6 +53,9 @@ export interface FittingFacts {
   readonly of: string;
   readonly who: string;
   readonly cloth: string;
+  /** How far that cloth stretches, as a share, where it was said. */
+  readonly give: number | undefined;
+  readonly posture: string;
   readonly note: string;
   readonly verdict: string;
   readonly seen: readonly { readonly what: string; readonly leg: OnLeg }[];
@@ -85,9 +91,13 @@ export function fittingPage(facts: FittingFacts, unit: Unit, knowledge: Knowledg
   const tape = tapeFor(unit);
   const length = (mm: number): string => formatLength(mm, tape);
   const [now, before] = [figuresOf(facts.now), facts.before && figuresOf(facts.before)];
-  const said = [facts.of, facts.cloth, facts.who === '' ? '' : `seen by ${facts.who}`, facts.verdict].filter(
-    (w) => w !== '',
-  );
+  const said = [
+    facts.of,
+    facts.give === undefined ? facts.cloth : `${facts.cloth} that gives ${Math.round(facts.give * 100)} %`,
+    facts.who === '' ? '' : `seen by ${facts.who}`,
+    facts.posture === '' ? '' : `stands: ${facts.posture}`,
+    facts.verdict,
+  ].filter((w) => w !== '');
   const rows = FIGURES.map(([id, label]) => [
     label,
     ...(before ? [length(before[id])] : []),

@@ -19,7 +19,7 @@ import { referenceSchema } from './reference-schema.js';
 import { sheetSchema } from './sheet-schema.js';
 
 /** The version of the workbook that this program writes. */
-export const WORKBOOK_VERSION = 22;
+export const WORKBOOK_VERSION = 23;
 
 /** What marks a file as a workbook. */
 export const WORKBOOK_FORMAT = 'upstride-workbook';
@@ -180,6 +180,13 @@ const fittingSchema = z
     date: day,
     who: words,
     cloth: z.enum(['toile', 'basted', 'finished']),
+    give: z
+      .number()
+      .min(0)
+      .max(3)
+      .optional()
+      .meta({ description: 'How far the cloth of it stretches, as a share; 0 where it does not.' }),
+    posture: words.optional().meta({ description: 'How the person stands.' }),
     note: words,
     version: id.optional().meta({ description: 'The version that was tried on.' }),
     seen: z
@@ -290,12 +297,9 @@ const runSchema = z
       .record(z.string().max(2000), ownSchema)
       .meta({ description: 'What a body has by hand, by the id of the person or the name of the size.' }),
     rule: gradeRuleSchema.optional().meta({ description: 'The grade rule that was written from these sizes.' }),
-    by: z
-      .strictObject({ rule: gradeRuleSchema, size: words })
-      .optional()
-      .meta({
-        description: 'The grade rule that these sizes are made by, and which of its sizes the draft itself is.',
-      }),
+    by: z.strictObject({ rule: gradeRuleSchema, size: words }).optional().meta({
+      description: 'The grade rule that these sizes are made by, and which of its sizes the draft itself is.',
+    }),
     sewn: z
       .array(
         z.strictObject({

@@ -36,7 +36,7 @@ describe('the workbook file', () => {
       ['"figure": "woman"', '"figure": "giant"'],
       ['"personId": "cellist"', '"personId": "nobody"'],
       ['"setId": "cellist-1"', '"setId": "cellist-9"'],
-      ['"version": 22', '"version": "two"'],
+      ['"version": 23', '"version": "two"'],
       ['"source": "pair"', '"source": "guess"'],
       ['"id": "cook-pair"', '"id": "cook-1"'],
       ['"id": "cook-kitchen"', '"id": "cellist-dress"'],
@@ -75,7 +75,7 @@ describe('the workbook file', () => {
   });
 
   it('says so when it was written by a newer program', () => {
-    const read = readWorkbook(text.replace('"version": 22', '"version": 23'));
+    const read = readWorkbook(text.replace('"version": 23', '"version": 24'));
     expect(read.ok ? '' : fileRefusalsSentence(read.refusals, readerIn('cm'))).toContain('newer Upstride');
   });
 
