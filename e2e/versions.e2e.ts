@@ -55,6 +55,9 @@ describe('versions of a draft', () => {
     expect(await room.text('.compared')).toContain('Version 1, toile');
     // The toile's hem was 20 in round, the basted cloth's 18: an inch of it on each piece.
     expect(await room.text('[data-row="front.at.hemLevel"]')).toMatch(/1$/);
+    // The version in hand is as the draft is: that is said, instead of a table with nothing in it.
+    await room.visit('/demo/draft/rigger-work/choose/compare?beside=version:rigger-work-version-2');
+    await room.until('not said', async () => (await room.text('.compare-table')).includes('No figure differs'));
     await room.visit('/demo/draft/rigger-work/toile');
     await inHand();
     await room.press('Copy version 1, toile as a draft');

@@ -31,10 +31,13 @@ export function CompareTable({ compared, tape, all }: { compared: readonly Compa
     tape.unit,
   );
   const differs = (row: ComparedRow): boolean => row.spread >= (row.kind === 'length' ? SAME : 1e-6);
+  const alike = drafted.length > 1 && !all && !rows.some(differs);
   return (
     <table className="figures compare-table">
       <caption>
-        All lengths in {tape.unit === 'in' ? 'inches' : tape.unit}; the largest difference first within each part.
+        {alike
+          ? 'No figure differs: they are drawn alike.'
+          : `All lengths in ${tape.unit === 'in' ? 'inches' : tape.unit}; the largest difference first within each part.`}
       </caption>
       <thead>
         <tr>

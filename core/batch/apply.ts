@@ -86,7 +86,7 @@ export function finished({ style, allowances, cloths, unit }: Making, asked: Bat
     cloth: clothsOf(pieces).map((kind): BatchCloth => {
       const cloth = clothOf(cloths, kind, unit);
       const shapes = garmentShapes(pieces, kind, cloth.nap, cloth.fold);
-      return { kind, width: cloth.width, length: estimatedLength(shapes, layCloth(cloths, kind, unit), LOOKS.atOnce) };
+      return { kind, width: cloth.width, length: estimatedLength(shapes, layCloth(cloths, kind, unit), LOOKS.ofMany) };
     }),
   };
 }

@@ -2,8 +2,11 @@ import { areaOf } from './polygon.js';
 import type { LayCloth, LayShape } from './job.js';
 import { rowLay } from './row-lay.js';
 
-/** How many rows the quick lay looks at: at once, in some thousandths of a second; and closely, in a tenth of one. */
-export const LOOKS = { atOnce: 100_000, closely: 3_000_000 } as const;
+/**
+ * How many rows the quick lay looks at: for one of many bodies, in a thousandth or two of a second; at once, in some more;
+ * and closely, in a tenth of one.
+ */
+export const LOOKS = { ofMany: 50_000, atOnce: 100_000, closely: 3_000_000 } as const;
 
 /** What a search finds is shorter than the quick lay by so much, where that is not as short as can be. */
 const FOUND = 0.96;

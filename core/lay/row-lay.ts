@@ -69,6 +69,8 @@ class Rows {
   private readonly counts: Int32Array;
   /** How many rows were looked at so far. */
   looked = 0;
+  /** The row that was in the way last. */
+  private inTheWay = 0;
 
   constructor(
     readonly count: number,
@@ -107,8 +109,9 @@ class Rows {
     const { runs, counts } = this;
     const rows = Math.min(way.rows, this.count - from);
     let x = this.onBar(0, way);
-    // Round and round the rows until none has moved it.
-    for (let free = 0, k = 0; free < rows && x <= most; free++, k = k + 1 === rows ? 0 : k + 1) {
+    // Round and round the rows until none has moved it; the row first that was in the way of the one before.
+    const first = Math.min(rows - 1, Math.max(0, this.inTheWay - from));
+    for (let free = 0, k = first; free < rows && x <= most; free++, k = k + 1 === rows ? 0 : k + 1) {
       this.looked += 1;
       const at = (from + k) * 2 * this.most;
       const end = at + (counts[from + k] as number);
@@ -122,6 +125,7 @@ class Rows {
       if (pushed > x) {
         x = this.onBar(pushed, way);
         free = -1;
+        this.inTheWay = from + k;
       }
     }
     return x;

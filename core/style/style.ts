@@ -266,10 +266,12 @@ function differences(garment: Garment): Map<string, number> {
 
 /** Seams whose two sides differ beyond their ease, by more than the block's own did: those are told by its checks. */
 function outOfSeam(garment: Garment, drafted: Legs): Finding[] {
+  const apart = garment.seams
+    .map((seam) => ({ seam, differ: Math.abs(seamDifference(garment, seam)) }))
+    .filter(({ differ }) => differ > SEAM_TOLERANCE);
+  if (apart.length === 0) return [];
   const before = differences(made(begun(drafted, drafted)));
-  return garment.seams.flatMap((seam): Finding[] => {
-    const differ = Math.abs(seamDifference(garment, seam));
-    if (differ <= SEAM_TOLERANCE + (before.get(seam.like ?? seam.id) ?? 0)) return [];
-    return [{ component: seam.id, code: 'seamOut', figures: { differ }, weight: 'out' }];
-  });
+  return apart
+    .filter(({ seam, differ }) => differ > SEAM_TOLERANCE + (before.get(seam.like ?? seam.id) ?? 0))
+    .map(({ seam, differ }): Finding => ({ component: seam.id, code: 'seamOut', figures: { differ }, weight: 'out' }));
 }
