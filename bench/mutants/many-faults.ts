@@ -145,8 +145,8 @@ export const MANY_FAULTS: readonly Fault[] = [
   fault(
     'a quick lay passes through flaws',
     'core/lay/row-lay.ts',
-    'this.put(k, along, along + length);',
-    'this.put(k, along, along);',
+    'rows.stand(k, along, along + length);',
+    'rows.stand(k, along, along);',
     'core/lay/row-lay',
   ),
   fault(
@@ -158,9 +158,37 @@ export const MANY_FAULTS: readonly Fault[] = [
   ),
   fault(
     'a first lay stops short of room',
-    'core/lay/search.ts',
+    'core/lay/first-lay.ts',
     'wayOf(job, lay, j).outer.right',
     'wayOf(job, lay, j).bounds.right - 30',
+    'core/lay',
+  ),
+  fault(
+    'rows take up what lies in them without its gap',
+    'core/lay/laid-in-rows.ts',
+    'most - outer.left + gap]',
+    'most - outer.left - 3]',
+    'core/lay/first-lay',
+  ),
+  fault(
+    'a lay in rows passes through what is locked',
+    'core/lay/laid-in-rows.ts',
+    'if (begin <= end) rows.stand',
+    'if (begin > end) rows.stand',
+    'core/lay/first-lay',
+  ),
+  fault(
+    'pieces near one another are told apart by their boxes',
+    'core/lay/job.ts',
+    'x >= (boxes[a + 1] as number) - (boxes[b] as number) + gap ||',
+    'x >= (boxes[a + 1] as number) - (boxes[b] as number) - 3 ||',
+    'core/lay',
+  ),
+  fault(
+    'of a lay in rows the longer order is kept',
+    'core/lay/rows.ts',
+    'if (length >= best.length) continue;',
+    'if (length < best.length) continue;',
     'core/lay/row-lay',
   ),
   fault(

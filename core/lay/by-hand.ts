@@ -56,7 +56,7 @@ export function putByHand(
   if (way === undefined) return { x: moved.x, y: moved.y, free: false };
   const among = others(job, lay, moved);
   const depth = ([x, y]: Corner): number =>
-    among.reduce((most, o) => Math.max(most, job.overlap(way, o.way).depth(o.x - x, o.y - y)), 0);
+    among.reduce((most, o) => Math.max(most, job.depth(way, o.way, o.x - x, o.y - y)), 0);
   const at = job.settled(way, moved.x, moved.y, Infinity);
   if (!at) return { x: moved.x, y: moved.y, free: false };
   const clear = depth(at) <= FREE;

@@ -90,6 +90,8 @@ export class LayJob {
   /** The area of all copies, in mm². */
   readonly area: number;
   private readonly tables: (Overlap | undefined)[];
+  /** The outer boxes of all ways, one after the other: left, right, low, high. */
+  private readonly boxes: Float64Array;
 
   constructor(
     readonly shapes: readonly LayShape[],
@@ -140,6 +142,7 @@ export class LayJob {
     }
     this.ways = ways;
     this.tables = new Array<Overlap | undefined>(ways.length ** 2).fill(undefined);
+    this.boxes = Float64Array.from(ways.flatMap(({ outer: o }) => [o.left, o.right, o.low, o.high]));
     this.area = area;
     this.copies = copies;
     for (const place of locked) this.hold(place);
@@ -166,7 +169,7 @@ export class LayJob {
     const { bounds } = this.ways[way] as Way;
     const off = x + bounds.left < -1e-6 || y + bounds.low < -1e-6 || y + bounds.high > this.cloth.width + 1e-6;
     const hits = this.copies.some(
-      ({ ways, held }) => held && this.overlap(way, ways[0] as number).depth(held.x - x, held.y - y) > FREE,
+      ({ ways, held }) => held && this.depth(way, ways[0] as number, held.x - x, held.y - y) > FREE,
     );
     if (!off && !hits) (this.copies as Copy[])[at] = { ...found, ways: [way], held: { x, y } };
   }
@@ -189,8 +192,26 @@ export class LayJob {
     return this.ways[way]?.match ? [barRepeat, stripeRepeat] : [0, 0];
   }
 
+  /**
+   * How deep a copy lying one way lies in another whose origin lies at (x, y) from its own, in mm; 0 where they are apart.
+   * Two that have never been near one another are told by their boxes alone.
+   */
+  depth(first: number, second: number, x: number, y: number): number {
+    const { boxes } = this;
+    const { gap } = this.cloth;
+    const [a, b] = [4 * first, 4 * second];
+    if (
+      x <= (boxes[a] as number) - (boxes[b + 1] as number) - gap ||
+      x >= (boxes[a + 1] as number) - (boxes[b] as number) + gap ||
+      y <= (boxes[a + 2] as number) - (boxes[b + 3] as number) - gap ||
+      y >= (boxes[a + 3] as number) - (boxes[b + 2] as number) + gap
+    )
+      return 0;
+    return this.overlap(first, second).depth(x, y);
+  }
+
   /** How deep a shape lying one way lies in another lying its way. */
-  overlap(first: number, second: number): Overlap {
+  private overlap(first: number, second: number): Overlap {
     const key = first * this.ways.length + second;
     let table = this.tables[key];
     if (!table) {

@@ -1,4 +1,6 @@
 import { seeded } from '../geometry/index.js';
+import { firstLay } from './first-lay.js';
+import { heldLay, lengthOf, reachOf, wayOf } from './held-lay.js';
 import { FREE, type LayJob, type Placed, type Way } from './job.js';
 import { copyOf, Separator, type Lay, type Random } from './separate.js';
 
@@ -10,89 +12,13 @@ export interface FoundLay {
   readonly placed: readonly Placed[];
 }
 
-const wayOf = (job: LayJob, lay: Lay, copy: number): Way => job.ways[lay.way[copy] as number] as Way;
-
-/** How far a copy reaches along the cloth, in mm. */
-const reachOf = (job: LayJob, lay: Lay, copy: number): number =>
-  (lay.x[copy] as number) + wayOf(job, lay, copy).bounds.right;
-
-/** How far a lay reaches along the cloth, in mm: flaws that lie beyond it do not count. */
-const lengthOf = (job: LayJob, lay: Lay): number =>
-  job.copies.reduce((most, _, i) => (job.isLaid(i) ? Math.max(most, reachOf(job, lay, i)) : most), 0);
-
-/** A lay of which only what is held lies where it belongs. */
-function heldLay(job: LayJob): Lay {
-  const count = job.copies.length;
-  const lay: Lay = { way: new Int32Array(count), x: new Float64Array(count), y: new Float64Array(count) };
-  for (const [i, { ways, held }] of job.copies.entries()) {
-    lay.way[i] = ways[0] as number;
-    lay.x[i] = held?.x ?? 0;
-    lay.y[i] = held?.y ?? 0;
-  }
-  return lay;
-}
-
-/** Places tried across the cloth for each copy of a first lay. */
-const ACROSS = 24;
-/** And along it, from where what lies there ends. */
-const ALONG = 40;
-/** A copy this far behind all others, in mm, is clear of them. */
-const CLEAR = 1;
-
-/** A first lay without overlap: the largest first, each as far to the left as it goes among what lies there. */
-export function firstLay(job: LayJob): Lay {
-  const lay = heldLay(job);
-  const size = (i: number): number => {
-    const { left, right, low, high } = (job.ways[job.copies[i]?.ways[0] as number] as Way).bounds;
-    return (right - left) * (high - low);
-  };
-  const all = job.copies.map((_, i) => i);
-  const order = all.filter((i) => !job.copies[i]?.held).sort((a, b) => size(b) - size(a) || a - b);
-  const laid = all.filter((i) => job.copies[i]?.held);
-  const free = (way: number, x: number, y: number): boolean =>
-    laid.every(
-      (j) => job.overlap(way, lay.way[j] as number).depth((lay.x[j] as number) - x, (lay.y[j] as number) - y) <= 0,
-    );
-  for (const copy of order) {
-    let best: { way: number; x: number; y: number; reach: number } | undefined;
-    for (const way of job.copies[copy]?.ways ?? []) {
-      const { bounds, outer } = job.ways[way] as Way;
-      const [minX, minY] = [-bounds.left, -bounds.low];
-      const maxY = job.cloth.width - bounds.high;
-      const end = laid.reduce((most, j) => Math.max(most, (lay.x[j] as number) + wayOf(job, lay, j).outer.right), 0);
-      // Clear of all others, and one bar further: there a copy finds a place on its bar.
-      const last = end - outer.left + job.cloth.gap + job.stepsOf(way)[0] + CLEAR;
-      for (let a = 0; a <= ACROSS; a++) {
-        for (let s = 0; s <= ALONG; s++) {
-          const place = job.settled(
-            way,
-            minX + ((last - minX) * s) / ALONG,
-            minY + ((maxY - minY) * a) / ACROSS,
-            Infinity,
-          );
-          if (!place) continue;
-          const [x, y] = place;
-          const reach = x + bounds.right;
-          if (best && reach >= best.reach - 1e-6) break;
-          if (!free(way, x, y)) continue;
-          best = { way, x, y, reach };
-          break;
-        }
-      }
-    }
-    if (!best) throw new Error('A copy that fits the cloth finds a place behind all others');
-    lay.way[copy] = best.way;
-    lay.x[copy] = best.x;
-    lay.y[copy] = best.y;
-    laid.push(copy);
-  }
-  return lay;
-}
-
 /** The strip is made shorter by this share at first, by up to the most after a success, by half after a failure. */
 const FIRST_SHORTER = 0.02;
 const MOST_SHORTER = 0.04;
 const LEAST_SHORTER = 0.002;
+/** On a long cloth by no more at first than this, and by half after a failure down to this, in mm. */
+const FIRST_SHORTER_MM = 100;
+const LEAST_SHORTER_MM = 12;
 const PRESSED = 0.0008;
 
 /** A lay as it is told. */
@@ -260,7 +186,7 @@ export function* layOf(
   known: readonly (readonly Placed[])[] = [],
 ): Generator<FoundLay> {
   const random = seeded(seed);
-  let best = toldLay(job, from) ?? mendedLay(job, from, random, over) ?? firstLay(job);
+  let best = toldLay(job, from) ?? mendedLay(job, from, random, over) ?? firstLay(job, random);
   for (const placed of known) {
     const lay = toldLay(job, placed);
     if (lay && lengthOf(job, lay) < lengthOf(job, best)) best = lay;
@@ -270,17 +196,18 @@ export function* layOf(
   const longest = Math.max(...job.copies.map(({ ways }) => Math.min(...ways.map(along))));
   const held = job.copies.flatMap((c, i) => (c.held && job.isLaid(i) ? [reachOf(job, best, i)] : []));
   const shortest = Math.max(longest, job.area / job.cloth.width, ...held);
-  let share = FIRST_SHORTER;
+  let share = Math.min(FIRST_SHORTER, FIRST_SHORTER_MM / lengthOf(job, best));
   while (!over()) {
     const now = lengthOf(job, best);
+    const least = Math.min(LEAST_SHORTER, LEAST_SHORTER_MM / now);
     const length = Math.max(now * (1 - share), shortest);
     if (length >= now - 1e-6) return;
-    const lay = shortened(job, best, length, share <= LEAST_SHORTER ? Infinity : TRIES, random, over);
+    const lay = shortened(job, best, length, share <= least ? Infinity : TRIES, random, over);
     if (lay) {
       best = lay;
       yield found(job, best);
       share = share < PRESSED_FROM ? share : Math.min(MOST_SHORTER, share * 2);
-    } else share = Math.max(LEAST_SHORTER, share / 2);
+    } else share = Math.max(least, share / 2);
     if (share > PRESSED_FROM) continue;
     for (const pressed of pressedFrom(job, best, shortest, random, over)) {
       best = pressed;

@@ -62,7 +62,7 @@ export class Separator {
     let first = 0;
     for (let k = 0; k < count; k++) {
       const j = order[k] as number;
-      const depth = job.overlap(way, lay.way[j] as number).depth((lay.x[j] as number) - x, (lay.y[j] as number) - y);
+      const depth = job.depth(way, lay.way[j] as number, (lay.x[j] as number) - x, (lay.y[j] as number) - y);
       if (j === copy || depth <= FREE) continue;
       order[k] = order[first] as number;
       order[first] = j;
@@ -72,9 +72,12 @@ export class Separator {
 
   private depthOf(i: number, j: number): number {
     const { way, x, y } = this.lay;
-    return this.job
-      .overlap(way[i] as number, way[j] as number)
-      .depth((x[j] as number) - (x[i] as number), (y[j] as number) - (y[i] as number));
+    return this.job.depth(
+      way[i] as number,
+      way[j] as number,
+      (x[j] as number) - (x[i] as number),
+      (y[j] as number) - (y[i] as number),
+    );
   }
 
   /** Measures all pairs anew; the sum of all depths, in mm. */
@@ -100,7 +103,7 @@ export class Separator {
     for (let k = 0; k < count; k++) {
       const j = order[k] as number;
       if (j === copy) continue;
-      const depth = job.overlap(way, ways[j] as number).depth((xs[j] as number) - x, (ys[j] as number) - y);
+      const depth = job.depth(way, ways[j] as number, (xs[j] as number) - x, (ys[j] as number) - y);
       if (depth <= FREE) continue;
       sum += (weights[copy * count + j] as number) * Math.sqrt(depth);
       if (sum >= bound) return Infinity;
