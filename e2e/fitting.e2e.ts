@@ -100,7 +100,7 @@ describe('a fitting', () => {
     await room.enter('Pin 1, in all', '5/8');
     await room.section('Causes');
     await (await room.at('//li[@data-cause="bandTooStraight"]//button[.="What it does"]')).click();
-    expect(await room.text('[data-cause="bandTooStraight"]')).toContain('slash it behind in 6 places');
+    expect(await room.text('[data-cause="bandTooStraight"]')).toContain('slash it behind in 10 places');
     await room.press('Take: The band is too straight');
     await room.goTo('finish');
     await room.until('it is not bent', async () => String(await band()) !== String(before));

@@ -122,10 +122,10 @@ export const FITTING_FAULTS: readonly Fault[] = [
     'core/toile',
   ),
   fault(
-    'a band is slashed once too often',
+    'a band is lapped by what no tape shows',
     'core/toile/band-done.ts',
-    'Math.ceil(by / 2 / LAPPED)',
-    'Math.ceil(by / LAPPED)',
+    'return ways[0] ?? least;',
+    'return least;',
     'core/toile',
   ),
   fault(

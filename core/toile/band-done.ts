@@ -2,7 +2,7 @@ import { draftGarment, type Style } from '../style/index.js';
 import type { Draft } from '../chain/index.js';
 import { refusalSentence } from '../refusal/index.js';
 import type { Part } from '../garment/index.js';
-import { formatLength, readerIn, tapeFor, type Unit } from '../units/index.js';
+import { formatLength, readerIn, snapTo, tapeFor, toMm, type Unit } from '../units/index.js';
 
 /** The strips of a band that are cut from the shell, by what they are like. */
 const OF_BAND = new Set(['band', 'bandFront', 'bandBack']);
@@ -14,7 +14,18 @@ export type BandDone =
   { readonly before: Part; readonly after: Part; readonly said: readonly string[] } | { readonly refused: string };
 
 /** A slash is lapped by no more than this at the top, in mm; either half of the back has as many. */
-const LAPPED = 3;
+const LAPPED = 3.2;
+/** No half has more slashes than this where fewer would do by what the tape shows no more. */
+const MOST_SLASHES = 6;
+
+/** How often each half is slashed, so that a lap is one that the tape shows: as few times as can be. */
+function slashesOf(half: number, unit: Unit): number {
+  const step = unit === 'in' ? toMm(1 / 16, 'in') : 1;
+  const least = Math.max(1, Math.ceil(half / LAPPED));
+  const shown = (n: number): boolean => Math.abs(half / n - snapTo(half / n, step)) < 0.05;
+  const ways = Array.from({ length: MOST_SLASHES }, (_, k) => least + k).filter((n) => n <= MOST_SLASHES && shown(n));
+  return ways[0] ?? least;
+}
 
 /** The strip that lies at the centre behind: the back's where there is one, else the band's own. */
 function behind(draft: Draft, style: Style, unit: Unit): Part | undefined {
@@ -36,7 +47,7 @@ export function bandDone(draft: Draft, style: Style, next: Style, by: number, un
   const [before, after] = [behind(draft, style, unit), behind(draft, next, unit)];
   if (!before || !after) return { refused: 'The band cannot be made at Finish: mend it there first.' };
   const said = (mm: number): string => formatLength(mm, tapeFor(unit));
-  const slashes = 2 * Math.max(1, Math.ceil(by / 2 / LAPPED));
+  const slashes = 2 * slashesOf(by / 2, unit);
   const shaped = next.some(({ id }) => id === 'shapedBand');
   return {
     before,

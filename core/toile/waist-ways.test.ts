@@ -86,6 +86,14 @@ describe('a band taken in at its top', () => {
       'On paper: slash it behind in 4 places, from its top to just above the stitching line, and lap each by 0.3 cm at the top.',
       'Bent, it is not folded any more: an outer side and a facing are cut, and sewn together along the top.',
     ]);
+    // So many times that what the tape shows of a lap is all of it: five of 1/16 in to a half, not three of a little more.
+    const slashed = (by: number, unit: 'cm' | 'in'): string | undefined => {
+      const made = done(band, by, unit);
+      return 'said' in made ? made.said[1]?.match(/in \d+ places|by .* at the top/g)?.join(', ') : undefined;
+    };
+    expect(slashed(16, 'cm')).toBe('in 8 places, by 0.2 cm at the top');
+    expect(slashed(12.7, 'in')).toBe('in 4 places, by 1/8 in at the top');
+    expect(slashed(15.875, 'in')).toBe('in 10 places, by 1/16 in at the top');
     const upper = (part: typeof bent.after): number => pathLength(part.edges.find((e) => e.id === 'upper')?.path ?? []);
     expect(upper(bent.before) - upper(bent.after)).toBeCloseTo(12, 2);
     const shaped = done([{ id: 'shapedBand', values: {} }], 12.7, 'in');
