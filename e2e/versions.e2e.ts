@@ -86,6 +86,10 @@ describe('versions of a draft', () => {
     );
     await room.goTo('choose');
     expect(await room.text('[data-fitted]')).toContain('“Work trousers” fits');
+    // What the last fitting came to goes with it.
+    expect(await room.text('[data-last-fitting]')).toBe(
+      'Last fitting, 2026-10-05, of “Work trousers”: again in basted cloth. Note: Tried on the ladder.',
+    );
     await room.press('Begin from the block that fits');
     await room.goTo('draft');
     await room.find('[data-handle="back.crotch"]');

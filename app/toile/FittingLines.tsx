@@ -28,7 +28,7 @@ import { FoldPin } from './FoldPin.js';
 import { PredictedLines } from './PredictedLines.js';
 import { useFitting } from './use-fitting.js';
 import { useKnowledge } from './use-knowledge.js';
-import { CLOTHS, VERDICTS } from './verdicts.js';
+import { CLOTHS, VERDICTS } from '../shared/verdicts.js';
 
 const LEGS: readonly (readonly [OnLeg, string])[] = [
   ['both', 'both legs'],

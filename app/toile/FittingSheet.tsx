@@ -14,7 +14,7 @@ import { ViewHead } from '../shared/ViewHead.js';
 import { roomOf } from '../store/rooms.js';
 import { sheetOf } from '../store/sheets.js';
 import { useComputed, useUnit, useWork } from '../store/work-context.js';
-import { CLOTHS, VERDICTS } from './verdicts.js';
+import { CLOTHS, VERDICTS } from '../shared/verdicts.js';
 import { useFitting } from './use-fitting.js';
 import { useKnowledge } from './use-knowledge.js';
 import { useFittingPictures } from './use-fitting-pictures.js';

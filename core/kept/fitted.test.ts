@@ -10,6 +10,7 @@ import {
   draftFromFitted,
   fittedDraft,
   inputOf,
+  lastFitting,
   newDraft,
   withFitted,
   withVersionKept,
@@ -38,6 +39,27 @@ describe('the block that fits', () => {
     expect(fitted?.alterations).toEqual(version?.inputs.alterations);
     expect(fittedDraft(marked, [])).toBeUndefined();
     expect(withFitted(marked, undefined, now)).toEqual(person);
+  });
+
+  it('comes with what the last fitting that was closed came to, whichever draft it was of', () => {
+    const { draft } = rigger();
+    const [one] = draft.fittings ?? [];
+    if (!one) throw new Error('the demo has a fitting');
+    const other = (id: string, date: string, closed: typeof one.closed) => ({
+      ...draft,
+      id,
+      name: id,
+      fittings: [{ ...one, date, closed }],
+    });
+    const drafts = [
+      other('older', '2026-01-05', 'fits'),
+      other('last', '2026-11-20', 'enough'),
+      other('open', '2026-11-28', undefined),
+      { ...other('another’s', '2026-11-25', 'fits'), personId: 'somebody' },
+    ];
+    expect(lastFitting(drafts, draft.personId)).toMatchObject({ of: 'last', fitting: { closed: 'enough' } });
+    expect(lastFitting([...drafts].reverse(), draft.personId)?.of).toBe('last');
+    expect(lastFitting([other('open', '2026-11-28', undefined)], draft.personId)).toBeUndefined();
   });
 
   it('begins another draft by its method, lines and alterations; finish, cloth and set stay that draft’s own', () => {

@@ -1,4 +1,4 @@
-import type { KeptDraft, Person } from '../workbook/index.js';
+import type { Fitting, KeptDraft, Person } from '../workbook/index.js';
 import { dayOf } from './day.js';
 
 /** A person with the draft that fits them marked, as it is or as one of its versions has it; or with none. */
@@ -34,4 +34,19 @@ export function draftFromFitted(fitted: KeptDraft, plain: KeptDraft): KeptDraft 
   delete begun.sheet;
   delete begun.pattern;
   return { ...begun, ...(sheet && { sheet }), ...(pattern && { pattern }) };
+}
+
+/** The last fitting of a person that was closed, in any of their drafts, and the name of that draft; nothing before one. */
+export function lastFitting(
+  drafts: readonly KeptDraft[],
+  personId: string,
+): { readonly of: string; readonly fitting: Fitting } | undefined {
+  return drafts
+    .filter((d) => d.personId === personId)
+    .flatMap(({ name, fittings = [] }) => fittings.map((fitting) => ({ of: name, fitting })))
+    .filter(({ fitting }) => fitting.closed !== undefined)
+    .reduce<{ readonly of: string; readonly fitting: Fitting } | undefined>(
+      (last, one) => (last && last.fitting.date > one.fitting.date ? last : one),
+      undefined,
+    );
 }

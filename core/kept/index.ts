@@ -43,7 +43,7 @@ export {
   type VersionFacts,
 } from './versions.js';
 export { cutOfVersion, cutVersionOf, type CutVersion } from './cut-version.js';
-export { draftFromFitted, fittedDraft, withFitted } from './fitted.js';
+export { draftFromFitted, fittedDraft, lastFitting, withFitted } from './fitted.js';
 export { inputOfRule, nearestSize, ruleOfRun, rulesOffered, type OfferedRule } from './grade-rules.js';
 export { bodiesOf, draftOfBody, gone, type RunBody } from './runs.js';
 export { same, type Patch } from './patch.js';
