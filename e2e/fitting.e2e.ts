@@ -131,10 +131,15 @@ describe('a fitting', () => {
     // How it is done on paper is drawn on the back before it is taken, and on the front nothing is.
     expect(await drawn('back')).toBe(1);
     expect(await drawn('front')).toBe(0);
+    const lineOf = async (css: string): Promise<string | null> => (await room.find(css)).getAttribute('d');
+    const [asIs, asItWouldBe] = [await lineOf('[data-piece="back"] .body'), await lineOf('.tried-line')];
     await room.press('Take: The waist is too wide behind');
     await room.until('it is not marked', async () =>
       (await room.text('[data-cause="waistWideBehind"]')).includes('Take again'),
     );
+    // The piece is then just as it was drawn to be.
+    expect(asItWouldBe).not.toBe(asIs);
+    expect((await lineOf('[data-piece="back"] .body'))?.replace(/Z$/, '')).toBe(asItWouldBe);
     await room.section('Fitting');
     expect(await drawn('back')).toBe(0);
     await room.enter('Pin 1, in all', '0');

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { box } from '../../bench/box-shape.js';
 import { blob, layFaults } from '../../bench/lay-faults.js';
 import { seeded } from '../geometry/index.js';
 import { firstLay } from './first-lay.js';
@@ -6,19 +7,6 @@ import { LayJob, layAt, layOf, type LayCloth, type LayShape, type Placed } from 
 import { laidInRows } from './laid-in-rows.js';
 import { lengthOf } from './held-lay.js';
 
-const box = (id: string, long: number, wide: number, more: Partial<LayShape> = {}): LayShape => ({
-  id,
-  outline: [
-    [0, 0],
-    [long, 0],
-    [long, wide],
-    [0, wide],
-  ],
-  count: 1,
-  turns: [0],
-  mirrored: false,
-  ...more,
-});
 /** The first lay that a search tells. */
 const first = (shapes: readonly LayShape[], cloth: LayCloth, locked: readonly Placed[] = []) => {
   const [lay] = layOf(new LayJob(shapes, cloth, locked), 1, () => true);
@@ -30,7 +18,7 @@ describe('a first lay', () => {
   it('of several hundred pieces is had at once, more than half of the cloth used, none in another', () => {
     const random = seeded(3);
     const shapes = Array.from({ length: 60 }, (_, i): LayShape => ({
-      ...box(`s${i}`, 1, 1, { count: 4, turns: [0, 180], mirrored: true }),
+      ...box(`s${i}`, 1, 1, 4, { turns: [0, 180], mirrored: true }),
       outline: blob(random, 12 + (i % 9)),
     }));
     const cloth = { width: 1400, gap: 2 };
@@ -45,7 +33,7 @@ describe('a first lay', () => {
     const random = seeded(5);
     for (let i = 0; i < 25; i++) {
       const shapes = [0, 1, 2].map((k): LayShape => ({
-        ...box(`s${k}`, 1, 1, { count: 3, turns: [0, 180], ...(i % 2 ? { match: [20, 10] as const } : {}) }),
+        ...box(`s${k}`, 1, 1, 3, { turns: [0, 180], ...(i % 2 ? { match: [20, 10] as const } : {}) }),
         outline: blob(random, 10),
       }));
       const cloth: LayCloth = {
@@ -72,13 +60,13 @@ describe('a first lay', () => {
   });
 
   it('puts boxes side by side up to the very width of the cloth, and behind one another a gap apart', () => {
-    const lay = first([box('a', 300, 100, { count: 8 })], { width: 400, gap: 0 });
+    const lay = first([box('a', 300, 100, 8)], { width: 400, gap: 0 });
     expect(lay.length).toBeCloseTo(600, 6);
-    const apart = first([box('a', 300, 100, { count: 2 })], { width: 104, gap: 4 });
+    const apart = first([box('a', 300, 100, 2)], { width: 104, gap: 4 });
     expect(apart.length).toBeCloseTo(604, 6);
     // Pieces on stripes lie on no rows: they are laid by places one by one.
     const striped = { width: 300, gap: 0, stripeRepeat: 37 };
-    const on = box('b', 200, 60, { count: 3, match: [10, 30] });
+    const on = box('b', 200, 60, 3, { match: [10, 30] });
     expect(laidInRows(new LayJob([on], striped), 1000, seeded(1))).toBeUndefined();
     const lying = first([on], striped);
     expect(layFaults([on], striped, lying)).toEqual([]);
@@ -86,7 +74,7 @@ describe('a first lay', () => {
   });
 
   it('is the shorter of rows and places where few are laid', () => {
-    const shapes = [box('a', 400, 203, { count: 3 }), box('b', 150, 52, { count: 6 })];
+    const shapes = [box('a', 400, 203, 3), box('b', 150, 52, 6)];
     const job = new LayJob(shapes, { width: 610, gap: 0 });
     const [rows, lay] = [laidInRows(job, 100_000, seeded(1)), firstLay(job, seeded(1))];
     expect(lengthOf(job, lay)).toBeLessThanOrEqual(rows ? lengthOf(job, rows) : Infinity);

@@ -1,35 +1,7 @@
 import { heldLay } from './held-lay.js';
 import type { LayJob, Way } from './job.js';
-import { ROW, Rows, shortestOrder, takenBy, type RowPiece, type RowPlace, type RowWay } from './rows.js';
+import { ROW, Rows, shortestOrder, takenBy, touchedRows, type RowPiece, type RowPlace, type RowWay } from './rows.js';
 import type { Lay, Random } from './separate.js';
-
-/** What a lying shape takes up of rows counted from a place below it, in mm: every row that it touches, whole. */
-function touched(
-  { parts }: Pick<Way, 'parts'>,
-  low: number,
-  rows: number,
-): { begins: Float64Array; ends: Float64Array } {
-  const begins = new Float64Array(rows).fill(Infinity);
-  const ends = new Float64Array(rows).fill(-Infinity);
-  const put = (row: number, x: number): void => {
-    const k = Math.min(rows - 1, Math.max(0, row));
-    begins[k] = Math.min(begins[k] as number, x);
-    ends[k] = Math.max(ends[k] as number, x);
-  };
-  for (const part of parts)
-    part.forEach(([x0, y0], i) => {
-      const [x1, y1] = part[(i + 1) % part.length] as readonly [number, number];
-      const [a, b] = [(y0 - low) / ROW, (y1 - low) / ROW];
-      put(Math.floor(a), x0);
-      put(Math.floor(b), x1);
-      for (let k = Math.floor(Math.min(a, b)) + 1; k <= Math.max(a, b); k++) {
-        const x = x0 + ((k - a) / (b - a)) * (x1 - x0);
-        put(k - 1, x);
-        put(k, x);
-      }
-    });
-  return { begins, ends };
-}
 
 /** A way as it takes up rows, widened upward by the gap: two that have their rows to themselves are that far apart. */
 function rowWayOf(job: LayJob, way: Way): RowWay {
@@ -37,7 +9,7 @@ function rowWayOf(job: LayJob, way: Way): RowWay {
   const { width, gap } = job.cloth;
   const more = Math.ceil(gap / ROW);
   const own = Math.max(1, Math.ceil((outer.high - outer.low) / ROW));
-  const { begins: b, ends: e } = touched(way, outer.low, own);
+  const { begins: b, ends: e } = touchedRows(way.parts, outer.low, own);
   const rows = own + more;
   const begins = new Float64Array(rows);
   const ends = new Float64Array(rows);
@@ -61,7 +33,7 @@ function rowWayOf(job: LayJob, way: Way): RowWay {
 function standIn(rows: Rows, way: Way, held: { readonly x: number; readonly y: number }, gap: number): void {
   const from = Math.floor((held.y + way.outer.low - gap) / ROW);
   const count = Math.ceil((held.y + way.outer.high + gap) / ROW) - from;
-  const { begins, ends } = touched(way, from * ROW - held.y, count);
+  const { begins, ends } = touchedRows(way.parts, from * ROW - held.y, count);
   const around = Math.ceil(gap / ROW);
   for (let k = 0; k < count; k++) {
     const near = (of: Float64Array): number[] => [...of.slice(Math.max(0, k - around), k + around + 1)];

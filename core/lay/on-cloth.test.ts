@@ -1,23 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { box } from '../../bench/box-shape.js';
 import { blob, layFaults } from '../../bench/lay-faults.js';
 import { oriented } from './job.js';
 import type { Corner } from './polygon.js';
 import { seeded } from '../geometry/index.js';
 import { layAt, layFault, LayJob, layOf, type FoundLay, type LayCloth, type LayShape, type Placed } from './index.js';
-
-const box = (id: string, long: number, wide: number, count = 1, more: Partial<LayShape> = {}): LayShape => ({
-  id,
-  outline: [
-    [0, 0],
-    [long, 0],
-    [long, wide],
-    [0, wide],
-  ],
-  count,
-  turns: [0],
-  mirrored: false,
-  ...more,
-});
 
 function found(
   shapes: readonly LayShape[],

@@ -1,24 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { box } from '../../bench/box-shape.js';
 import { shapesOfFound, type FoundCase } from '../../bench/found-case.js';
 import { estimatedLength, LayJob, layOf, LOOKS, type LayShape } from './index.js';
 import { rowLay } from './row-lay.js';
 
 const FOUND = JSON.parse(readFileSync('bench/lay-sets/found.json', 'utf8')) as readonly FoundCase[];
-
-const box = (id: string, long: number, wide: number, count: number, more: Partial<LayShape> = {}): LayShape => ({
-  id,
-  outline: [
-    [0, 0],
-    [long, 0],
-    [long, wide],
-    [0, wide],
-  ],
-  count,
-  turns: [0],
-  mirrored: false,
-  ...more,
-});
 
 describe('a lay by rows', () => {
   it('is as long as boxes that fit the width are, and tells what no lay is shorter than', () => {

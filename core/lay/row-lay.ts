@@ -1,7 +1,7 @@
 import { seeded } from '../geometry/index.js';
 import { oriented, type LayCloth, type LayShape } from './job.js';
 import { boundsOf, type Corner } from './polygon.js';
-import { ROW, Rows, shortestOrder, takenBy, type RowPiece, type RowWay } from './rows.js';
+import { ROW, Rows, shortestOrder, takenBy, touchedRows, type RowPiece, type RowWay } from './rows.js';
 
 function wayOf(
   outline: readonly Corner[],
@@ -11,29 +11,13 @@ function wayOf(
 ): Omit<RowWay, 'last'> {
   const { left, low, high } = boundsOf(outline);
   const rows = Math.max(1, Math.round((high - low + gap + widened) / ROW));
-  const begins = new Float64Array(rows).fill(Infinity);
-  const ends = new Float64Array(rows).fill(-Infinity);
-  const put = (row: number, x: number): void => {
-    if (row < 0 || row >= rows) return;
-    begins[row] = Math.min(begins[row] as number, x - left);
-    ends[row] = Math.max(ends[row] as number, x - left + gap);
-  };
-  for (let i = 0; i < outline.length; i++) {
-    const [x0, y0] = outline[i] as Corner;
-    const [x1, y1] = outline[(i + 1) % outline.length] as Corner;
-    const [a, b] = [(y0 - low) / ROW, (y1 - low) / ROW];
-    put(Math.min(rows - 1, Math.floor(a)), x0);
-    put(Math.min(rows - 1, Math.floor(b)), x1);
-    for (let k = Math.floor(Math.min(a, b)) + 1; k <= Math.max(a, b); k++) {
-      const x = x0 + ((k - a) / (b - a)) * (x1 - x0);
-      put(k - 1, x);
-      put(k, x);
-    }
-  }
+  const { begins, ends } = touchedRows([outline], low, rows);
   let long = 0;
   for (let k = 0; k < rows; k++) {
     // A row of the gap alone is as the row below it.
-    if (begins[k] === Infinity) [begins[k], ends[k]] = [begins[k - 1] as number, ends[k - 1] as number];
+    const touched = begins[k] !== Infinity;
+    begins[k] = touched ? (begins[k] as number) - left : (begins[k - 1] as number);
+    ends[k] = touched ? (ends[k] as number) - left + gap : (ends[k - 1] as number);
     long = Math.max(long, ends[k] as number);
   }
   return { rows, long, begins, ends, match: match && match[0] - left };

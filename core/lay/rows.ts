@@ -1,3 +1,4 @@
+import type { Corner } from './polygon.js';
 import type { Random } from './separate.js';
 
 /** The cloth is looked at in rows of so much across it, in mm. */
@@ -43,6 +44,34 @@ export interface RowPlace {
   readonly way: RowWay;
   readonly x: number;
   readonly row: number;
+}
+
+/** Where outlines begin and end along the cloth in each row from `low` on: every row that they touch, whole; mm. */
+export function touchedRows(
+  outlines: readonly (readonly Corner[])[],
+  low: number,
+  rows: number,
+): { readonly begins: Float64Array; readonly ends: Float64Array } {
+  const begins = new Float64Array(rows).fill(Infinity);
+  const ends = new Float64Array(rows).fill(-Infinity);
+  const put = (row: number, x: number): void => {
+    const k = Math.min(rows - 1, Math.max(0, row));
+    begins[k] = Math.min(begins[k] as number, x);
+    ends[k] = Math.max(ends[k] as number, x);
+  };
+  for (const outline of outlines)
+    outline.forEach(([x0, y0], i) => {
+      const [x1, y1] = outline[(i + 1) % outline.length] as Corner;
+      const [a, b] = [(y0 - low) / ROW, (y1 - low) / ROW];
+      put(Math.floor(a), x0);
+      put(Math.floor(b), x1);
+      for (let k = Math.floor(Math.min(a, b)) + 1; k <= Math.max(a, b); k++) {
+        const x = x0 + ((k - a) / (b - a)) * (x1 - x0);
+        put(k - 1, x);
+        put(k, x);
+      }
+    });
+  return { begins, ends };
 }
 
 /** What a way takes up of its rows, in rows times mm. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { box } from '../../bench/box-shape.js';
 import {
   LayJob,
   layCloth,
@@ -12,19 +13,7 @@ import {
   type LayShape,
 } from './index.js';
 
-const leg = (id: string, long: number, wide: number): LayShape => ({
-  id,
-  outline: [
-    [0, 0],
-    [long, 0],
-    [long, wide],
-    [0, wide],
-  ],
-  count: 2,
-  turns: [0],
-  mirrored: true,
-  match: undefined,
-});
+const leg = (id: string, long: number, wide: number): LayShape => box(id, long, wide, 2, { mirrored: true });
 const garments = [900, 1100, 1000, 800, 1050].map((long, i) => ({
   key: `body ${i}`,
   shapes: [leg('front', long, 240), leg('back', long, 300)],

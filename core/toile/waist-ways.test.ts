@@ -48,6 +48,16 @@ describe('what is pinned out of a waist behind', () => {
     }
   });
 
+  it('is held at the drop that stands, where none was set, and at the waist where there is none', () => {
+    const draft = drafted('quarter-and-half');
+    const style: Style = [{ id: 'waistDrop', values: {} }];
+    const down =
+      draftGarment(draft, style, 'cm').legs.left.back.points.centreWaist.y - draft.block.back.points.centreWaist.y;
+    expect(down).toBeGreaterThan(10);
+    expect(Math.abs(waistDropOf(draft, style, 'cm') - down)).toBeLessThan(2);
+    expect(waistDropOf(draft, [{ id: 'band', values: {} }], 'cm')).toBe(0);
+  });
+
   it('is taken in at the darts, the centre seam or the band’s top, as one likes', () => {
     const { block } = drafted('quarter-and-half');
     const kinds = (WAYS.deeperDarts ?? []).map(([does]) => worksOf(does, 10, block).map((w) => w.kind));
