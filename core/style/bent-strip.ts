@@ -2,6 +2,7 @@ import {
   along,
   bulgeArc,
   line,
+  mapPath,
   placeAtLength,
   point,
   quarterTurn,
@@ -12,7 +13,7 @@ import {
   type Point,
 } from '../geometry/index.js';
 import type { Edge, EdgeRole, Part } from '../garment/index.js';
-import { uprightWords, type RectangleEdges } from './rectangle.js';
+import type { RectangleEdges } from './rectangle.js';
 
 /** A stretch of a strip: how long its lower edge is, and by how much less its upper edge, in mm. */
 export interface Stretch {
@@ -35,7 +36,7 @@ const upward = ({ down }: Foot): Point => scale(quarterTurn(down), -1);
 /**
  * A strip that stands upright as a rectangle does, but bent where its upper edge is shorter than its lower: each such
  * stretch an even arc, as slashed in many places and lapped at the top, hinged at the lower edge, which keeps its length
- * (docs/trade/style.md). The grain runs along the middle of the longest stretch that is straight, else of the longest.
+ * (docs/trade/style.md). The grain runs upright along the middle of the longest stretch that is straight, else of the longest.
  * Lengths in mm.
  */
 export function bentStrip(
@@ -81,6 +82,13 @@ export function bentStrip(
   // On a bent stretch it stays well within the strip.
   const room = longest.takenIn === 0 ? MOST_GRAIN : wide * Math.sqrt((2 * longest.long) / longest.takenIn);
   const half = Math.min(longest.long * 0.6, MOST_GRAIN, room) / 2;
-  const long = stretches.reduce((sum, s) => sum + s.long, 0);
-  return { ...uprightWords(long, wide), edges, grain: [along(inner, down, -half), along(inner, down, half)] };
+  // The part lies with its grain upright, as every part does: on cloth, shrinking and sewn it is taken to.
+  const leaning = Math.atan2(down.x, down.y);
+  const stood = (p: Point): Point => turn(p, leaning);
+  const at = stood(inner);
+  return {
+    edges: edges.map((e) => ({ ...e, path: mapPath(e.path, stood) })),
+    grain: [point(at.x, at.y - half), point(at.x, at.y + half)],
+    words: [point(at.x - wide * 0.4, at.y), point(at.x + wide / 2, at.y)],
+  };
 }

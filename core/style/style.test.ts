@@ -505,6 +505,11 @@ describe('the top', () => {
           expect([cutAs, Math.max(...deep.map((mm) => Math.abs(mm - 40))) < 0.02]).toEqual([cutAs, true]);
           const cloth = flatten(partOutline(part), 0.1);
           expect([cutAs, part.grain.every((p) => contains(cloth, p))]).toEqual([cutAs, true]);
+          // It stands with its grain upright, as it is laid on the cloth, and runs along it where it is longest.
+          const [top, bottom] = part.grain;
+          expect([cutAs, bottom.x - top.x, bottom.y > top.y + 40]).toEqual([cutAs, 0, true]);
+          const beside = (p: Point): number => nearestPlace(lower, p).distance;
+          expect([cutAs, Math.abs(beside(top) - beside(bottom)) < 0.2]).toEqual([cutAs, true]);
           expect([cutAs, part.cut.count, part.marks]).toEqual([cutAs, 2, []]);
           // It turns the same way all along, and never by a corner.
           const turns = lower.slice(1).map((c, i) => {
@@ -518,6 +523,13 @@ describe('the top', () => {
         expect(bent.findings).toEqual(as.findings);
         expect([cutAs, laps(style(18))]).toEqual([cutAs, laps(style(0))]);
       }
+      // It is cut its allowance off the line all along, as closed as it is drawn.
+      const piece = pieceOf(make([fly, item('band', { depth: 40, topIn: 18 })]), 'band');
+      const net = partOutline(piece.part);
+      const off = flatten(piece.cut, 0.1).map((at) => nearestPlace(net, at).distance);
+      expect([isClosed(piece.cut, 1e-6), selfCrossing(flatten(piece.cut, 0.1))]).toEqual([true, undefined]);
+      expect(Math.min(...off)).toBeGreaterThan(9.9);
+      expect(enclosedArea(piece.cut) / enclosedArea(net)).toBeGreaterThan(1.4);
       // The front stays on the straight.
       const whole = make([fly, item('band', { parts: 'frontBack', depth: 40, topIn: 18 })]).garment;
       expect(long(whole, 'bandFront.left', 'upper')).toBeCloseTo(long(whole, 'bandFront.left', 'lower'), 6);
